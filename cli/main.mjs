@@ -1,0 +1,112 @@
+import { existsSync } from "node:fs";
+import { join, resolve } from "node:path";
+import { startCluster } from "./cluster.mjs";
+import { end, endAll, run } from "./run.mjs";
+import { complain, Refusal, say, step } from "./say.mjs";
+import { serve } from "./serve.mjs";
+import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
+
+const help = `ironstone: design projects from the brief to the contest
+
+  ./ironstone demo [--fresh]          a living school with made-up data; --fresh starts it over
+  ./ironstone start                   the same without demo data
+  ./ironstone test [unit|db|e2e] [filter]
+                                      everything that must hold; or one part of it
+  ./ironstone export PROJECT FILE.zip one project as a bundle (PROJECT is its name in the address bar)
+  ./ironstone import FILE.zip         a bundle into this school
+  ./ironstone backup FILE.zip         the whole school
+  ./ironstone restore FILE.zip        the whole school from a backup (replaces what is here)
+  ./ironstone bench                   how fast the main views are, as ratios to the lightest page
+  ./ironstone schema                  writes docs/bundle.schema.json from the database
+
+  PORT        where to serve (default 4170; a taken port is stepped past)
+  DATABASE_URL  a PostgreSQL server to use instead of a cluster of Ironstone's own
+`;
+
+/** Runs one of the TypeScript tasks (tasks/*.ts) with the packages that are now installed. */
+export const task = (name, args, env) =>
+  run(process.execPath, ["--conditions=react-server", "--import", "tsx", join(root, "tasks", `${name}.ts`), ...args], {
+    cwd: root,
+    env: { ...process.env, NODE_ENV: "production", ...env },
+  });
+
+/** A migrated database: the one of DATABASE_URL, or our own cluster's. */
+async function withDatabase(work) {
+  const given = process.env.DATABASE_URL;
+  await needPrograms({ postgres: !given });
+  await needPackages();
+  const cluster = given ? { url: given, stop: async () => {} } : await startCluster();
+  try {
+    return await work({ DATABASE_URL: cluster.url });
+  } finally {
+    await cluster.stop();
+  }
+}
+
+const interrupted = () =>
+  new Promise((resolve) => {
+    for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.once(signal, resolve);
+  });
+
+async function live({ demo, fresh }) {
+  await withDatabase(async (env) => {
+    const stopAsked = interrupted();
+    step("Bringing the database up to date");
+    await task("migrate", [], env);
+    if (demo) await task("demo", fresh ? ["--fresh"] : [], env);
+    await needBuild();
+    const server = await serve({ ...env, ...(demo ? { IRONSTONE_DEMO: "1" } : {}) });
+    say("");
+    say(`  Ironstone is at ${server.url}`);
+    say(demo ? "  Sign in: the first page lists the people of Hartsedge School; one click each." : "  The first visit creates the first instructor.");
+    say("  Ctrl-C stops it.");
+    const gone = new Promise((resolve) => server.child.once("exit", () => resolve("gone")));
+    if ((await Promise.race([stopAsked, gone])) === "gone") throw new Refusal("The server stopped by itself. What it said stands above.");
+    step("Stopping");
+    await end(server.child);
+  });
+}
+
+async function dispatch([command, ...rest]) {
+  const file = (what) => {
+    const path = rest.at(-1);
+    if (!path || path.startsWith("-")) throw new Refusal(`Which file? Write: ./ironstone ${command} ${what}`);
+    return resolve(path);
+  };
+  switch (command) {
+    case "demo": return live({ demo: true, fresh: rest.includes("--fresh") });
+    case "start": return live({ demo: false });
+    case "test": {
+      const { test } = await import("./test.mjs");
+      return test(rest);
+    }
+    case "bench": {
+      const { bench } = await import("./bench.mjs");
+      return bench();
+    }
+    case "export": {
+      if (rest.length !== 2) throw new Refusal("Write: ./ironstone export PROJECT FILE.zip");
+      return withDatabase(async (env) => { await task("migrate", [], env); await task("bundle", ["export", rest[0], file("PROJECT FILE.zip")], env); });
+    }
+    case "import": case "backup": case "restore": {
+      const path = file("FILE.zip");
+      if (command !== "backup" && !existsSync(path)) throw new Refusal(`There is no file ${path}.`);
+      return withDatabase(async (env) => { await task("migrate", [], env); await task("bundle", [command, path], env); });
+    }
+    case "schema": return withDatabase(async (env) => { await task("migrate", [], env); await task("bundle", ["schema", join(root, "docs/bundle.schema.json")], env); });
+    case undefined: case "help": case "--help": case "-h": return say(help);
+    default: throw new Refusal(`There is no command “${command}”.\n\n${help}`);
+  }
+}
+
+export async function main(args) {
+  try {
+    await dispatch(args);
+  } catch (error) {
+    if (error instanceof Refusal) complain(error.message);
+    else complain(error.code && error.message ? error.message : String(error.stack ?? error));
+    process.exitCode = 1;
+  } finally {
+    await endAll();
+  }
+}

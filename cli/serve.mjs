@@ -1,0 +1,36 @@
+import { createServer } from "node:net";
+import { join } from "node:path";
+import { launch } from "./run.mjs";
+import { root } from "./system.mjs";
+import { Refusal, step } from "./say.mjs";
+
+const isFree = (port) =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once("error", () => resolve(false));
+    probe.listen(port, () => probe.close(() => resolve(true)));
+  });
+
+async function choosePort(wanted) {
+  for (let port = wanted; port < wanted + 50; port++) {
+    if (await isFree(port)) return port;
+    step(`Port ${port} is taken, trying ${port + 1}`);
+  }
+  throw new Refusal(`No free port from ${wanted} to ${wanted + 49}. Set PORT to another one.`);
+}
+
+/** Serves the built application; resolves when it answers. */
+export async function serve(env, { port, quiet = false } = {}) {
+  const chosen = port ?? (await choosePort(Number(process.env.PORT ?? 4170)));
+  if (!quiet) step("Starting the server");
+  const child = launch(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "start", "-p", String(chosen)], {
+    cwd: root,
+    stdio: ["ignore", "pipe", "inherit"],
+    env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1", ...env },
+  });
+  await new Promise((resolve, reject) => {
+    child.stdout.on("data", (d) => { if (/Ready in|✓ Ready/.test(String(d))) resolve(undefined); });
+    child.once("exit", (code) => reject(new Refusal(`The server ended with ${code} before it answered.`)));
+  });
+  return { child, url: `http://localhost:${chosen}`, port: chosen };
+}

@@ -1,0 +1,82 @@
+import Decimal from "decimal.js";
+
+export type AttemptState = "valid" | "foul" | "no_finish" | "void";
+
+/** One attempt as it counts: its value (exact decimal text, any one unit) and its state. */
+export interface Attempt {
+  readonly value: string | null;
+  readonly state: AttemptState;
+}
+
+export const attemptSchools = {
+  best: "best of n: one good attempt shows what the design can do",
+  mean: "mean of n: every attempt matters, so the design must be steady",
+  median: "median of n: one bad attempt is forgiven",
+  last: "last: the state at the end counts",
+  first: "first and only: no second chance, as in use",
+  sum: "sum: the total of all attempts",
+  "best-k": "best k of n: the mean of the k best attempts",
+} as const;
+export type AttemptSchool = keyof typeof attemptSchools;
+
+export const foulSchools = {
+  out: "left out: a foul says nothing of the design",
+  zero: "counts as zero: a foul is a failed attempt",
+  worst: "counts as the worst: as bad as the worst valid attempt",
+} as const;
+export type FoulSchool = keyof typeof foulSchools;
+
+export interface AttemptsPolicy {
+  readonly school: AttemptSchool;
+  readonly n: number;
+  /** For best k of n. */
+  readonly k?: number;
+  readonly foul: FoulSchool;
+}
+
+export interface CountedAttempts {
+  /** null when nothing counts. */
+  readonly value: string | null;
+  /** The values that were considered, best first for the schools that order them. */
+  readonly considered: readonly string[];
+  readonly step: string;
+}
+
+/**
+ * What a list of attempts counts for, by school. Void attempts never count; a foul or no-finish is left out, zero, or the worst valid value.
+ * @example countAttempts([{ value: "8.3", state: "valid" }, { value: "8.6", state: "valid" }], { school: "best", n: 3, foul: "out" }, "more").value // => "8.6"
+ * @example countAttempts([{ value: "8", state: "valid" }, { value: null, state: "foul" }], { school: "mean", n: 3, foul: "zero" }, "more").value // => "4"
+ */
+export function countAttempts(attempts: readonly Attempt[], policy: AttemptsPolicy, better: "more" | "less"): CountedAttempts {
+  const order = (a: Decimal.Value, b: Decimal.Value) => (better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b));
+  const done = attempts.filter((a) => a.state !== "void").slice(0, policy.n);
+  const valid = done.flatMap((a) => (a.state === "valid" && a.value !== null ? [a.value] : []));
+  const worst = [...valid].sort(order).at(-1);
+  const values = done.flatMap((a) => {
+    if (a.state === "valid") return a.value === null ? [] : [a.value];
+    if (policy.foul === "zero") return ["0"];
+    if (policy.foul === "worst" && worst !== undefined) return [worst];
+    return [];
+  });
+  if (values.length === 0) return { value: null, considered: [], step: "no attempt counts yet" };
+  const sorted = [...values].sort(order);
+  const total = (list: readonly string[]) => list.reduce((s, v) => s.plus(v), new Decimal(0));
+  const average = (list: readonly string[]) => total(list).div(list.length).toSignificantDigits(15).toString();
+  const list = values.join(", ");
+  switch (policy.school) {
+    case "best": return { value: sorted[0]!, considered: sorted, step: `best of ${list} = ${sorted[0]}` };
+    case "last": return { value: values.at(-1)!, considered: values, step: `last of ${list} = ${values.at(-1)}` };
+    case "first": return { value: values[0]!, considered: values, step: `first of ${list} = ${values[0]}` };
+    case "sum": return { value: total(values).toString(), considered: sorted, step: `${values.join(" + ")} = ${total(values)}` };
+    case "median": {
+      const half = Math.floor(sorted.length / 2);
+      const value = sorted.length % 2 ? sorted[half]! : average(sorted.slice(half - 1, half + 1));
+      return { value, considered: sorted, step: `median of ${list} = ${value}` };
+    }
+    case "mean": return { value: average(values), considered: sorted, step: `(${values.join(" + ")}) ÷ ${values.length} = ${average(values)}` };
+    case "best-k": {
+      const top = sorted.slice(0, policy.k ?? 1);
+      return { value: average(top), considered: sorted, step: `mean of the best ${top.length}: (${top.join(" + ")}) ÷ ${top.length} = ${average(top)}` };
+    }
+  }
+}

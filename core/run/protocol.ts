@@ -1,0 +1,132 @@
+import Decimal from "decimal.js";
+import { checkFormula } from "../formula/formula";
+import type { AttemptsPolicy } from "../points/attempts";
+import type { Dimension } from "../quantity/dimension";
+import { parseUnit } from "../quantity/units";
+
+/** A quantity read from an instrument; numbers are decimal texts in its unit. */
+export interface Measure {
+  readonly key: string;
+  readonly name: string;
+  readonly unit: string;
+  readonly resolution: string;
+  /** Standard uncertainty; left out, the resolution counts as r/√12. */
+  readonly u?: string;
+  /** Plausible range: outside it a reading is questioned. */
+  readonly min?: string;
+  readonly max?: string;
+}
+
+/** Something kept the same in every run, with the tolerance inside which runs are comparable. */
+export interface Condition {
+  readonly key: string;
+  readonly name: string;
+  readonly unit: string;
+  readonly target: string;
+  readonly tolerance: string;
+  readonly u?: string;
+}
+
+export interface Constant {
+  readonly key: string;
+  readonly name: string;
+  readonly unit: string;
+  readonly value: string;
+  readonly u?: string;
+}
+
+/** A measure computed by a formula over measures, conditions, constants and earlier derived measures. */
+export interface Derived {
+  readonly key: string;
+  readonly name: string;
+  readonly unit: string;
+  readonly expression: string;
+  readonly decimals: number;
+  readonly rule: string;
+  /** No real value can lie above this; an alarm, not a refusal. */
+  readonly bound?: string;
+}
+
+export interface ProtocolDefinition {
+  readonly conditions: readonly Condition[];
+  readonly measures: readonly Measure[];
+  readonly constants: readonly Constant[];
+  readonly derived: readonly Derived[];
+  /** Key of the measure that the protocol is about. */
+  readonly primary: string;
+  readonly better: "more" | "less";
+  readonly policy: AttemptsPolicy;
+  /** Cautions shown before the first run, with who must be asked. */
+  readonly safety: readonly string[];
+}
+
+export interface Channel {
+  readonly key: string;
+  readonly name: string;
+  readonly unit: string;
+}
+
+/**
+ * Every value that a run of the protocol yields: read and derived measures, in order.
+ * @example channelsOf({ conditions: [], measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }], constants: [], derived: [], primary: "V", better: "more", policy: { school: "best", n: 3, foul: "out" }, safety: [] }).map((c) => c.key) // => ["V"]
+ */
+export function channelsOf(p: ProtocolDefinition): Channel[] {
+  return [...p.measures, ...p.derived].map(({ key, name, unit }) => ({ key, name, unit }));
+}
+
+/**
+ * What is wrong with a protocol, in words; empty when it can be used. Checks names, units, numbers, formulas and their dimensions.
+ * @example checkProtocol({ conditions: [], measures: [], constants: [], derived: [], primary: "V", better: "more", policy: { school: "best", n: 3, foul: "out" }, safety: [] }) // => ["A protocol measures at least one quantity."]
+ */
+export function checkProtocol(p: ProtocolDefinition): string[] {
+  const problems: string[] = [];
+  if (p.measures.length === 0) return ["A protocol measures at least one quantity."];
+  const known = new Map<string, Dimension>();
+  const number = (what: string, text: string | undefined) => {
+    if (text !== undefined && text !== "" && !/^-?\d+(\.\d+)?(e-?\d+)?$/i.test(text)) problems.push(`${what}: “${text}” is not a number.`);
+  };
+  const declare = (what: string, key: string, unit: string) => {
+    if (!/^[A-Za-z][A-Za-z0-9_]*$/.test(key)) problems.push(`${what}: the symbol “${key}” must be a letter, then letters, digits or _.`);
+    if (known.has(key)) problems.push(`${what}: the symbol “${key}” is used twice.`);
+    const u = parseUnit(unit);
+    if (!u) problems.push(`${what}: “${unit}” is not a known unit.`);
+    known.set(key, u?.dimension ?? {});
+  };
+  for (const m of p.measures) {
+    declare(m.name, m.key, m.unit);
+    for (const t of [m.resolution, m.u, m.min, m.max]) number(m.name, t);
+    if (!(Number(m.resolution) > 0)) problems.push(`${m.name}: give the resolution, for example 0.05 ${m.unit}.`);
+  }
+  for (const c of p.conditions) {
+    declare(c.name, c.key, c.unit);
+    for (const t of [c.target, c.tolerance, c.u]) number(c.name, t);
+  }
+  for (const c of p.constants) {
+    declare(c.name, c.key, c.unit);
+    for (const t of [c.value, c.u]) number(c.name, t);
+  }
+  for (const d of p.derived) {
+    const unit = parseUnit(d.unit);
+    const check = checkFormula(d.expression, known, unit?.dimension);
+    if (!check.ok) problems.push(`${d.name}: ${check.message}`);
+    number(d.name, d.bound);
+    declare(d.name, d.key, d.unit);
+  }
+  if (!channelsOf(p).some((c) => c.key === p.primary)) problems.push(`The protocol is about “${p.primary}”, which it does not measure.`);
+  if (p.policy.n < 1 || p.policy.n > 50) problems.push("Attempts: between 1 and 50.");
+  if (p.policy.school === "best-k" && !((p.policy.k ?? 0) >= 1 && p.policy.k! <= p.policy.n)) problems.push("Best k of n: k lies between 1 and n.");
+  return problems;
+}
+
+/**
+ * Whether a reading lies in its plausible range; null when it does, else what to check.
+ * @example implausible({ key: "F", name: "Handle force", unit: "N", resolution: "0.5", min: "5", max: "200" }, "3.4") // => "Handle force is usually 5 to 200 N: check the reading."
+ */
+export function implausible(m: Measure, value: string): string | null {
+  const v = new Decimal(value);
+  const low = m.min !== undefined && m.min !== "" && v.lt(m.min);
+  const high = m.max !== undefined && m.max !== "" && v.gt(m.max);
+  if (!low && !high) return null;
+  const range = m.min && m.max ? `${m.min} to ${m.max}` : m.min ? `at least ${m.min}` : `at most ${m.max}`;
+  return `${m.name} is usually ${range} ${m.unit}: check the reading.`;
+}

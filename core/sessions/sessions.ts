@@ -1,0 +1,85 @@
+import { addDays, daysBetween, mondayOf, weekday } from "./date";
+
+/** When a section meets: on weekdays (1 Monday to 7 Sunday), or on some days of a rotating cycle of school days. */
+export type MeetingPattern =
+  | { kind: "weekdays"; days: readonly number[] }
+  | { kind: "cycle"; length: number; meets: readonly number[]; startsOn: string };
+
+export interface ClassSession {
+  /** Counted from 1 at the project's first session. */
+  readonly number: number;
+  readonly date: string;
+}
+
+export interface CalendarInput {
+  readonly pattern: MeetingPattern;
+  readonly from: string;
+  readonly to: string;
+  readonly daysOff: ReadonlySet<string>;
+  /** Sessions outside the pattern. */
+  readonly extra?: readonly string[];
+}
+
+/**
+ * The class sessions of a section between two dates, both included: its pattern minus days off plus extra sessions.
+ * In a rotating cycle only school days (Monday to Friday, not off) move the cycle on; day 1 is the first one at or after its start.
+ * @example classSessions({ pattern: { kind: "weekdays", days: [1, 4] }, from: "2027-01-18", to: "2027-01-29", daysOff: new Set(["2027-01-21"]) }).map((s) => s.date) // => ["2027-01-18", "2027-01-25", "2027-01-28"]
+ */
+export function classSessions({ pattern, from, to, daysOff, extra = [] }: CalendarInput): ClassSession[] {
+  const dates = new Set(extra.filter((d) => d >= from && d <= to));
+  if (daysBetween(from, to) > 4000) throw new RangeError("A calendar spans at most about ten years");
+  let position = 0;
+  const start = pattern.kind === "cycle" && pattern.startsOn < from ? pattern.startsOn : from;
+  for (let date = start; date <= to; date = addDays(date, 1)) {
+    if (daysOff.has(date)) continue;
+    if (pattern.kind === "weekdays") {
+      if (pattern.days.includes(weekday(date))) dates.add(date);
+    } else if (weekday(date) <= 5 && date >= pattern.startsOn) {
+      if (date >= from && pattern.meets.includes((position % pattern.length) + 1)) dates.add(date);
+      position++;
+    }
+  }
+  return [...dates].sort().map((date, i) => ({ number: i + 1, date }));
+}
+
+/**
+ * How many sessions have been held by the end of a date.
+ * @example sessionsHeld([{ number: 1, date: "2027-01-18" }, { number: 2, date: "2027-01-21" }], "2027-01-20") // => 1
+ */
+export function sessionsHeld(sessions: readonly ClassSession[], date: string): number {
+  return sessions.filter((s) => s.date <= date).length;
+}
+
+export interface Week {
+  readonly number: number;
+  readonly monday: string;
+}
+
+/**
+ * The weeks of a project, Monday to Sunday, numbered from 1.
+ * @example projectWeeks("2027-01-18", "2027-01-29").map((w) => w.monday) // => ["2027-01-18", "2027-01-25"]
+ */
+export function projectWeeks(from: string, to: string): Week[] {
+  const first = mondayOf(from);
+  const count = Math.floor(daysBetween(first, to) / 7) + 1;
+  return Array.from({ length: Math.max(0, count) }, (_, i) => ({ number: i + 1, monday: addDays(first, 7 * i) }));
+}
+
+/**
+ * The number of the week that a date lies in; zero or negative before the first week.
+ * @example weekOf("2027-01-18", "2027-03-02") // => 7
+ */
+export function weekOf(from: string, date: string): number {
+  return Math.floor(daysBetween(mondayOf(from), date) / 7) + 1;
+}
+
+const dayNames = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+
+/**
+ * A meeting pattern in words.
+ * @example describePattern({ kind: "weekdays", days: [1, 2, 4] }) // => "Mon, Tue, Thu"
+ */
+export function describePattern(pattern: MeetingPattern): string {
+  if (pattern.kind === "weekdays") return pattern.days.map((d) => dayNames[d - 1]).join(", ");
+  return `day ${pattern.meets.join(", ")} of a ${pattern.length}-day cycle`;
+}
