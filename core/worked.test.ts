@@ -4,7 +4,7 @@ import fc from "fast-check";
 import { drawOrder, drawTeams, teamSizes } from "./draw/draw";
 import { staleReasons } from "./evidence/evidence";
 import { checkFormula, evaluateFormula, expandUncertainty } from "./formula/formula";
-import { gradeOf, type SchemeDefinition } from "./grades/scheme";
+import { type ComponentState, gradeOf, type SchemeDefinition } from "./grades/scheme";
 import { type Limit, marginOf, statusOf } from "./needs/requirement";
 import { type Attempt, type AttemptSchool, countAttempts } from "./points/attempts";
 import { applyRule, type PointsRule, type StepSchool } from "./points/rule";
@@ -229,8 +229,8 @@ describe("grades", () => {
   test("not due is not zero, missing is", () => {
     const known = new Map([["r", scored("0.8")], ["p", scored("0.9")]]);
     expect(gradeOf(scheme, known, new Map()).value.grade).toBe("83.8");
-    expect(gradeOf(scheme, new Map([...known, ["m", { state: "missing" as const, note: "" }]]), new Map()).value.grade).toBe("67");
-    expect(gradeOf(scheme, new Map([...known, ["m", { state: "excused" as const, note: "" }]]), new Map()).value.grade).toBe("83.8");
+    expect(gradeOf(scheme, new Map<string, ComponentState>([...known, ["m", { state: "missing", note: "" }]]), new Map()).value.grade).toBe("67");
+    expect(gradeOf(scheme, new Map<string, ComponentState>([...known, ["m", { state: "excused", note: "" }]]), new Map()).value.grade).toBe("83.8");
   });
   test("an override stands beside the computed value", () => {
     const g = gradeOf(scheme, new Map([["r", scored("0.5")]]), new Map([["r", { share: "0.75", reason: "ill on the day", by: "M. Okonedo" }]]));

@@ -1,0 +1,126 @@
+import "server-only";
+import { checkVersion, command, found, refuse } from "./command";
+import { db, newId, type Tx } from "./db";
+import { storePicture } from "./files";
+import { readSides, siOrNull } from "./schemas/common";
+import * as s from "./schemas/work";
+
+export interface Build {
+  id: string; teamId: string; team: string; number: number; stage: "mock-up" | "proof of concept" | "prototype" | "final"; builtOn: string;
+  whatChanged: string; why: string; expected: string; predicted: string | null; mass: string | null; cost: string | null; sides: string[] | null; learned: string; features: string[];
+  recordedBy: string; createdAt: string; version: number; revision: number; parents: string[]; variables: Record<string, string>; photos: { id: string; caption: string }[];
+}
+
+const columns = (sql: Tx) => sql`
+  b.id, b.team_id, t.name AS team, b.number, b.stage, b.built_on, b.what_changed, b.why, b.expected, b.predicted, b.mass, b.cost, b.sides, b.learned, b.features, b.recorded_by, b.created_at, b.version, b.revision,
+  (SELECT coalesce(json_agg(parent_id), '[]') FROM build_parent WHERE build_id = b.id) AS parents,
+  (SELECT coalesce(json_object_agg(name, value), '{}') FROM variable_setting WHERE build_id = b.id) AS variables,
+  (SELECT coalesce(json_agg(json_build_object('id', id, 'caption', caption) ORDER BY id), '[]') FROM file_use WHERE build_id = b.id) AS photos`;
+
+/** Every build of a project, by team and number. */
+export const buildsOf = (projectId: string, sql: Tx = db()) => sql<Build[]>`SELECT ${columns(sql)} FROM build b JOIN team t ON t.id = b.team_id WHERE b.project_id = ${projectId} AND t.retired_at IS NULL ORDER BY t.name, b.number`;
+export async function buildById(projectId: string, id: string): Promise<Build | null> {
+  if (!/^[0-9a-f-]{36}$/.test(id)) return null;
+  return (await db()<Build[]>`SELECT ${columns(db())} FROM build b JOIN team t ON t.id = b.team_id WHERE b.id = ${id} AND b.project_id = ${projectId}`)[0] ?? null;
+}
+
+/** The newest build of each team. */
+export const newestBuilds = (builds: readonly Build[]): Map<string, Build> => new Map(builds.map((b) => [b.teamId, b]));
+
+/** Variables as typed, `name = value` a line. */
+const readVariables = (text: string) => text.split("\n").flatMap((l) => {
+  const at = l.indexOf("=");
+  return at > 0 ? [{ name: l.slice(0, at).trim(), value: l.slice(at + 1).trim() }] : [];
+});
+
+const labels = { stage: "Stage", builtOn: "Built on", whatChanged: "What changed", why: "Why", expected: "Expected", mass: "Mass (kg)", cost: "Cost", sides: "Sides (m)", learned: "What it taught" };
+
+export const saveBuild = command({
+  name: "saveBuild", act: "build.edit", schema: s.build,
+  async subject(sql, i) {
+    const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${i.teamId} AND retired_at IS NULL`;
+    return t ? { project: t.projectId, team: i.teamId } : null;
+  },
+  async run({ sql, audit, by }, input): Promise<{ id: string; number: number }> {
+    const [team] = await sql<{ projectId: string; name: string }[]>`SELECT project_id, name FROM team WHERE id = ${input.teamId} FOR UPDATE`;
+    const projectId = team!.projectId;
+    const predicted = input.predicted ? Number(input.predicted.replace(",", ".")) : null;
+    if (predicted !== null && !Number.isFinite(predicted)) refuse("Write the predicted value as a plain number in the protocol's unit, for example 8.0.", "predicted");
+    const row = {
+      stage: input.stage, builtOn: input.builtOn, whatChanged: input.whatChanged, why: input.why, expected: input.expected, predicted, learned: input.learned,
+      mass: siOrNull(input.mass, "kg"), cost: siOrNull(input.cost, "1"), sides: input.sides ? readSides(input.sides, "mm") : null,
+      features: input.features.split(",").map((f) => f.trim()).filter(Boolean),
+    };
+    for (const [k, v] of [["mass", row.mass], ["cost", row.cost]] as const) if (v !== null && Number(v) < 0) refuse("This cannot be below zero.", k);
+    const variables = readVariables(input.variables);
+    if (new Set(variables.map((v) => v.name)).size < variables.length) refuse("A variable is listed twice.", "variables");
+    let id = input.id;
+    let number: number;
+    let revision = 1;
+    if (!id) {
+      const [last] = await sql<{ n: number }[]>`SELECT coalesce(max(number), 0)::int AS n FROM build WHERE team_id = ${input.teamId}`;
+      number = last!.n + 1;
+      id = newId();
+      await sql`INSERT INTO build ${sql({ ...row, id, projectId, teamId: input.teamId, number, recordedBy: by })}`;
+      audit({ type: "build", id, label: `${team!.name} G${number}`, after: row });
+    } else {
+      const [found0] = await sql<(Build & { sides: string[] | null })[]>`SELECT * FROM build WHERE id = ${id} AND team_id = ${input.teamId} FOR UPDATE`;
+      const old = found(found0, "This build");
+      checkVersion(old, input.version, labels, row, old as unknown as Record<string, unknown>);
+      number = old.number;
+      revision = old.revision + (input.physical ? 1 : 0);
+      await sql`UPDATE build SET ${sql({ ...row, revision })}, version = version + 1 WHERE id = ${id}`;
+      await sql`DELETE FROM variable_setting WHERE build_id = ${id}`;
+      await sql`DELETE FROM build_parent WHERE build_id = ${id}`;
+      audit({ type: "build", id, label: `${team!.name} G${number}`, before: old, after: row, reason: input.physical ? "the build itself changed" : "correction of the record" });
+    }
+    if (variables.length) await sql`INSERT INTO variable_setting ${sql(variables.map((v) => ({ ...v, buildId: id })))}`;
+    if (input.parentId) {
+      found((await sql`SELECT FROM build WHERE id = ${input.parentId} AND project_id = ${projectId} AND id <> ${id}`)[0], "The generation before");
+      await sql`INSERT INTO build_parent (build_id, parent_id) VALUES (${id}, ${input.parentId})`;
+    }
+    await noteBuildEvidence(sql, projectId, id, revision, row, by);
+    return { id, number };
+  },
+});
+
+/** A build's mass, cost and size are evidence for the requirements that ask for them; the newest record replaces the older one. */
+async function noteBuildEvidence(sql: Tx, projectId: string, buildId: string, revision: number, row: { mass: string | null; cost: string | null; sides: string[] | null }, by: string): Promise<void> {
+  await sql`DELETE FROM evidence WHERE build_id = ${buildId} AND kind = 'build'`;
+  const given = [row.mass !== null && "mass", row.cost !== null && "cost", row.sides && "envelope"].filter((m) => typeof m === "string");
+  if (!given.length) return;
+  const asks = await sql<{ id: string; number: number }[]>`
+    SELECT r.id, v.number FROM requirement r JOIN LATERAL (SELECT number, measure FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1) v ON true
+    WHERE r.project_id = ${projectId} AND v.measure IN ${sql(given)}`;
+  if (asks.length) await sql`INSERT INTO evidence ${sql(asks.map((a) => ({ id: newId(), projectId, requirementId: a.id, buildId, kind: "build", requirementVersion: a.number, buildRevision: revision, recordedBy: by })))}`;
+}
+
+const ofBuild = async (sql: Tx, id: string) => {
+  const [b] = await sql<{ projectId: string; teamId: string }[]>`SELECT project_id, team_id FROM build WHERE id = ${id}`;
+  return b ? { project: b.projectId, team: b.teamId } : null;
+};
+
+export const addPhoto = command({
+  name: "addPhoto", act: "build.edit", schema: s.photo,
+  subject: (sql, i) => ofBuild(sql, i.buildId),
+  async run({ sql, audit, by }, input): Promise<{ id: string }> {
+    const hash = await storePicture(sql, Buffer.from(input.base64, "base64"));
+    const id = newId();
+    await sql`INSERT INTO file_use (id, project_id, file_hash, build_id, caption, added_by) SELECT ${id}, project_id, ${hash}, id, ${input.caption}, ${by} FROM build WHERE id = ${input.buildId}`;
+    audit({ type: "photo", id, label: input.caption });
+    return { id };
+  },
+});
+
+export const removePhoto = command({
+  name: "removePhoto", act: "build.edit", schema: s.photoId,
+  async subject(sql, i) {
+    const [u] = await sql<{ buildId: string }[]>`SELECT build_id FROM file_use WHERE id = ${i.id}`;
+    return u ? ofBuild(sql, u.buildId) : null;
+  },
+  async run({ sql, audit }, input) {
+    const [u] = await sql<{ fileHash: string; caption: string }[]>`DELETE FROM file_use WHERE id = ${input.id} RETURNING file_hash, caption`;
+    if (u) await sql`DELETE FROM file f WHERE hash = ${u.fileHash} AND NOT EXISTS (SELECT FROM file_use WHERE file_hash = f.hash)`;
+    audit({ type: "photo", id: input.id, label: u?.caption, after: { removed: true } });
+  },
+});

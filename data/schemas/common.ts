@@ -1,0 +1,44 @@
+import * as yup from "yup";
+import { isDate } from "@/core/sessions/date";
+import { parseQuantity } from "@/core/quantity/quantity";
+
+yup.setLocale({
+  mixed: { required: "This is needed.", notType: ({ type }) => (type === "number" ? "Write a number." : "This cannot be read."), oneOf: "Choose one of the list." },
+  string: { max: ({ max }) => `At most ${max} characters.`, email: "Write an email address, for example name@school.example.", uuid: "This record cannot be found." },
+  number: { min: ({ min }) => `At least ${min}.`, max: ({ max }) => `At most ${max}.`, integer: "Write a whole number." },
+  array: { min: ({ min }) => `At least ${min}.`, max: ({ max }) => `At most ${max}.` },
+});
+
+export const id = () => yup.string().uuid().required();
+export const optionalId = () => yup.string().uuid().transform((v) => v || undefined).optional();
+export const text = (max = 200) => yup.string().trim().max(max).required();
+export const optionalText = (max = 4000) => yup.string().trim().max(max).default("");
+export const version = () => yup.number().integer().required();
+export const date = () => yup.string().trim().required().test("date", "Write a date as YYYY-MM-DD.", (v) => isDate(v ?? ""));
+export const optionalDate = () => yup.string().trim().transform((v) => v || undefined).optional().test("date", "Write a date as YYYY-MM-DD.", (v) => v === undefined || isDate(v));
+
+const readable = (unit: string) => (v: string | undefined, c: yup.TestContext) => {
+  if (!v) return true;
+  const parsed = parseQuantity(v, unit);
+  return parsed.ok || c.createError({ message: parsed.message });
+};
+/** A quantity as typed, checked against a unit; empty is allowed. */
+export const quantity = (unit: string) => yup.string().trim().default("").test("quantity", "", readable(unit));
+
+/** The SI decimal text of a quantity that its schema has checked; null when it was left empty. */
+export function siOrNull(textTyped: string | undefined, unit: string): string | null {
+  if (!textTyped) return null;
+  const parsed = parseQuantity(textTyped, unit);
+  if (!parsed.ok) throw new Error(parsed.message);
+  return parsed.quantity.si;
+}
+
+/** Three sides typed as `600 × 400 × 400 mm`; null when it cannot be read. */
+export function readSides(typed: string, unit: string): string[] | null {
+  const parts = typed.trim().split(/\s*[x×*]\s*/i);
+  if (parts.length !== 3) return null;
+  const lastUnit = /[^\d.,\s].*$/.exec(parts[2]!)?.[0] ?? unit;
+  const read = parts.map((p) => parseQuantity(/[^\d.,\s]/.test(p) ? p : `${p} ${lastUnit}`, unit));
+  return read.every((r) => r.ok) ? read.map((r) => (r.ok ? r.quantity.si : "")) : null;
+}
+export const sides = (unit = "mm") => yup.string().trim().default("").test("sides", `Write three sides, for example 600 × 400 × 400 ${unit}.`, (v) => !v || readSides(v, unit) !== null);

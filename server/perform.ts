@@ -1,0 +1,17 @@
+import "server-only";
+import { type Command, execute } from "@/data/command";
+import type { Result } from "@/data/result";
+import { currentGuest, currentPerson } from "./session";
+
+/** What a form sends with its values: an id that makes a retry harmless, and whether it stands on a guest's page. */
+export interface Envelope {
+  readonly requestId?: string;
+  readonly via?: "guest";
+}
+
+/** The one way from a server action to a command: finds the actor and runs it. */
+export async function perform<I, O>(cmd: Command<I, O>, input: unknown, envelope: Envelope = {}): Promise<Result<O>> {
+  const actor = envelope.via === "guest" ? await currentGuest() : await currentPerson();
+  const id = /^[0-9a-f-]{36}$/.test(envelope.requestId ?? "") ? envelope.requestId : undefined;
+  return execute(cmd, actor, input, id);
+}

@@ -1,0 +1,5 @@
+import { migrate } from "@/data/migrate";
+
+migrate(process.env.DATABASE_URL!).then((names) => {
+  for (const n of names) console.log(`  ${n}`);
+});
