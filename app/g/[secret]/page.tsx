@@ -1,0 +1,6 @@
+import { GuestLinkScreen } from "@/features/account/screens";
+
+export const metadata = { title: "Invitation" };
+export default async function Page({ params }: { params: Promise<{ secret: string }> }) {
+  return <GuestLinkScreen secret={(await params).secret} />;
+}

@@ -1,0 +1,17 @@
+import type { Metadata, Viewport } from "next";
+import type { ReactNode } from "react";
+import { WorkingProvider } from "@/ui/working";
+import "./globals.css";
+
+export const metadata: Metadata = { title: { default: "Ironstone", template: "%s · Ironstone" }, description: "Engineering design projects from the brief to the contest." };
+export const viewport: Viewport = { width: "device-width", initialScale: 1, themeColor: "#f3efe7" };
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en">
+      <body>
+        <WorkingProvider>{children}</WorkingProvider>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,6 @@
+import { BriefEditScreen } from "@/features/brief/screens";
+
+export const metadata = { title: "Edit the brief" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <BriefEditScreen slug={(await params).project} />;
+}

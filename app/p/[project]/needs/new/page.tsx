@@ -1,0 +1,6 @@
+import { RequirementScreen } from "@/features/needs/screens";
+
+export const metadata = { title: "New requirement" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <RequirementScreen slug={(await params).project} />;
+}

@@ -1,0 +1,5 @@
+import { CoreLogScreen } from "@/features/log/screens";
+
+export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ show?: string }> }) {
+  return <CoreLogScreen slug={(await params).project} show={(await searchParams).show ?? ""} />;
+}

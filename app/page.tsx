@@ -1,0 +1,5 @@
+import { TodayScreen } from "@/features/today/screens";
+
+export default function Page() {
+  return <TodayScreen />;
+}

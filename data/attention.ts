@@ -1,0 +1,79 @@
+import "server-only";
+import { teamFlags } from "@/core/log/flags";
+import { classSessions, sessionsHeld } from "@/core/sessions/sessions";
+import { formatSi } from "@/core/quantity/quantity";
+import { db } from "./db";
+import { limitOf } from "./needs";
+import { marginOf } from "@/core/needs/requirement";
+import { milestonesOf } from "./grades";
+import { reviewsOf } from "./reviews";
+import { projectFacts, type ProjectFacts, statusMatrix, summaryOf } from "./status";
+import type { MeetingPattern } from "@/core/sessions/sessions";
+
+export interface Waiting { who: string; what: string; stage: string; href: string }
+
+/** Sessions of a team's section, or of the project's first one. */
+async function calendarsOf(projectId: string) {
+  const [rows, [p]] = await Promise.all([
+    db()<{ id: string; pattern: MeetingPattern; off: string[] }[]>`SELECT c.id, c.pattern, coalesce((SELECT array_agg(on_date::text) FROM day_off d WHERE d.project_id = ps.project_id AND (d.section_id IS NULL OR d.section_id = c.id)), '{}') AS off FROM section c JOIN project_section ps ON ps.section_id = c.id WHERE ps.project_id = ${projectId} ORDER BY c.name`,
+    db()<{ startsOn: string; endsOn: string; eventOn: string | null }[]>`SELECT starts_on, ends_on, event_on FROM project WHERE id = ${projectId}`,
+  ]);
+  return { project: p!, calendars: new Map(rows.map((r) => [r.id, classSessions({ pattern: r.pattern, from: p!.startsOn, to: p!.endsOn, daysOff: new Set(r.off) })])) };
+}
+
+/** The teams' flags with their reasons, from facts already loaded where given. */
+export async function flagsOf(projectId: string, today: string, given?: ProjectFacts): Promise<{ team: string; reason: string }[]> {
+  const [facts, { project, calendars }, reviews, milestones] = await Promise.all([given ?? projectFacts(projectId), calendarsOf(projectId), reviewsOf(projectId), milestonesOf(projectId)]);
+  const matrix = statusMatrix(facts);
+  const primary = facts.protocols[0];
+  const first = [...calendars.values()][0] ?? [];
+  const end = project.eventOn ?? project.endsOn;
+  const left = first.filter((s) => s.date > today && s.date <= end).length;
+  const teams = facts.teams.map((t) => {
+    const sessions = calendars.get(t.sectionId ?? "") ?? first;
+    const builds = facts.builds.filter((b) => b.teamId === t.id);
+    const newest = matrix.newest.get(t.id);
+    const verdict = (id: string) => matrix.status.get(id)!.get(t.id)!.value;
+    const musts = facts.requirements.filter((r) => r.priority === "must");
+    return {
+      id: t.id, name: t.name, sinceBuild: newest ? sessionsHeld(sessions, today) - sessionsHeld(sessions, newest.builtOn) : null,
+      mustsUntested: musts.filter((r) => verdict(r.id) === "untested").length, staleMusts: musts.filter((r) => verdict(r.id) === "stale").length,
+      results: primary ? builds.map((b) => summaryOf(facts, primary, b.id, primary.definition.primary).value.counted) : [],
+      overdueActions: reviews.flatMap((r) => r.actions).filter((a) => a.teamId === t.id && !a.closedAt && a.dueOn < today).length,
+      overdueMilestones: milestones.filter((m) => m.scope === "team" && m.dueOn < today && !m.checks.some((k) => k.teamId === t.id)).map((m) => m.title),
+      overLimits: facts.requirements.flatMap((r) => {
+        const limit = limitOf(r);
+        const value = r.measure === "mass" || r.measure === "cost" ? newest?.[r.measure] : null;
+        const margin = limit && value != null ? marginOf(limit, value) : null;
+        return margin && margin.lt(0) ? [`${r.measure} is ${formatSi(margin.abs(), limit!.unit)}${limit!.unit === "1" ? "" : ` ${limit!.unit}`} over its limit (${r.code})`] : [];
+      }),
+    };
+  });
+  return teamFlags(teams, left, primary?.definition.better ?? "more");
+}
+
+/** What waits for the instructor of a project: flags of teams, verdicts to give, requirements without verification, students without a team. */
+export async function attentionOf(projectId: string, slug: string, today: string): Promise<Waiting[]> {
+  const facts = await projectFacts(projectId);
+  const [flags, reviews, [loose], brief] = await Promise.all([
+    flagsOf(projectId, today, facts), reviewsOf(projectId),
+    db()<{ students: number; placed: number; concepts: number; scheme: boolean }[]>`
+      SELECT (SELECT count(*)::int FROM enrolment e JOIN project_section ps USING (section_id) WHERE ps.project_id = ${projectId} AND e.to_on IS NULL) AS students, (SELECT count(*)::int FROM membership WHERE project_id = ${projectId} AND to_on IS NULL) AS placed,
+        (SELECT count(*)::int FROM concept WHERE project_id = ${projectId} AND fate = 'open') AS concepts, EXISTS (SELECT FROM scheme_version WHERE project_id = ${projectId}) AS scheme`,
+    db()`SELECT FROM brief_version WHERE project_id = ${projectId} LIMIT 1`,
+  ]);
+  const base = `/p/${slug}`;
+  const name = (id: string) => facts.teams.find((t) => t.id === id)?.name ?? "";
+  const items: Waiting[] = [];
+  if (!brief.length) items.push({ who: "Class", what: "Write the brief", stage: "Brief", href: `${base}/brief` });
+  if (!facts.requirements.length) items.push({ who: "Class", what: "Write the first requirements", stage: "Needs", href: `${base}/needs` });
+  if (loose!.students === 0) items.push({ who: "Class", what: "Bring in the roster", stage: "People", href: `${base}/people` });
+  else if (loose!.placed < loose!.students && facts.teams.length) items.push({ who: "Class", what: `${loose!.students - loose!.placed} students are in no team`, stage: "Teams", href: `${base}/teams` });
+  if (loose!.concepts) items.push({ who: "Class", what: `${loose!.concepts} concepts wait for a decision`, stage: "Concepts", href: `${base}/concepts` });
+  for (const r of facts.requirements) if (r.priority === "must" && !r.comparator) items.push({ who: r.code, what: "is a must without a measure", stage: "Needs", href: `${base}/needs?r=${r.code}` });
+  for (const r of reviews) {
+    if (!r.verdict && r.sheets.length > 0 && r.heldOn <= today) items.push({ who: r.team, what: `${r.title}: ${r.sheets.length} sheets are in, the verdict is open`, stage: "Reviews", href: `${base}/reviews/${r.id}` });
+  }
+  for (const f of flags) items.push({ who: name(f.team), what: f.reason, stage: "Team", href: f.reason.includes("action") ? `${base}/reviews` : f.reason.includes("must") ? `${base}/needs` : f.reason.includes("overdue") ? `${base}/plan` : `${base}/builds?team=${f.team}` });
+  return items;
+}

@@ -1,0 +1,56 @@
+import Link from "next/link";
+import { briefReaders, briefVersions } from "@/data/projects";
+import { studentsOf } from "@/data/people";
+import { projectPage } from "@/server/page";
+import { cx } from "@/ui/classes";
+import { fullDate, instant } from "@/ui/date";
+import { Markdown } from "@/ui/markdown";
+import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { BriefForm, PrintButton, ReadButton } from "./forms";
+
+/** The brief: the current version to read, what changed in each, and who has read it. */
+export async function BriefScreen({ slug, number }: { slug: string; number?: string }) {
+  const { frame, staff, actor } = await projectPage(slug);
+  const p = frame.project;
+  const [versions, students] = await Promise.all([briefVersions(p.id), studentsOf(p.id)]);
+  const shown = versions.find((v) => String(v.number) === number) ?? versions[0];
+  if (!shown)
+    return (<><PageHead title="Brief" /><Empty title="The brief is not written yet" action={staff && <LinkButton href={`/p/${slug}/brief/edit`} look="main">Write the brief</LinkButton>}>{staff ? "One page that says what is needed, for whom, by when, and under which rules. Every later limit is traced back to it." : "Your instructor writes it."}</Empty></>);
+  const readers = await briefReaders(shown.id);
+  const read = new Map(readers.map((r) => [r.personId, r.at]));
+  const current = shown.number === versions[0]!.number;
+  const missing = students.filter((s) => !read.has(s.id));
+  return (
+    <>
+      <PageHead title={<>Brief <span className="font-normal text-soft">v{shown.number}</span></>} note={`${p.client ? `For ${p.client} · ` : ""}${fullDate(p.startsOn)} to ${fullDate(p.endsOn)}${p.eventOn ? ` · event ${fullDate(p.eventOn)}` : ""}`}>
+        <PrintButton />
+        {staff && <LinkButton href={`/p/${slug}/brief/edit`} look="main">Edit</LinkButton>}
+        {!staff && current && !read.has(actor.id) && <ReadButton projectId={p.id} briefVersionId={shown.id} />}
+      </PageHead>
+      {!current && <p className="mb-3 border-l-4 border-slate bg-slate-wash px-3 py-1.5">This is version {shown.number} of {fullDate(shown.createdAt)}. <Link className="underline" href={`/p/${slug}/brief`}>Read the current version {versions[0]!.number}</Link></p>}
+      <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_300px]">
+        <article className="sheet prose-brief px-6 py-5"><Markdown>{shown.body}</Markdown></article>
+        <aside className="no-print grid content-start gap-4">
+          <Sheet title="Versions">
+            <ol>{versions.map((v) => <li key={v.id} className="border-b border-line py-1.5 last:border-0"><Link href={`/p/${slug}/brief?v=${v.number}`} aria-current={v.id === shown.id ? "true" : undefined} className={cx("font-[600] hover:text-iron", v.id === shown.id && "text-iron")}>Version {v.number}</Link> <span className="text-sm text-soft">{instant(v.createdAt)}, {v.createdBy}</span>{v.whatChanged && <p className="text-sm">{v.whatChanged}</p>}</li>)}</ol>
+          </Sheet>
+          {staff && (
+            <Sheet title={`Read by ${students.filter((s) => read.has(s.id)).length} of ${students.length}`}>
+              {students.length === 0 ? <p className="text-soft">Nobody is on the roster yet.</p> : missing.length === 0 ? <p className="text-soft">Everybody has read version {shown.number}.</p> : (
+                <><p className="mb-1 text-sm text-soft">Not yet:</p><ul className="text-sm">{missing.map((s) => <li key={s.id}>{s.name} <span className="text-soft">{s.team ?? `section ${s.section}`}</span></li>)}</ul></>
+              )}
+            </Sheet>
+          )}
+        </aside>
+      </div>
+    </>
+  );
+}
+
+const outline = (client: string) => `## Need\n\n\n## Client\n\n${client}\n\n## Rules\n\n- \n\n## Deliverables\n\n- \n\n## Dates\n\n\n## Safety\n\nThe school's workshop rules hold. Ask the instructor before using a tool for the first time.\n`;
+
+export async function BriefEditScreen({ slug }: { slug: string }) {
+  const { frame } = await projectPage(slug, "brief.edit");
+  const [latest] = await briefVersions(frame.project.id);
+  return (<><PageHead title={latest ? "Edit the brief" : "Write the brief"} note="A new version is kept beside the old ones; students are asked to read it." /><BriefForm projectId={frame.project.id} slug={slug} baseNumber={latest?.number ?? 0} body={latest?.body ?? outline(frame.project.client)} /></>);
+}
