@@ -1,8 +1,48 @@
 "use server";
 import type { Result } from "@/data/result";
 import { type Envelope, perform } from "@/server/perform";
+import { can } from "@/core/access/can";
+import { BundleError, importProject, restoreSchool } from "@/data/bundle";
 import * as projects from "@/data/projects";
+import { currentPerson } from "@/server/session";
 
 export async function createProjectAction(input: unknown, envelope?: Envelope): Promise<Result<Awaited<ReturnType<typeof projects.createProject.run>>>> {
   return perform(projects.createProject, input, envelope);
+}
+
+type Uploaded = Result<{ slug: string; title: string }>;
+const bytesOf = async (form: FormData): Promise<Uint8Array | null> => {
+  const file = form.get("file");
+  return file instanceof File && file.size > 0 ? new Uint8Array(await file.arrayBuffer()) : null;
+};
+
+/** Brings a project bundle in; whoever imports it owns it. */
+export async function importBundleAction(form: FormData): Promise<Uploaded> {
+  const actor = await currentPerson();
+  if (actor.kind !== "person" || !can(actor, "project.import", {})) return { ok: false, kind: "forbidden", message: "Only an instructor may import a project." };
+  const bytes = await bytesOf(form);
+  if (!bytes) return { ok: false, kind: "refused", message: "Choose the bundle, a .zip file." };
+  return answer(() => importProject(bytes, actor.id));
+}
+
+/** Replaces the whole school by a backup. */
+export async function restoreSchoolAction(form: FormData): Promise<Result<null>> {
+  if (!can(await currentPerson(), "school.keep", {})) return { ok: false, kind: "forbidden", message: "Only the person who keeps the school may restore it." };
+  if (form.get("confirm") !== "restore") return { ok: false, kind: "refused", message: "Write restore to confirm: everything that is here now is replaced." };
+  const bytes = await bytesOf(form);
+  if (!bytes) return { ok: false, kind: "refused", message: "Choose the backup, a .zip file." };
+  return answer(async () => {
+    await restoreSchool(bytes);
+    return null;
+  });
+}
+
+async function answer<T>(work: () => Promise<T>): Promise<Result<T>> {
+  try {
+    return { ok: true, value: await work() };
+  } catch (error) {
+    if (error instanceof BundleError) return { ok: false, kind: "refused", message: error.message };
+    console.error(error);
+    return { ok: false, kind: "failed", message: "Something went wrong on our side. Nothing was changed." };
+  }
 }

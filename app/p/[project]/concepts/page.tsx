@@ -1,0 +1,6 @@
+import { ConceptsScreen } from "@/features/concepts/screens";
+
+export const metadata = { title: "Concepts" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <ConceptsScreen slug={(await params).project} />;
+}

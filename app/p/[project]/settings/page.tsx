@@ -1,0 +1,6 @@
+import { SettingsScreen } from "@/features/plan/screens";
+
+export const metadata = { title: "Settings" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <SettingsScreen slug={(await params).project} />;
+}
