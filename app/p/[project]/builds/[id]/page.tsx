@@ -1,0 +1,7 @@
+import { BuildScreen } from "@/features/builds/screens";
+
+export const metadata = { title: "Build" };
+export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {
+  const { project, id } = await params;
+  return <BuildScreen slug={project} id={id} />;
+}

@@ -1,0 +1,66 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { useRef, useState } from "react";
+import { build } from "@/data/schemas/work";
+import { ActButton, ActionForm, CheckField, QuantityField, SelectField, TextArea, TextField } from "@/ui/form";
+import { buttonClass, LinkButton } from "@/ui/page";
+import { addPhotoAction, removePhotoAction, saveBuildAction } from "./actions";
+
+export interface BuildDefaults { stage: string; builtOn: string; whatChanged: string; why: string; expected: string; predicted: string; mass: string; cost: string; sides: string; learned: string; features: string; variables: string; parentId: string }
+
+export function BuildForm({ slug, teamId, id, version, defaults, parents, predictedUnit, currency }: { slug: string; teamId: string; id?: string; version: number; defaults: BuildDefaults; parents: { value: string; label: string }[]; predictedUnit: string; currency: string }) {
+  return (
+    <ActionForm schema={build} action={saveBuildAction} fixed={{ teamId, id, version }} defaults={{ ...defaults, physical: false }} submit={id ? "Save" : "Record the build"} goTo={`/p/${slug}/builds/:id`} cancel={<LinkButton href={id ? `/p/${slug}/builds/${id}` : `/p/${slug}/builds?team=${teamId}`} look="quiet">Leave without saving</LinkButton>} className="grid max-w-[860px] gap-4">
+      <div className="grid gap-4 sm:grid-cols-3">
+        <SelectField name="stage" label="Stage" options={["mock-up", "proof of concept", "prototype", "final"].map((v) => ({ value: v, label: v }))} />
+        <TextField name="builtOn" label="Built on" type="date" />
+        <SelectField name="parentId" label="Made from" empty="nothing before it" options={parents} />
+      </div>
+      <TextArea name="whatChanged" label="What changed" rows={2} hint="Against the generation before. One thing at a time tells most." />
+      <div className="grid gap-4 sm:grid-cols-2"><TextArea name="why" label="Why" rows={2} /><TextArea name="expected" label="What is expected of it" rows={2} /></div>
+      <div className="grid gap-4 sm:grid-cols-4">
+        <TextField name="predicted" label={`Predicted result${predictedUnit ? ` (${predictedUnit})` : ""}`} inputMode="decimal" hint="before the test" />
+        <QuantityField name="mass" label="Mass" unit="kg" /><QuantityField name="cost" label={`Cost of parts${currency ? ` (${currency})` : ""}`} unit="1" /><TextField name="sides" label="Size" hint="580 × 380 × 390 mm" />
+      </div>
+      <div className="grid gap-4 sm:grid-cols-2"><TextArea name="variables" label="Design variables" rows={3} hint="One a line: stroke = 0.25 m" /><div className="grid content-start gap-4"><TextField name="features" label="Features" hint="with commas between: ball valve, long lever" /><TextArea name="learned" label="What it taught" rows={2} /></div></div>
+      {id && <CheckField name="physical" label="The build itself was changed" hint="Leave it off for a correction of the record. When it is on, what was tested before becomes stale. A larger change is a new generation." />}
+    </ActionForm>
+  );
+}
+
+/** Photos one after the other; each is checked to be a picture and stored without its metadata. */
+export function PhotoUpload({ buildId }: { buildId: string }) {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const [note, setNote] = useState("");
+  const [busy, setBusy] = useState(false);
+  const send = async (file: File) => {
+    setBusy(true);
+    setNote("");
+    try {
+      if (file.size > 28_000_000) return setNote("The photo is larger than 28 MB. Send a smaller one.");
+      const data = await new Promise<string>((resolve, reject) => {
+        const r = new FileReader();
+        r.onload = () => resolve(String(r.result).replace(/^data:[^,]*,/, ""));
+        r.onerror = () => reject(r.error);
+        r.readAsDataURL(file);
+      });
+      const r = await addPhotoAction({ buildId, base64: data, caption: file.name.replace(/\.\w+$/, "").slice(0, 80) });
+      setNote(r.ok ? "" : r.message);
+      router.refresh();
+    } catch {
+      setNote("The photo did not arrive. Send it again.");
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <span className="no-print inline-flex flex-wrap items-center gap-2">
+      <button type="button" className={buttonClass()} disabled={busy} onClick={() => input.current?.click()}>{busy ? "Sending…" : "Add a photo"}</button>
+      <input ref={input} type="file" accept="image/*" className="sr-only" tabIndex={-1} aria-label="Photo file" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ""; if (f) void send(f); }} />
+      {note && <span role="alert" className="text-sm text-iron">{note}</span>}
+    </span>
+  );
+}
+export const RemovePhoto = ({ id }: { id: string }) => <ActButton action={removePhotoAction} input={{ id }} look="quiet" confirm="The photo goes.">remove</ActButton>;
