@@ -1,0 +1,6 @@
+import { GradesScreen } from "@/features/grades/screens";
+
+export const metadata = { title: "Grades" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <GradesScreen slug={(await params).project} />;
+}

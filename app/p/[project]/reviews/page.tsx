@@ -1,0 +1,6 @@
+import { ReviewsScreen } from "@/features/reviews/screens";
+
+export const metadata = { title: "Reviews" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <ReviewsScreen slug={(await params).project} />;
+}
