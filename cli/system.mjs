@@ -49,8 +49,11 @@ export async function needPackages() {
   const stamp = join(root, "node_modules", ".ironstone-lock");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
   step("Installing packages from the lock file (about a minute)");
-  const { code, out } = await capture("npm", ["ci", "--no-audit", "--no-fund"], { cwd: root });
-  if (code !== 0) throw new Refusal(`npm ci failed:\n${out.slice(-2000)}`);
+  // A registry that holds this platform's binaries only makes "npm ci" refuse the others' optional packages; "npm install" takes the same versions from the lock file.
+  const install = (verb) => capture("npm", [...verb, "--no-audit", "--no-fund"], { cwd: root });
+  let { code, out } = await install(["ci"]);
+  if (code !== 0 && out.includes("EUSAGE")) ({ code, out } = await install(["install", "--no-save"]));
+  if (code !== 0) throw new Refusal(`npm could not install the packages:\n${out.slice(-2000)}`);
   writeFileSync(stamp, wanted);
 }
 

@@ -1,6 +1,6 @@
 import "server-only";
 import { unzipSync, type Zippable, zipSync } from "fflate";
-import { db, type Sql, type Tx } from "./db";
+import { db, inTransaction, type Tx } from "./db";
 import { readContent, writeContent } from "./files";
 
 /** Version of the bundle's shape; it grows with every migration that changes an exported table. */
@@ -75,8 +75,7 @@ async function rowsOf(sql: Tx, t: Table, projectId: string | null): Promise<Row[
 }
 
 async function pack(projectId: string | null, meta: Row): Promise<Uint8Array> {
-  return db().begin("ISOLATION LEVEL REPEATABLE READ READ ONLY", async (tx) => {
-    const sql = tx as unknown as Sql;
+  return inTransaction(async (sql) => {
     const parts: Zippable = {};
     const counts: Record<string, number> = {};
     for (const t of tables.filter((x) => projectId === null || x.of)) {
@@ -91,7 +90,7 @@ async function pack(projectId: string | null, meta: Row): Promise<Uint8Array> {
     }
     parts["manifest.json"] = encode({ format: "ironstone", schemaVersion, ...meta, counts });
     return zipSync(parts, { level: 6, mtime: new Date("2020-01-01T00:00:00Z") });
-  });
+  }, "ISOLATION LEVEL REPEATABLE READ READ ONLY");
 }
 
 /** One project as a bundle (zip): a manifest, one JSON a table, and its files. No logins, passwords or guest links travel. */
@@ -160,8 +159,7 @@ export async function importProject(bytes: Uint8Array, ownerId: string | null): 
   const [p] = JSON.parse(new TextDecoder().decode(bundle.read("tables/project.json"))) as { id: string; slug: string; title: string }[];
   if (!p) throw new BundleError("The bundle holds no project.");
   try {
-    await db().begin(async (tx) => {
-      const sql = tx as unknown as Sql;
+    await inTransaction(async (sql) => {
       const [here] = await sql<{ title: string }[]>`SELECT title FROM project WHERE id = ${p.id} OR slug = ${p.slug}`;
       if (here) throw new BundleError(`“${here.title}” is here already. Nothing was imported.`);
       await insertRows(sql, bundle, "project");
@@ -177,8 +175,7 @@ export async function importProject(bytes: Uint8Array, ownerId: string | null): 
 export async function restoreSchool(bytes: Uint8Array): Promise<void> {
   const bundle = openBundle(bytes, "backup");
   try {
-    await db().begin(async (tx) => {
-      const sql = tx as unknown as Sql;
+    await inTransaction(async (sql) => {
       await sql.unsafe(`TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, sign_in_attempt, request_done CASCADE`);
       await insertRows(sql, bundle, "backup");
     });

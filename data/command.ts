@@ -2,7 +2,7 @@ import "server-only";
 import { randomBytes } from "node:crypto";
 import * as yup from "yup";
 import { type Act, type Actor, can, type Subject } from "@/core/access/can";
-import { db, newId, type Tx } from "./db";
+import { inTransaction, newId, type Tx } from "./db";
 import type { ConflictField, Result } from "./result";
 
 export interface AuditEntry {
@@ -97,8 +97,7 @@ export async function execute<I, O>(cmd: Command<I, O>, actor: Actor, raw: unkno
   }
   const notes: AuditEntry[] = [];
   try {
-    return await db().begin(async (tx) => {
-      const sql = tx as unknown as Tx;
+    return await inTransaction(async (sql) => {
       const subject = await cmd.subject(sql, input, actor);
       if (subject === null) return { ok: false as const, kind: "missing" as const, message: "This record is not here (any more). Reload to see what there is." };
       if (actor.kind === "nobody" || !can(actor, cmd.act, subject))

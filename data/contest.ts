@@ -143,7 +143,7 @@ export const inspectEntry = command({
     checkVersion(entry, input.version, { outcome: "Inspection", note: "Note" }, input, { outcome: entry.inspection, note: entry.note });
     if (entry.state === "confirmed") refuse("The result is confirmed. Reopen the event first.");
     if (input.outcome === "passed" && !entry.buildId) refuse(`${entry.team} has no build to inspect.`);
-    await sql`UPDATE entry SET inspection = ${input.outcome}, inspection_note = ${input.note}, inspected_at = ${input.outcome === "passed" ? sql`now()` : null}, version = version + 1 WHERE id = ${input.entryId}`;
+    await sql`UPDATE entry SET inspection = ${input.outcome}, inspection_note = ${input.note}, inspected_at = ${input.outcome === "passed" ? sql`app_now()` : null}, version = version + 1 WHERE id = ${input.entryId}`;
     audit({ type: "inspection", id: input.entryId, label: `${entry.team}: ${input.outcome}`, before: { inspection: entry.inspection }, after: { inspection: input.outcome }, reason: input.note });
   },
 });

@@ -1,4 +1,5 @@
 import "server-only";
+import { AsyncLocalStorage } from "node:async_hooks";
 import postgres from "postgres";
 import { v7 } from "uuid";
 
@@ -19,15 +20,26 @@ export type Sql = ReturnType<typeof connect>;
 export type Tx = Sql;
 
 const held = globalThis as unknown as { ironstoneSql?: Sql };
+const transaction = new AsyncLocalStorage<Tx>();
 
-/** The pool of this process, made at first use from DATABASE_URL. */
+/** The pool of this process, made at first use from DATABASE_URL; inside a transaction, that transaction, so that what a command reads is what it writes to. */
 export function db(): Sql {
+  const inside = transaction.getStore();
+  if (inside) return inside;
   if (!held.ironstoneSql) {
     const url = process.env.DATABASE_URL;
     if (!url) throw new Error("DATABASE_URL is not set");
     held.ironstoneSql = connect(url, Number(process.env.IRONSTONE_POOL ?? 12));
   }
   return held.ironstoneSql;
+}
+
+/** Runs work in one transaction; every query in it, through `db()` too, belongs to it. */
+export async function inTransaction<T>(work: (sql: Tx) => Promise<T>, mode = ""): Promise<T> {
+  return (await db().begin(mode, (tx) => {
+    const sql = tx as unknown as Tx;
+    return transaction.run(sql, () => work(sql));
+  })) as T;
 }
 
 /** Ends this process's pool, for commands and tests. */

@@ -176,7 +176,7 @@ export const enterMark = command({
     if (input.kind === "none") await sql`DELETE FROM entered_mark WHERE project_id = ${input.projectId} AND person_id = ${input.personId} AND component = ${input.component}`;
     else
       await sql`INSERT INTO entered_mark ${sql({ id: newId(), projectId: input.projectId, personId: input.personId, component: input.component, kind: input.kind, share, reason: input.reason, enteredBy: by })}
-        ON CONFLICT (project_id, person_id, component) DO UPDATE SET kind = excluded.kind, share = excluded.share, reason = excluded.reason, entered_by = excluded.entered_by, entered_at = now(), version = entered_mark.version + 1`;
+        ON CONFLICT (project_id, person_id, component) DO UPDATE SET kind = excluded.kind, share = excluded.share, reason = excluded.reason, entered_by = excluded.entered_by, entered_at = app_now(), version = entered_mark.version + 1`;
     audit({ type: "mark", id: input.personId, label: c!.name, before: old, after: { kind: input.kind, share }, reason: input.reason });
   },
 });

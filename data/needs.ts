@@ -118,7 +118,7 @@ export const retireRequirement = command({
   async run({ sql, audit }, input) {
     const [r] = await sql<{ version: number; code: string }[]>`SELECT version, code FROM requirement WHERE id = ${input.id} AND retired_at IS NULL FOR UPDATE`;
     checkVersion(found(r, "This requirement"), input.version, { reason: "Reason" }, input, {});
-    await sql`UPDATE requirement SET retired_at = now(), retired_reason = ${input.reason}, version = version + 1 WHERE id = ${input.id}`;
+    await sql`UPDATE requirement SET retired_at = app_now(), retired_reason = ${input.reason}, version = version + 1 WHERE id = ${input.id}`;
     audit({ type: "requirement", id: input.id, label: r!.code, after: { retired: true }, reason: input.reason });
   },
 });

@@ -5,7 +5,7 @@ import type { Actor, GuestRole, Membership } from "@/core/access/can";
 import { readRoster, type RosterPreview } from "@/core/roster/roster";
 import Papa from "papaparse";
 import { command, found, refuse } from "./command";
-import { db, newId, type Sql } from "./db";
+import { db, inTransaction, newId, type Sql } from "./db";
 import * as s from "./schemas/people";
 
 export const digest = (secret: string): string => createHash("sha256").update(secret).digest("hex");
@@ -78,7 +78,7 @@ const decoy = () => (decoyHash ??= hash("nobody"));
 export async function createFirstInstructor(raw: unknown): Promise<SignIn> {
   const input = await s.firstInstructor.validate(raw);
   const passwordHash = await hash(input.password);
-  return db().begin(async (sql) => {
+  return inTransaction(async (sql) => {
     await sql`LOCK TABLE person IN EXCLUSIVE MODE`;
     if ((await sql`SELECT FROM person WHERE password_hash IS NOT NULL LIMIT 1`).length) return { ok: false as const, message: "This school has its first instructor already. Sign in instead." };
     const id = newId();

@@ -218,7 +218,7 @@ export const finishProject = command({
   name: "finishProject", act: "project.finish", schema: s.project,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
-    const [p] = await sql<{ title: string }[]>`UPDATE project SET finished_at = now(), version = version + 1 WHERE id = ${input.projectId} AND finished_at IS NULL RETURNING title`;
+    const [p] = await sql<{ title: string }[]>`UPDATE project SET finished_at = app_now(), version = version + 1 WHERE id = ${input.projectId} AND finished_at IS NULL RETURNING title`;
     if (!p) refuse("The project is finished already.");
     audit({ type: "project", id: input.projectId, label: p.title, after: { finished: true } });
   },

@@ -94,7 +94,7 @@ export const submitSheet = command({
     if (old) {
       checkVersion(old, input.version, { comment: "Comment" }, input, { comment: "(handed in earlier or in another tab)" });
       await sql`DELETE FROM sheet_mark WHERE sheet_id = ${id}`;
-      await sql`UPDATE sheet SET comment = ${input.comment}, submitted_at = now(), version = version + 1 WHERE id = ${id}`;
+      await sql`UPDATE sheet SET comment = ${input.comment}, submitted_at = app_now(), version = version + 1 WHERE id = ${id}`;
     } else
       await sql`INSERT INTO sheet ${sql({ id, projectId: r.projectId, reviewId: input.reviewId, rubricVersionId: r.rubricVersionId, raterPerson: person ? actor.id : null, raterGuest: person ? null : actor.id, raterName: name, comment: input.comment })}`;
     await sql`INSERT INTO sheet_mark ${sql(input.marks.map((m) => ({ ...m, sheetId: id })))}`;
@@ -109,7 +109,7 @@ export const decideReview = command({
   async run({ sql, audit, by }, input) {
     const [r] = await sql<{ version: number; verdict: string | null; note: string; title: string }[]>`SELECT version, verdict, verdict_note AS note, title FROM review WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(found(r, "This review"), input.version, { verdict: "Verdict", note: "Note" }, input, r!);
-    await sql`UPDATE review SET verdict = ${input.verdict}, verdict_note = ${input.note}, decided_by = ${by}, decided_at = now(), version = version + 1 WHERE id = ${input.id}`;
+    await sql`UPDATE review SET verdict = ${input.verdict}, verdict_note = ${input.note}, decided_by = ${by}, decided_at = app_now(), version = version + 1 WHERE id = ${input.id}`;
     audit({ type: "review", id: input.id, label: r!.title, before: { verdict: r!.verdict }, after: { verdict: input.verdict } });
   },
 });
@@ -140,7 +140,7 @@ export const closeAction = command({
     const [a] = await sql<{ version: number; what: string; closedAt: string | null; evidence: string | null }[]>`SELECT version, what, closed_at, closing_evidence AS evidence FROM action_item WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(found(a, "This action"), input.version, { evidence: "Evidence" }, input, a!);
     if (a!.closedAt) refuse("This action is closed already.");
-    await sql`UPDATE action_item SET closed_at = now(), closed_by = ${by}, closing_evidence = ${input.evidence}, version = version + 1 WHERE id = ${input.id}`;
+    await sql`UPDATE action_item SET closed_at = app_now(), closed_by = ${by}, closing_evidence = ${input.evidence}, version = version + 1 WHERE id = ${input.id}`;
     audit({ type: "action", id: input.id, label: a!.what, after: { closed: input.evidence } });
   },
 });

@@ -47,7 +47,7 @@ export const retireTeam = command({
   name: "retireTeam", act: "team.edit", schema: s.teamId,
   subject: (sql, i) => ofTeam(sql, i.id),
   async run({ sql, audit, today }, input) {
-    const [t] = await sql<{ name: string }[]>`UPDATE team SET retired_at = now(), version = version + 1 WHERE id = ${input.id} AND retired_at IS NULL RETURNING name`;
+    const [t] = await sql<{ name: string }[]>`UPDATE team SET retired_at = app_now(), version = version + 1 WHERE id = ${input.id} AND retired_at IS NULL RETURNING name`;
     await sql`UPDATE membership SET to_on = ${today} WHERE team_id = ${input.id} AND to_on IS NULL`;
     audit({ type: "team", id: input.id, label: found(t, "This team").name, after: { retired: true } });
   },

@@ -1,3 +1,7 @@
+-- The moment that records carry. It is the clock, unless a session sets ironstone.now: the demo tells a past term that way.
+CREATE FUNCTION app_now() RETURNS timestamptz LANGUAGE sql STABLE AS
+$$ SELECT coalesce(nullif(current_setting('ironstone.now', true), '')::timestamptz, clock_timestamp()) $$;
+
 -- People and access --------------------------------------------------------------------------------------------------
 CREATE TABLE person (
   id uuid PRIMARY KEY,
@@ -33,7 +37,7 @@ CREATE TABLE project (
   settings jsonb NOT NULL DEFAULT '{}',
   edition_of uuid REFERENCES project ON DELETE SET NULL,
   finished_at timestamptz,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   version int NOT NULL DEFAULT 1
 );
 CREATE TABLE section (
@@ -73,7 +77,7 @@ CREATE TABLE guest_link (
   pin_hash text,
   expires_at timestamptz NOT NULL,
   revoked_at timestamptz,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   version int NOT NULL DEFAULT 1
 );
 CREATE INDEX ON guest_link (project_id);
@@ -103,13 +107,13 @@ CREATE TABLE brief_version (
   body text NOT NULL,
   what_changed text NOT NULL DEFAULT '',
   created_by text NOT NULL,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   UNIQUE (project_id, number)
 );
 CREATE TABLE brief_reading (
   brief_version_id uuid NOT NULL REFERENCES brief_version ON DELETE CASCADE,
   person_id uuid NOT NULL REFERENCES person ON DELETE CASCADE,
-  at timestamptz NOT NULL DEFAULT now(),
+  at timestamptz NOT NULL DEFAULT app_now(),
   PRIMARY KEY (brief_version_id, person_id)
 );
 
@@ -140,7 +144,7 @@ CREATE TABLE requirement_version (
   source text NOT NULL DEFAULT '',
   reason text NOT NULL DEFAULT '',
   created_by text NOT NULL,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   UNIQUE (requirement_id, number)
 );
 
@@ -179,7 +183,7 @@ CREATE TABLE concept (
   fate text NOT NULL DEFAULT 'open' CHECK (fate IN ('open', 'goes on', 'set aside')),
   fate_reason text NOT NULL DEFAULT '',
   fate_by text,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   version int NOT NULL DEFAULT 1
 );
 CREATE INDEX ON concept (project_id);
@@ -191,7 +195,7 @@ CREATE TABLE draw (
   inputs jsonb NOT NULL,
   outcome jsonb NOT NULL,
   drawn_by text NOT NULL,
-  drawn_at timestamptz NOT NULL DEFAULT now()
+  drawn_at timestamptz NOT NULL DEFAULT app_now()
 );
 CREATE INDEX ON draw (project_id);
 
@@ -215,7 +219,7 @@ CREATE TABLE build (
   -- Counts physical changes: what was measured under an earlier revision is stale. `version` counts every edit of the record.
   revision int NOT NULL DEFAULT 1,
   recorded_by text NOT NULL,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   version int NOT NULL DEFAULT 1,
   UNIQUE (team_id, number)
 );
@@ -247,7 +251,7 @@ CREATE TABLE file_use (
   build_id uuid REFERENCES build ON DELETE CASCADE,
   caption text NOT NULL DEFAULT '',
   added_by text NOT NULL,
-  added_at timestamptz NOT NULL DEFAULT now()
+  added_at timestamptz NOT NULL DEFAULT app_now()
 );
 CREATE INDEX ON file_use (build_id);
 CREATE INDEX ON file_use (file_hash);
@@ -268,7 +272,7 @@ CREATE TABLE protocol_version (
   definition jsonb NOT NULL,
   what_changed text NOT NULL DEFAULT '',
   created_by text NOT NULL,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   UNIQUE (protocol_id, number)
 );
 CREATE TABLE event (
@@ -307,7 +311,7 @@ CREATE TABLE run (
   -- What it was before it was set aside.
   void_from text,
   recorded_by text NOT NULL,
-  recorded_at timestamptz NOT NULL DEFAULT now(),
+  recorded_at timestamptz NOT NULL DEFAULT app_now(),
   version int NOT NULL DEFAULT 1,
   CHECK ((place = 'contest') = (entry_id IS NOT NULL))
 );
@@ -352,7 +356,7 @@ CREATE TABLE evidence (
   note text NOT NULL DEFAULT '',
   kept_reason text,
   recorded_by text NOT NULL,
-  recorded_at timestamptz NOT NULL DEFAULT now(),
+  recorded_at timestamptz NOT NULL DEFAULT app_now(),
   CHECK ((kind = 'run') = (run_id IS NOT NULL)),
   CHECK ((kind = 'finding') = (finding IS NOT NULL))
 );
@@ -374,7 +378,7 @@ CREATE TABLE rubric_version (
   number int NOT NULL,
   definition jsonb NOT NULL,
   created_by text NOT NULL,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   UNIQUE (rubric_id, number)
 );
 CREATE TABLE review (
@@ -401,7 +405,7 @@ CREATE TABLE sheet (
   rater_guest uuid REFERENCES guest_link ON DELETE SET NULL,
   rater_name text NOT NULL CHECK (rater_name <> ''),
   comment text NOT NULL DEFAULT '',
-  submitted_at timestamptz NOT NULL DEFAULT now(),
+  submitted_at timestamptz NOT NULL DEFAULT app_now(),
   version int NOT NULL DEFAULT 1
 );
 CREATE UNIQUE INDEX ON sheet (review_id, lower(rater_name));
@@ -447,7 +451,7 @@ CREATE TABLE scheme_version (
   number int NOT NULL,
   definition jsonb NOT NULL,
   created_by text NOT NULL,
-  created_at timestamptz NOT NULL DEFAULT now(),
+  created_at timestamptz NOT NULL DEFAULT app_now(),
   UNIQUE (project_id, number)
 );
 CREATE TABLE entered_mark (
@@ -459,7 +463,7 @@ CREATE TABLE entered_mark (
   share numeric CHECK (share >= 0),
   reason text NOT NULL DEFAULT '',
   entered_by text NOT NULL,
-  entered_at timestamptz NOT NULL DEFAULT now(),
+  entered_at timestamptz NOT NULL DEFAULT app_now(),
   version int NOT NULL DEFAULT 1,
   UNIQUE (project_id, person_id, component),
   CHECK ((share IS NOT NULL) = (kind IN ('mark', 'override')))
@@ -472,14 +476,14 @@ CREATE TABLE publication (
   ledger jsonb NOT NULL,
   what_changed text NOT NULL DEFAULT '',
   published_by text NOT NULL,
-  published_at timestamptz NOT NULL DEFAULT now(),
+  published_at timestamptz NOT NULL DEFAULT app_now(),
   UNIQUE (project_id, number)
 );
 
 -- Writes -------------------------------------------------------------------------------------------------------------
 CREATE TABLE audit (
   id uuid PRIMARY KEY,
-  at timestamptz NOT NULL DEFAULT clock_timestamp(),
+  at timestamptz NOT NULL DEFAULT app_now(),
   actor_kind text NOT NULL,
   actor_id uuid,
   actor_name text NOT NULL,

@@ -4,13 +4,16 @@ import { parseQuantity } from "@/core/quantity/quantity";
 
 yup.setLocale({
   mixed: { required: "This is needed.", notType: ({ type }) => (type === "number" ? "Write a number." : "This cannot be read."), oneOf: "Choose one of the list." },
-  string: { max: ({ max }) => `At most ${max} characters.`, email: "Write an email address, for example name@school.example.", uuid: "This record cannot be found." },
+  string: { max: ({ max }) => `At most ${max} characters.`, email: "Write an email address, for example name@school.example." },
   number: { min: ({ min }) => `At least ${min}.`, max: ({ max }) => `At most ${max}.`, integer: "Write a whole number." },
   array: { min: ({ min }) => `At least ${min}.`, max: ({ max }) => `At most ${max}.` },
 });
 
-export const id = () => yup.string().uuid().required();
-export const optionalId = () => yup.string().uuid().transform((v) => v || undefined).optional();
+// yup's own uuid() knows versions 1 to 5 only; ours are time-ordered version 7.
+const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+const unknown = "This record cannot be found.";
+export const id = () => yup.string().required().matches(uuid, unknown);
+export const optionalId = () => yup.string().transform((v) => v || undefined).optional().matches(uuid, unknown);
 export const text = (max = 200) => yup.string().trim().max(max).required();
 export const optionalText = (max = 4000) => yup.string().trim().max(max).default("");
 export const version = () => yup.number().integer().required();
@@ -42,3 +45,7 @@ export function readSides(typed: string, unit: string): string[] | null {
   return read.every((r) => r.ok) ? read.map((r) => (r.ok ? r.quantity.si : "")) : null;
 }
 export const sides = (unit = "mm") => yup.string().trim().default("").test("sides", `Write three sides, for example 600 × 400 × 400 ${unit}.`, (v) => !v || readSides(v, unit) !== null);
+
+/** Readings as typed, by symbol. */
+export const typedReadings = () =>
+  yup.mixed<Record<string, string>>((v): v is Record<string, string> => typeof v === "object" && v !== null && !Array.isArray(v) && Object.keys(v).length <= 40 && Object.values(v).every((x) => typeof x === "string" && x.length <= 60)).default({});

@@ -65,5 +65,5 @@ export const eventId = yup.object({ id: c.id() });
 export const eventVersion = yup.object({ id: c.id(), version: c.version() });
 export const drawOrder = yup.object({ id: c.id(), version: c.version(), seed: c.text(40) });
 export const inspection = yup.object({ entryId: c.id(), version: c.version(), outcome: yup.mixed<"waiting" | "passed" | "turned away">().oneOf(["waiting", "passed", "turned away"]).required(), note: c.optionalText(400).test("why", "Say why it was turned away.", (v, x) => x.parent.outcome !== "turned away" || !!v) });
-export const attempt = yup.object({ id: c.id(), entryId: c.id(), state: yup.mixed<"valid" | "foul" | "no_finish">().oneOf(["valid", "foul", "no_finish"]).required(), reason: c.optionalText(300), readings: yup.object().default({}) as unknown as yup.Schema<Record<string, string>> });
+export const attempt = yup.object({ id: c.id(), entryId: c.id(), state: yup.mixed<"valid" | "foul" | "no_finish">().oneOf(["valid", "foul", "no_finish"]).required(), reason: c.optionalText(300), readings: c.typedReadings() });
 export const voidAttempt = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });

@@ -44,12 +44,11 @@ export const protocolDefinition = yup.object({
 });
 export const protocol = yup.object({ projectId: c.id(), id: c.optionalId(), version: yup.number().integer().default(0), name: c.text(80), whatChanged: c.optionalText(300), definition: protocolDefinition.required() });
 
-const typed = () => yup.object().default({}) as unknown as yup.Schema<Record<string, string>>;
 export const run = yup.object({
   id: c.id(), buildId: c.id(), protocolVersionId: c.id(),
   state: yup.mixed<"valid" | "foul" | "no_finish">().oneOf(["valid", "foul", "no_finish"]).default("valid"),
-  reason: c.optionalText(300), readings: typed(), conditions: typed(),
+  reason: c.optionalText(300), readings: c.typedReadings(), conditions: c.typedReadings(),
 });
-export const correctRun = yup.object({ id: c.id(), version: c.version(), readings: typed(), conditions: typed(), reason: c.text(300) });
+export const correctRun = yup.object({ id: c.id(), version: c.version(), readings: c.typedReadings(), conditions: c.typedReadings(), reason: c.text(300) });
 export const voidRun = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });
 export const restoreRun = yup.object({ id: c.id(), version: c.version() });

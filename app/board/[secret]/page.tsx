@@ -1,0 +1,6 @@
+import { LinkBoardScreen } from "@/features/contest/board-screens";
+
+export const metadata = { title: "Board", robots: { index: false } };
+export default async function Page({ params }: { params: Promise<{ secret: string }> }) {
+  return <LinkBoardScreen secret={(await params).secret} />;
+}

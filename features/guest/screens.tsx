@@ -1,0 +1,73 @@
+import Link from "next/link";
+import { notFound, redirect } from "next/navigation";
+import type { ReactNode } from "react";
+import { can } from "@/core/access/can";
+import { type ContestEvent, contestOf } from "@/data/contest";
+import { db } from "@/data/db";
+import { limitWords, requirementsOf } from "@/data/needs";
+import { briefVersions } from "@/data/projects";
+import { reviewsOf } from "@/data/reviews";
+import { currentGuest } from "@/server/session";
+import { fullDate } from "@/ui/date";
+import { LiveRefresh } from "@/ui/live";
+import { Mark } from "@/ui/mark";
+import { Markdown } from "@/ui/markdown";
+import { Empty } from "@/ui/page";
+import { GuestSheet } from "./forms";
+
+function Surface({ title, who, live, children }: { title: string; who: string; live: string; children: ReactNode }) {
+  return (
+    <div className="min-h-dvh">
+      <header className="flex flex-wrap items-center justify-between gap-3 border-b border-line bg-spine px-4 py-2.5"><p className="flex items-center gap-2.5 font-[650]"><Mark />{title}</p><p className="text-soft">{who} <LiveRefresh url={live} /></p></header>
+      <main className="mx-auto max-w-[860px] px-4 py-5">{children}</main>
+    </div>
+  );
+}
+
+/** Where a guest's link leads: what its role needs, and nothing else. */
+export async function GuestScreen({ review, scoring }: { review?: string; /** How an event is scored: given by the route, which may use the contest's screens. */ scoring: (event: ContestEvent, project: string) => ReactNode }) {
+  const guest = await currentGuest();
+  if (guest.kind !== "guest") return <main className="grid min-h-dvh place-items-center p-6"><Empty title="Open your link again">It has expired, was taken back, or was opened in another browser.</Empty></main>;
+  if (guest.role === "board") redirect("/");
+  const [p] = await db()<{ title: string; currency: string }[]>`SELECT title, currency FROM project WHERE id = ${guest.project}`;
+  if (!p) notFound();
+  const frame = { title: p.title, who: guest.name, live: `/api/live?project=${guest.project}` };
+  if (guest.role === "judge" || guest.role === "scorer") {
+    const events = (await contestOf(guest.project)).filter((e) => e.state !== "confirmed");
+    return (
+      <Surface {...frame}>
+        {events.length === 0 && <Empty title="Nothing to score now">The instructor sets up the event; this page shows it by itself.</Empty>}
+        {events.map((e) => <section key={e.id} className="mb-6"><h1>{e.name}</h1><p className="mb-2 text-soft">{e.definition.policy.n} attempts each, {e.definition.unit}. What is saved is named below each team at once.</p>{scoring(e, guest.project)}</section>)}
+      </Surface>
+    );
+  }
+  if (guest.role === "reviewer") {
+    const reviews = await reviewsOf(guest.project);
+    const open = reviews.find((r) => r.id === review);
+    if (open && can(guest, "review.read", { project: guest.project })) {
+      const mine = open.sheets.filter((s) => s.raterGuest === guest.id).at(-1);
+      return (
+        <Surface {...frame}>
+          <p className="mb-1"><Link href="/guest" className="text-soft underline">All reviews</Link></p>
+          <h1>{open.title}: {open.team}</h1>
+          <p className="mb-4 text-soft">{fullDate(open.heldOn)}{open.build ? ` · build G${open.build}` : ""}</p>
+          {open.verdict ? <p>The review has its verdict, {open.verdict}; its sheets are closed.</p> : <GuestSheet key={mine?.version ?? 0} reviewId={open.id} version={mine?.version ?? 0} criteria={open.definition.criteria} rater={mine?.raterName ?? guest.name} marks={mine?.marks ?? []} comment={mine?.comment ?? ""} />}
+        </Surface>
+      );
+    }
+    return (
+      <Surface {...frame}>
+        <h1 className="mb-3">Reviews</h1>
+        {reviews.length === 0 && <Empty title="No review is planned yet">When the instructor has planned one, it stands here.</Empty>}
+        <ul>{reviews.map((r) => { const mine = r.sheets.some((s) => s.raterGuest === guest.id); return <li key={r.id} className="border-b border-line"><Link href={`/guest?review=${r.id}`} className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 py-2 hover:text-iron"><span><strong className="font-[650]">{r.team}</strong> {r.title}, {fullDate(r.heldOn)}</span><span className="text-soft">{r.verdict ? "closed" : mine ? "handed in, can be corrected" : "to fill in"}</span></Link></li>; })}</ul>
+      </Surface>
+    );
+  }
+  const [[brief], requirements] = await Promise.all([briefVersions(guest.project), requirementsOf(guest.project)]);
+  return (
+    <Surface {...frame}>
+      {brief ? <article className="sheet prose-brief mb-6 px-5 py-4"><Markdown>{brief.body}</Markdown></article> : <p className="text-soft">The brief is being written.</p>}
+      {requirements.length > 0 && <section><h2 className="mb-2">What the design must do, as we understood you</h2><ul>{requirements.map((r) => <li key={r.id} className="border-b border-line py-2"><span className="font-[600]">{r.statement}</span> <span className="whitespace-nowrap text-soft">{limitWords(r, p.currency)}</span>{r.source && <span className="block text-sm text-soft">{r.source}</span>}</li>)}</ul></section>}
+    </Surface>
+  );
+}

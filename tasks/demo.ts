@@ -1,0 +1,21 @@
+// Fills the demo when the database is empty; --fresh empties it first.
+import { tables } from "@/data/bundle";
+import { closeDb, db } from "@/data/db";
+import { fillDemo } from "@/demo/fill";
+
+process.env.IRONSTONE_POOL = "1"; // the demo's clock is set on its one connection
+
+async function main(): Promise<void> {
+  const sql = db();
+  if (process.argv.includes("--fresh")) await sql.unsafe(`TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, sign_in_attempt, request_done CASCADE`);
+  if ((await sql`SELECT FROM person LIMIT 1`).length) return;
+  console.log("· Filling in the demo (about half a minute)");
+  await fillDemo();
+}
+
+main()
+  .catch((error) => {
+    console.error(error);
+    process.exitCode = 1;
+  })
+  .finally(closeDb);
