@@ -3,7 +3,7 @@ import { createHash } from "node:crypto";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { capture, run } from "./run.mjs";
+import { capture } from "./run.mjs";
 import { Refusal, step } from "./say.mjs";
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));

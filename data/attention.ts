@@ -1,7 +1,7 @@
 import "server-only";
 import { teamFlags } from "@/core/log/flags";
 import { classSessions, sessionsHeld } from "@/core/sessions/sessions";
-import { formatSi } from "@/core/quantity/quantity";
+import { fromSi } from "@/core/quantity/quantity";
 import { db } from "./db";
 import { limitOf } from "./needs";
 import { marginOf } from "@/core/needs/requirement";
@@ -45,7 +45,7 @@ export async function flagsOf(projectId: string, today: string, given?: ProjectF
         const limit = limitOf(r);
         const value = r.measure === "mass" || r.measure === "cost" ? newest?.[r.measure] : null;
         const margin = limit && value != null ? marginOf(limit, value) : null;
-        return margin && margin.lt(0) ? [`${r.measure} is ${formatSi(margin.abs(), limit!.unit)}${limit!.unit === "1" ? "" : ` ${limit!.unit}`} over its limit (${r.code})`] : [];
+        return margin && margin.lt(0) ? [`${r.measure} is ${fromSi(margin.abs(), limit!.unit).toDecimalPlaces(3)}${limit!.unit === "1" ? "" : ` ${limit!.unit}`} over its limit (${r.code})`] : [];
       }),
     };
   });
@@ -74,6 +74,6 @@ export async function attentionOf(projectId: string, slug: string, today: string
   for (const r of reviews) {
     if (!r.verdict && r.sheets.length > 0 && r.heldOn <= today) items.push({ who: r.team, what: `${r.title}: ${r.sheets.length} sheets are in, the verdict is open`, stage: "Reviews", href: `${base}/reviews/${r.id}` });
   }
-  for (const f of flags) items.push({ who: name(f.team), what: f.reason, stage: "Team", href: f.reason.includes("action") ? `${base}/reviews` : f.reason.includes("must") ? `${base}/needs` : f.reason.includes("overdue") ? `${base}/plan` : `${base}/builds?team=${f.team}` });
+  for (const team of new Set(flags.map((f) => f.team))) items.push({ who: name(team), what: flags.filter((f) => f.team === team).map((f) => f.reason).join("; "), stage: "Team", href: `${base}/builds?team=${team}` });
   return items;
 }

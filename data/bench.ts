@@ -8,11 +8,11 @@ import * as s from "./schemas/work";
 
 export interface Protocol { id: string; name: string; version: number; versionId: string; number: number; definition: ProtocolDefinition; whatChanged: string; createdBy: string; createdAt: string; runs: number }
 
-/** The protocols of a project in their current version, by name. */
+/** The protocols of a project in their current version, in the order in which they were written: the first is the project's main test. */
 export const protocolsOf = (projectId: string, sql: Tx = db()) => sql<Protocol[]>`
   SELECT p.id, p.name, p.version, v.id AS version_id, v.number, v.definition, v.what_changed, v.created_by, v.created_at,
     (SELECT count(*)::int FROM run r JOIN protocol_version o ON o.id = r.protocol_version_id WHERE o.protocol_id = p.id AND r.place = 'bench') AS runs
-  FROM protocol p JOIN LATERAL (SELECT * FROM protocol_version WHERE protocol_id = p.id ORDER BY number DESC LIMIT 1) v ON true WHERE p.project_id = ${projectId} ORDER BY p.name`;
+  FROM protocol p JOIN LATERAL (SELECT * FROM protocol_version WHERE protocol_id = p.id ORDER BY number DESC LIMIT 1) v ON true WHERE p.project_id = ${projectId} ORDER BY p.id`;
 
 /** A protocol; while no run leans on its version it is edited in place, afterwards a new version is made. */
 export const saveProtocol = command({

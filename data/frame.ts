@@ -1,4 +1,5 @@
 import "server-only";
+import { format, parseISO } from "date-fns";
 import type { Actor } from "@/core/access/can";
 import { type ClassSession, classSessions, type MeetingPattern, sessionsHeld } from "@/core/sessions/sessions";
 import { planStages, type StageKey, stages } from "@/core/stages/stages";
@@ -32,6 +33,7 @@ interface Counts {
   builds: number; stageMean: number | null; tested: number; runs: number; aside: number; reviews: number; judged: number; nextReview: string | null; publications: number; events: number; confirmed: number;
 }
 
+const dayMonth = (iso: string) => format(parseISO(iso), "d MMM");
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
 
 /** Loads the frame of a project by its address; null when there is no such project. */
@@ -81,9 +83,9 @@ function spineOf(c: Counts, p: ProjectRow, sessions: number): SpineStage[] {
     teams: [part(c.placed, c.students), c.teams === 0 ? "not formed yet" : `${plural(c.teams, "team")} · ${plural(c.placed, "student")}`],
     builds: [c.teams === 0 ? 0 : (c.stageMean ?? 0), c.builds === 0 ? "none yet" : plural(c.builds, "generation")],
     bench: [part(c.tested, c.teams), c.runs === 0 ? "no runs yet" : `${plural(c.runs, "run")}${c.aside ? ` · ${c.aside} set aside` : ""}`],
-    reviews: [part(c.judged, c.reviews), c.reviews === 0 ? "none planned" : c.nextReview ? `next ${c.nextReview.slice(8)}.${c.nextReview.slice(5, 7)}.` : `${c.judged} of ${c.reviews} decided`],
+    reviews: [part(c.judged, c.reviews), c.reviews === 0 ? "none planned" : c.nextReview ? `next ${dayMonth(c.nextReview)}` : `${c.judged} of ${c.reviews} decided`],
     grades: [c.publications > 0 ? 1 : 0, c.publications === 0 ? "not published" : `published ${c.publications === 1 ? "once" : `${c.publications} times`}`],
-    contest: [part(c.confirmed, c.events), c.events === 0 ? (p.eventOn ? `event ${p.eventOn.slice(8)}.${p.eventOn.slice(5, 7)}.` : "no event yet") : `${c.confirmed} of ${plural(c.events, "event")} confirmed`],
+    contest: [part(c.confirmed, c.events), c.events === 0 ? (p.eventOn ? `event ${dayMonth(p.eventOn)}` : "no event yet") : `${c.confirmed} of ${plural(c.events, "event")} confirmed`],
     records: [p.finishedAt ? 1 : 0, p.finishedAt ? "finished" : p.editionOf ? "has last year's" : "open"],
   };
   return stages.map((s) => ({ key: s.key, name: s.name, planned: plan[s.key], filled: facts[s.key][0], note: facts[s.key][1] }));

@@ -235,7 +235,7 @@ export const reopenProject = command({
 });
 
 /**
- * The next edition of a project: brief, requirements, protocols, rubrics and the grading scheme are carried over as version 1; sections are made anew with the same patterns.
+ * The next edition of a project: brief, requirements, protocols and rubrics are carried over as version 1; sections are made anew with the same patterns.
  * Teams, builds and results stay behind; their best becomes the benchmark line.
  */
 export const createEdition = command({

@@ -18,7 +18,11 @@ import { lift, pumpOf, random } from "./model";
 import * as story from "./story";
 
 const actors = new Map<string, Actor>();
-const as = async (id: string): Promise<Actor> => actors.get(id) ?? (actors.set(id, await people.actorOf(id)), actors.get(id)!);
+const as = async (id: string): Promise<Actor> => {
+  const actor = actors.get(id) ?? (await people.actorOf(id));
+  actors.set(id, actor);
+  return actor;
+};
 const fresh = () => actors.clear();
 
 async function run<I, O>(cmd: Command<I, O>, who: string, input: unknown): Promise<O> {

@@ -56,8 +56,3 @@ export function Caution({ children }: { children: ReactNode }) {
     </div>
   );
 }
-
-/** A number with its unit in a lighter weight. */
-export function Value({ children, unit }: { children: ReactNode; unit?: string }) {
-  return <span className="whitespace-nowrap">{children}{unit && <span className="unit">{unit}</span>}</span>;
-}

@@ -1,4 +1,4 @@
-import { derivative, type MathNode, parse } from "mathjs";
+import { derivative, type EvalFunction, type MathNode, parse } from "mathjs";
 import { type Dimension, dimensionless, multiplyDimensions, nameDimension, raiseDimension, sameDimension } from "../quantity/dimension";
 import { formatNumber } from "../quantity/quantity";
 
@@ -100,6 +100,33 @@ export interface FormulaValue {
   readonly substituted: string;
 }
 
+interface Prepared { value: EvalFunction; used: ReadonlySet<string>; /** Compiled partial derivative; null where there is no symbolic one. */ slope(symbol: string): EvalFunction | null }
+const prepared = new Map<string, Prepared>();
+
+/** Parses, compiles and differentiates an expression once: a class's runs evaluate the same few formulas thousands of times. */
+function prepare(expression: string): Prepared {
+  const known = prepared.get(expression);
+  if (known) return known;
+  const node = parse(expression);
+  const slopes = new Map<string, EvalFunction | null>();
+  const made: Prepared = {
+    value: node.compile(), used: new Set(node.filter((x) => loose(x).type === "SymbolNode").map((x) => loose(x).name!)),
+    slope(symbol) {
+      if (!slopes.has(symbol)) {
+        try {
+          slopes.set(symbol, derivative(node, symbol).compile());
+        } catch {
+          slopes.set(symbol, null);
+        }
+      }
+      return slopes.get(symbol)!;
+    },
+  };
+  if (prepared.size > 500) prepared.clear();
+  prepared.set(expression, made);
+  return made;
+}
+
 /**
  * The value of a checked formula in SI with its first-order uncertainty u² = Σ (∂f/∂x · u(x))² (GUM, 5.1.2).
  * Partial derivatives are symbolic where the expression allows, else central differences.
@@ -107,29 +134,21 @@ export interface FormulaValue {
  * @example evaluateFormula("V / t", { V: { value: 6, u: 0 }, t: { value: 2, u: 0.1 } }).u.toFixed(3) // => "0.150"
  */
 export function evaluateFormula(expression: string, inputs: Readonly<Record<string, FormulaInput>>): FormulaValue {
-  const node = parse(expression);
+  const { value: compiled, used, slope } = prepare(expression);
   const scope = Object.fromEntries(Object.entries(inputs).map(([k, v]) => [k, v.value]));
-  const compiled = node.compile();
   const value = Number(compiled.evaluate({ ...scope }));
   const parts: { symbol: string; part: number }[] = [];
-  const used = new Set(node.filter((x) => loose(x).type === "SymbolNode").map((x) => loose(x).name!));
   for (const [symbol, input] of Object.entries(inputs)) {
     if (!(input.u > 0) || !used.has(symbol)) continue;
-    let slope: number;
-    try {
-      slope = Number(derivative(node, symbol).evaluate({ ...scope }));
-    } catch {
-      const h = input.u / 10;
-      slope = (Number(compiled.evaluate({ ...scope, [symbol]: input.value + h })) - Number(compiled.evaluate({ ...scope, [symbol]: input.value - h }))) / (2 * h);
-    }
-    parts.push({ symbol, part: (slope * input.u) ** 2 });
+    const exact = slope(symbol);
+    const h = input.u / 10;
+    const change = exact
+      ? Number(exact.evaluate({ ...scope }))
+      : (Number(compiled.evaluate({ ...scope, [symbol]: input.value + h })) - Number(compiled.evaluate({ ...scope, [symbol]: input.value - h }))) / (2 * h);
+    parts.push({ symbol, part: (change * input.u) ** 2 });
   }
   const variance = parts.reduce((sum, p) => sum + p.part, 0);
-  const substituted = node
-    .transform((x) => (loose(x).type === "SymbolNode" && loose(x).name! in scope ? parse(String(Number(scope[loose(x).name!]!.toPrecision(6)))) : x))
-    .toString()
-    .replaceAll(" * ", " × ")
-    .replaceAll(" / ", " ÷ ");
+  const substituted = showFormula(expression).replace(/[A-Za-z][A-Za-z0-9_]*/g, (name) => (name in scope ? String(Number(scope[name]!.toPrecision(6))) : name));
   return {
     value,
     u: Math.sqrt(variance),

@@ -31,7 +31,7 @@ export function teamFlags(teams: readonly TeamRecord[], sessionsLeft: number, be
     const reasons: string[] = [];
     if (t.sinceBuild === null && usual !== null) reasons.push("no build yet, others have built");
     if (t.sinceBuild !== null && usual !== null && t.sinceBuild >= 4 && t.sinceBuild > 1.5 * usual) reasons.push(`${t.sinceBuild} sessions since the last build, the class median is ${usual}`);
-    if (t.mustsUntested > 0 && sessionsLeft <= 12 && t.sinceBuild !== null) reasons.push(`${t.mustsUntested} must${t.mustsUntested === 1 ? "" : "s"} untested with ${sessionsLeft} sessions left`);
+    if (t.sinceBuild !== null && ((t.mustsUntested >= 3 && sessionsLeft <= 12) || (t.mustsUntested > 0 && sessionsLeft <= 5))) reasons.push(`${t.mustsUntested} must${t.mustsUntested === 1 ? "" : "s"} untested with ${sessionsLeft} sessions left`);
     if (t.staleMusts > 0) reasons.push(`${t.staleMusts} must${t.staleMusts === 1 ? " rests" : "s rest"} on stale evidence`);
     const done = t.results.filter((r) => r !== null);
     if (done.length >= 4) {

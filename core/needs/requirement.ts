@@ -4,12 +4,8 @@ import { compareEnvelope } from "../quantity/envelope";
 import { formatNumber, fromSi } from "../quantity/quantity";
 import { type Computed, makeWorking, type WorkingInput } from "../working/working";
 
-export const kinds = { constraint: "a limit that must hold", criterion: "something to do well" } as const;
-export const priorities = ["must", "should", "could"] as const;
-export const methods = { test: "measured under a protocol", inspection: "looked at or weighed", demonstration: "shown working", analysis: "calculated" } as const;
-export const comparators = { "≤": "at most", "≥": "at least", "=": "exactly", "±": "within a tolerance of", between: "between", fits: "fits in", yes: "yes or no" } as const;
-export type Comparator = keyof typeof comparators;
-export type Priority = (typeof priorities)[number];
+export type Comparator = "≤" | "≥" | "=" | "±" | "between" | "fits" | "yes";
+export type Priority = "must" | "should" | "could";
 
 /** What a requirement asks of a measured quantity; numbers are SI decimal texts. */
 export interface Limit {

@@ -45,7 +45,7 @@ export async function BenchScreen({ slug, protocol: wantedProtocol, build: wante
   const siblings = facts.builds.filter((b) => b.teamId === build.teamId);
   const valuesOf = (id: string) => facts.runs.filter((r) => r.buildId === id && r.protocolId === protocol.id && r.place === "bench").flatMap((r) => { const a = facts.assessed.get(r.id); const v = a?.comparable ? a.values[d.primary]?.value : null; return v ? [v.value] : []; });
   const before = siblings.findLast((b) => b.number < build.number && valuesOf(b.id).length > 0);
-  const comparison = before ? compareMeans({ name: `G${before.number}`, values: valuesOf(before.id) }, { name: `G${build.number}`, values: valuesOf(build.id) }, d.better === "more" ? "is higher" : "is higher", primary.unit) : null;
+  const comparison = before ? compareMeans({ name: `G${before.number}`, values: valuesOf(before.id) }, { name: `G${build.number}`, values: valuesOf(build.id) }, undefined, primary.unit) : null;
   const changed = before ? [...new Set([...Object.keys(build.variables), ...Object.keys(before.variables)])].filter((k) => build.variables[k] !== before.variables[k]) : [];
   const bench = await benchmarkOf(p.editionOf, protocol.name, d.primary);
   const asked = facts.requirements.filter((r) => r.measure?.startsWith(`run:${protocol.id}:`));
@@ -79,9 +79,11 @@ export async function BenchScreen({ slug, protocol: wantedProtocol, build: wante
                 <tr key={r.id} className={cx(!a.comparable && "text-[#7b7166]")}>
                   <td>{r.attempt}</td>
                   {channels.map((c) => { const v = a.values[c.key]!; const isRead = d.measures.some((m) => m.key === c.key); return <td key={c.key} className="num">{v.value ? (isRead ? v.value.shown : <Figure working={{ ...v.working, title: `${c.name}, attempt ${r.attempt}` }}>{v.value.shown}</Figure>) : "–"}</td>; })}
-                  <td className="max-w-64">
+                  <td className="max-w-72">
+                    <div className="flex flex-wrap items-start justify-between gap-x-3">
                     <span className="flex items-start gap-1.5"><VerdictMark verdict={a.comparable ? "met" : "not applicable"} /><span>{a.comparable ? "counts" : a.reasons.join("; ")}{far.has(r.id) && <span className="block text-sm text-ochre-deep">stands far from the others: look at it before you trust it</span>}{a.alarms.map((x) => <span key={x} className="block text-sm text-iron">{x}</span>)}</span></span>
                     {mine && <RunTools id={r.id} version={r.version} state={r.state} staff={staff} typed={{ readings: Object.fromEntries(d.measures.map((m) => [m.key, r.readings[m.key] ? `${formatSi(r.readings[m.key]!, m.unit, decimalsFor(m.resolution))}` : ""])), conditions: Object.fromEntries(d.conditions.map((c) => [c.key, r.conditions[c.key] ? formatSi(r.conditions[c.key]!, c.unit, Math.max(2, decimalsFor(c.tolerance))) : ""])) }} names={[...d.measures.map((m) => ({ key: m.key, name: `${m.name} (${m.unit})`, role: "readings" as const })), ...d.conditions.map((c) => ({ key: c.key, name: `${c.name} (${c.unit})`, role: "conditions" as const }))]} />}
+                    </div>
                   </td>
                 </tr>
               );

@@ -33,7 +33,7 @@ export async function GradesScreen({ slug }: { slug: string }) {
         rows={book.rows.map((r) => ({ id: r.student.id, cells: {
           name: { value: r.student.name, show: <Link href={`/p/${slug}/grades/${r.student.id}`} className="font-[600] hover:text-iron">{r.student.name}</Link> }, section: { value: r.student.section }, team: { value: r.student.team ?? "" },
           ...Object.fromEntries(r.grade.value.components.map((c) => [c.key, { value: c.percent === null ? c.state : Number(c.percent), show: <Figure working={c.working} className={c.percent === null || c.state === "missing" ? "text-sm text-soft" : undefined}>{c.percent === null ? c.state : c.state === "missing" ? "missing: 0" : Number(c.percent).toFixed(1)}{c.overridden !== null && " *"}</Figure> }])),
-          grade: { value: r.grade.value.grade === null ? null : Number(r.grade.value.grade), show: <Figure working={r.grade.working} className="font-[650]">{r.grade.value.grade ?? "–"}</Figure> },
+          grade: { value: r.grade.value.grade === null ? null : Number(r.grade.value.grade), show: <Figure working={r.grade.working} className="font-[650]">{r.grade.value.grade === null ? "–" : Number(r.grade.value.grade).toFixed(book.scheme!.definition.decimals)}</Figure> },
         } }))} />
       {book.rows.some((r) => r.grade.value.components.some((c) => c.overridden !== null)) && <p className="mt-1 text-sm text-soft">* set by hand; the computed value stands beside it in its working.</p>}
       <Sheet className="mt-4 max-w-[640px]" title="Publish"><p className="mb-2 text-soft">Freezes every grade with its arithmetic; students then see their own. Later changes make a new version that names what changed.</p><PublishForm projectId={p.id} again={!!last} />

@@ -67,11 +67,11 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
         </dl>
       </header>
       <div className="sheet overflow-x-auto" tabIndex={0} role="region" aria-label="Core log">
-        <table className="w-full border-collapse" style={{ minWidth: 90 + facts.teams.length * 104 }}>
+        <table className="w-full table-fixed border-collapse" style={{ minWidth: 84 + facts.teams.length * 108 }}>
           <caption className="sr-only">One column a team, one row a week</caption>
           <thead>
             <tr>
-              <th className="w-[84px]"><span className="sr-only">Week</span></th>
+              <th className="w-[82px]"><span className="sr-only">Week</span></th>
               {facts.teams.map((t) => (
                 <th key={t.id} scope="col" className="px-1 pt-2.5 pb-2 text-left align-top font-normal">
                   <Link href={`${base}/builds?team=${t.id}`} className="block leading-tight font-[650] hover:text-iron">{t.name}</Link>
@@ -83,7 +83,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
           <tbody>
             {weeks.map((w, i) => (
               <tr key={w.number} className="border-t border-[#ece5d9]">
-                <th scope="row" className="h-[51px] pl-3.5 text-left align-top leading-tight">
+                <th scope="row" className="h-[51px] pl-3.5 text-left align-top leading-tight whitespace-nowrap">
                   <span className={cx("block pt-1.5 text-sm font-[650]", w.number === week && !p.finishedAt && "text-iron", w.number > week && "text-soft")}>Week {w.number}</span>
                   <span className="text-xs font-normal text-soft">{shortDate(w.monday)}</span>
                 </th>

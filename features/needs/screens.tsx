@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { Fragment } from "react";
 import { notFound } from "next/navigation";
 import { coverage, vagueWordsIn } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
@@ -54,15 +55,18 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
                 const vague = r.comparator ? [] : vagueWordsIn(r.statement);
                 const bad = of(r).filter((v) => v === "not met").length * 2 > facts.teams.length;
                 return (
-                  <tr key={r.id} className={cx(selected?.id === r.id ? "bg-[#f1eadc]" : bad && "bg-iron-wash")}>
-                    <td className="font-[650]"><Link href={`${base}?r=${r.code}${chosen === "all" ? "" : `&filter=${chosen}`}`} className="hover:text-iron" scroll={false}>{r.code}</Link></td>
+                  <Fragment key={r.id}>
+                  <tr className={cx(selected?.id === r.id ? "bg-[#f1eadc]" : bad && "bg-iron-wash")}>
+                    <td className="font-[650] whitespace-nowrap"><Link href={selected?.id === r.id ? base : `${base}?r=${r.code}${chosen === "all" ? "" : `&filter=${chosen}`}`} className="hover:text-iron" scroll={false} aria-expanded={selected?.id === r.id}>{r.code}</Link></td>
                     <td className="min-w-52"><Link href={`${base}?r=${r.code}`} scroll={false} className="hover:text-iron">{r.statement}</Link>{vague.length > 0 && <span className="block text-sm text-ochre-deep">“{vague.join("”, “")}” has no measure. Ask the client, or set a limit.</span>}</td>
                     <td>{r.kind}</td>
-                    <td className="min-w-36">{r.comparator ? <>{measureWords(r, facts.protocols)} <strong className="font-[600]">{limitWords(r, p.currency)}</strong></> : <span className="text-sm text-ochre-deep">no measure yet</span>}</td>
+                    <td className="min-w-36">{r.comparator ? <>{measureWords(r, facts.protocols)} <strong className="font-[600]">{r.comparator === "yes" ? "yes or no" : limitWords(r, p.currency)}</strong></> : <span className="text-sm text-ochre-deep">no measure yet</span>}</td>
                     <td>{r.method ?? "–"}</td>
                     <td className="max-w-44 text-soft"><span className="line-clamp-2">{r.source || "–"}</span></td>
                     <td className="pr-0"><span className="flex">{facts.teams.map((t) => { const s = m.status.get(r.id)!.get(t.id)!; return <span key={t.id} className="w-[22px] text-center"><Figure working={s.working} className="border-b-0"><VerdictMark verdict={s.value} /><span className="sr-only"> {t.name}</span></Figure></span>; })}</span></td>
                   </tr>
+                  {selected?.id === r.id && <tr><td colSpan={7} className="bg-[#f6f1e6] p-0"><Detail slug={slug} r={r} m={m} staff={staff} currency={p.currency} /></td></tr>}
+                  </Fragment>
                 );
               })}
             </tbody>
@@ -70,7 +74,6 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
         </table>
         {shown.length === 0 && <p className="sheet px-3 py-2 text-soft">No requirement is {filters[chosen]}. <Link href={base} className="underline">Show all</Link></p>}
       </div>
-      {selected && <Detail slug={slug} r={selected} m={m} staff={staff} currency={p.currency} />}
       {!selected && facts.teams.length > 0 && (
         <Sheet className="mt-4" title="Coverage: musts that are met by the newest build">
           <div className="grid gap-x-6 gap-y-1 sm:grid-cols-2 lg:grid-cols-4">
@@ -104,7 +107,7 @@ async function Detail({ slug, r, m, staff, currency }: { slug: string; r: Requir
   const builds = facts.teams.flatMap((t) => { const b = m.newest.get(t.id); return b ? [{ id: b.id, label: `${t.name} G${b.number}`, team: t.id }] : []; });
   const staleBuilds = builds.filter((b) => m.status.get(r.id)!.get(b.team)!.value === "stale");
   return (
-    <section className="sheet mt-3 grid gap-x-6 gap-y-4 px-4 py-3 md:grid-cols-2 xl:grid-cols-4" aria-label={`${r.code} in detail`}>
+    <section className="grid gap-x-6 gap-y-4 px-4 py-3 md:grid-cols-2 xl:grid-cols-4" aria-label={`${r.code} in detail`}>
       <div><h3 className="mb-1.5">{r.code} · in the words of</h3>{r.source ? <blockquote className="border-l-3 border-stone-3 pl-3">{r.source}</blockquote> : <p className="text-ochre-deep">No source is noted. Later nobody can say where this came from.</p>}</div>
       <div>
         <h3 className="mb-1.5">Requirement, version {r.number}</h3>

@@ -6,7 +6,7 @@ import { daysOff, editProject, milestone, newSection } from "@/data/schemas/proj
 import { ActButton, ActionForm, ChoiceField, SelectField, TextArea, TextField } from "@/ui/form";
 import { addDaysOffToProjectAction, checkMilestoneAction, createSectionAction, editProjectAction, removeDayOffAction, removeMilestoneAction, saveMilestoneAction } from "./actions";
 
-export const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"].map((label, i) => ({ value: String(i + 1), label }));
+const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"].map((label, i) => ({ value: String(i + 1), label }));
 const kinds = [{ value: "client", label: "for a client" }, { value: "contest", label: "for a contest" }, { value: "both", label: "for a client, with a contest" }];
 
 export function MilestoneForm({ projectId }: { projectId: string }) {
@@ -66,4 +66,3 @@ export function ProjectForm({ projectId, version, values }: { projectId: string;
     </ActionForm>
   );
 }
-export { kinds as projectKinds };

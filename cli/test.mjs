@@ -1,0 +1,97 @@
+// Everything that must hold, in one command; the last line counts over all suites.
+import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { join } from "node:path";
+import { freePort, startCluster } from "./cluster.mjs";
+import { capture, end } from "./run.mjs";
+import { Refusal, say, step } from "./say.mjs";
+import { serve } from "./serve.mjs";
+import { chromium, needBuild, needPackages, needPrograms, root } from "./system.mjs";
+
+const bin = (name) => join(root, "node_modules", ".bin", name);
+const count = { passed: 0, failed: 0 };
+
+async function check(name, file, args) {
+  const { code, out } = await capture(file, args, { cwd: root });
+  count[code === 0 ? "passed" : "failed"]++;
+  step(`${name}: ${code === 0 ? "fine" : "FAILED"}`);
+  if (code !== 0) say(out.slice(-6000));
+}
+
+async function jest(project, filter, env) {
+  const scratch = mkdtempSync("/tmp/ironstone-jest-");
+  const report = join(scratch, "report.json");
+  const { out } = await capture(process.execPath, [join(root, "node_modules/jest/bin/jest.js"), "--selectProjects", project, "--json", `--outputFile=${report}`, "--testLocationInResults=false", "--passWithNoTests", ...(project === "db" ? ["--maxWorkers=2"] : []), ...filter], { cwd: root, env: { ...process.env, ...env, NODE_ENV: "test" } });
+  if (!existsSync(report)) {
+    count.failed++;
+    say(out.slice(-6000));
+  } else {
+    const r = JSON.parse(readFileSync(report, "utf8"));
+    count.passed += r.numPassedTests;
+    count.failed += r.numFailedTests + r.testResults.filter((t) => t.status === "failed" && t.assertionResults.length === 0).length;
+    step(`${project} tests: ${r.numPassedTests} passed, ${r.numFailedTests} failed`);
+    if (!r.success) say(out.slice(-12000));
+  }
+  rmSync(scratch, { recursive: true, force: true });
+}
+
+async function e2e(filter, cluster) {
+  const { task } = await import("./main.mjs");
+  const fill = async (name, demo) => {
+    const url = new URL(cluster.url);
+    url.pathname = `/${name}`;
+    await capture(process.execPath, ["--input-type=module", "-e", `import postgres from "postgres"; const s = postgres(process.env.U); await s.unsafe('CREATE DATABASE ${name}'); await s.end();`], { cwd: root, env: { ...process.env, U: cluster.url } });
+    const env = { DATABASE_URL: url.toString(), IRONSTONE_TODAY: "2027-03-02" };
+    await task("migrate", [], env);
+    if (demo) await task("demo", [], env);
+    return env;
+  };
+  const [demoEnv, emptyEnv] = [await fill("e2e_demo", true), await fill("e2e_empty", false)];
+  const demo = await serve({ ...demoEnv, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
+  const empty = await serve(emptyEnv, { port: await freePort(), quiet: true });
+  const scratch = mkdtempSync("/tmp/ironstone-e2e-");
+  const report = join(scratch, "report.json");
+  const { out } = await capture(bin("playwright"), ["test", ...filter], { cwd: root, env: { ...process.env, DEMO_URL: demo.url, EMPTY_URL: empty.url, DEMO_DATABASE_URL: demoEnv.DATABASE_URL, EMPTY_DATABASE_URL: emptyEnv.DATABASE_URL, CHROMIUM: chromium(), PLAYWRIGHT_JSON_OUTPUT_NAME: report, FORCE_COLOR: "0" } });
+  await Promise.all([end(demo.child), end(empty.child)]);
+  if (!existsSync(report)) {
+    count.failed++;
+    say(out.slice(-6000));
+  } else {
+    const { stats } = JSON.parse(readFileSync(report, "utf8"));
+    count.passed += stats.expected + stats.flaky;
+    count.failed += stats.unexpected;
+    step(`browser journeys: ${stats.expected} passed, ${stats.unexpected} failed`);
+    if (stats.unexpected || stats.expected === 0) say(out.slice(-12000));
+  }
+  rmSync(scratch, { recursive: true, force: true });
+}
+
+export async function test([part, ...filter]) {
+  if (part && !["unit", "db", "e2e", "checks"].includes(part)) throw new Refusal(`There is no part “${part}”. Write: ./ironstone test [unit|db|e2e] [filter]`);
+  const wants = (name) => !part || part === name;
+  await needPrograms({ postgres: wants("db") || wants("e2e"), browser: wants("e2e") });
+  await needPackages();
+  if (wants("checks")) {
+    step("Types, lint, dependency rules");
+    await check("next's own types", process.execPath, [join(root, "node_modules/next/dist/bin/next"), "typegen"]);
+    await check("types", bin("tsc"), ["--noEmit"]);
+    await check("the core without DOM and Node", bin("tsc"), ["--noEmit", "-p", "core/tsconfig.json"]);
+    await check("lint", bin("biome"), ["lint", "--error-on-warnings", "."]);
+    await check("dependency rules", bin("depcruise"), ["--config", ".dependency-cruiser.cjs", "app", "core", "data", "features", "server", "tasks", "demo", "ui"]);
+    await check("nothing unused", bin("knip"), []);
+  }
+  if (wants("unit")) await jest("unit", filter, {});
+  if (wants("db") || wants("e2e")) {
+    const cluster = await startCluster({ temporary: true });
+    try {
+      if (wants("db")) await jest("db", filter, { DATABASE_URL: cluster.url });
+      if (wants("e2e")) {
+        await needBuild();
+        await e2e(filter, cluster);
+      }
+    } finally {
+      await cluster.stop();
+    }
+  }
+  say(`${count.passed} passed, ${count.failed} failed`);
+  if (count.failed || count.passed === 0) process.exitCode = 1;
+}
