@@ -116,7 +116,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
             </Sheet>
           )}
           <Sheet title="Photos" aside={mine && <PhotoUpload buildId={b.id} />}>
-            {b.photos.length === 0 ? <p className="text-soft">None yet. A photo of each generation is worth more than its description.</p> : <div className="grid grid-cols-2 gap-3">{b.photos.map((f) => <figure key={f.id}>{/* biome-ignore lint/performance/noImgElement: served by ourselves, already small */}<img src={`/api/file/${f.id}`} alt={f.caption || `${b.team} G${b.number}`} className="w-full rounded-sm border border-line" loading="lazy" /><figcaption className="flex justify-between text-sm text-soft">{f.caption}{mine && <RemovePhoto id={f.id} />}</figcaption></figure>)}</div>}
+            {b.photos.length === 0 ? <p className="text-soft">None yet. A photo of each generation is worth more than its description.</p> : <div className="grid grid-cols-2 gap-3">{b.photos.map((f) => <figure key={f.id}><img src={`/api/file/${f.id}`} alt={f.caption || `${b.team} G${b.number}`} className="w-full rounded-sm border border-line" loading="lazy" /><figcaption className="flex justify-between text-sm text-soft">{f.caption}{mine && <RemovePhoto id={f.id} />}</figcaption></figure>)}</div>}
           </Sheet>
         </div>
         <Sheet title="Against the requirements" aside={`${statuses.filter((x) => x.s.value === "met").length} met of ${statuses.length}`}>
