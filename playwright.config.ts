@@ -10,6 +10,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: "off",
+    actionTimeout: 10_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
       args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"],

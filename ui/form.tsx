@@ -8,6 +8,7 @@ import type { ObjectSchema } from "yup";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { cx } from "./classes";
 import { buttonClass } from "./page";
+import { useReady } from "./ready";
 
 interface ConflictShown { field: string; label: string; yours: string; theirs: string }
 export type ActionResult<T = unknown> = { ok: true; value: T } | { ok: false; kind: string; message: string; fields?: Readonly<Record<string, string>> | readonly ConflictShown[]; version?: number };
@@ -40,13 +41,22 @@ interface FormProps<T> {
 const lost = "The network did not answer, or this page is out of date. What you typed is still here: send it again, or copy it and reload.";
 
 /** One form for every write: checks with the schema, sends once, keeps what was typed, shows errors beside their fields and both values of a conflict. */
-export function ActionForm<T>({ schema, action, fixed, defaults, submit, look = "main", saved, onDone, goTo, cancel, via, children, className, clear, shape, inline }: FormProps<T>) {
+export function ActionForm<T>({ schema, action, fixed: fixedNow, defaults, submit, look = "main", saved, onDone, goTo, cancel, via, children, className, clear, shape, inline }: FormProps<T>) {
   const router = useRouter();
-  const resolver = yupResolver(schema as never) as never;
+  const ready = useReady();
+  // The version that the form was opened with stays with what is typed: a live refresh of the page must not slip a newer one under it.
+  const opened = useRef({ fixed: fixedNow, seen: JSON.stringify([fixedNow, defaults]) });
+  const fixed = opened.current.fixed;
+  const check = yupResolver(schema as never) as unknown as (values: object, context: unknown, options: unknown) => Promise<{ errors: object }>;
   const form = useForm({
     defaultValues: defaults as DefaultValues<FieldValues>,
-    resolver: (async (values: FieldValues, context: unknown, options: unknown) => (resolver as unknown as (...a: unknown[]) => Promise<unknown>)({ ...fixed, ...((shape ? shape(values) : values) as object) }, context, options)) as never,
-    mode: "onTouched",
+    // What is checked is what would be sent; what is kept is what was typed.
+    resolver: (async (values: FieldValues, context: unknown, options: unknown) => {
+      const { errors } = await check({ ...opened.current.fixed, ...((shape ? shape(values) : values) as object) }, context, options);
+      return Object.keys(errors).length ? { values: {}, errors } : { values, errors: {} };
+    }) as never,
+    // Not on leaving a field: a message that appears under the pointer moves the button that is being pressed.
+    mode: "onSubmit",
   });
   const [note, setNote] = useState<{ kind: "bad" | "good"; text: string } | null>(null);
   const [conflict, setConflict] = useState<{ version: number; fields: readonly ConflictShown[] } | null>(null);
@@ -60,6 +70,13 @@ export function ActionForm<T>({ schema, action, fixed, defaults, submit, look = 
     window.addEventListener("beforeunload", warn);
     return () => window.removeEventListener("beforeunload", warn);
   }, [dirty]);
+
+  const offered = JSON.stringify([fixedNow, defaults]);
+  useEffect(() => {
+    if (dirty || offered === opened.current.seen) return;
+    opened.current = { fixed: fixedNow, seen: offered };
+    form.reset(defaults as DefaultValues<FieldValues>);
+  });
 
   async function send(values: FieldValues, version?: number) {
     if (sending.current) return;
@@ -100,7 +117,7 @@ export function ActionForm<T>({ schema, action, fixed, defaults, submit, look = 
   return (
     <FormProvider {...form}>
       <form noValidate onSubmit={form.handleSubmit((v) => send(v as FieldValues), () => setNote({ kind: "bad", text: "Look at the marked fields." }))} className={className ?? (inline ? "flex flex-wrap items-end gap-3" : "grid gap-3")}>
-        {children}
+        <fieldset disabled={!ready} className="contents">{children}</fieldset>
         {conflict && (
           <div className="rounded-md border border-ochre bg-ochre-wash px-3 py-2 text-sm" role="alert">
             <p className="font-[600]">Somebody else saved first.</p>
@@ -113,7 +130,7 @@ export function ActionForm<T>({ schema, action, fixed, defaults, submit, look = 
           </div>
         )}
         <div className={cx("flex flex-wrap items-center gap-3", !inline && "pt-1")}>
-          <button type="submit" disabled={busy} className={buttonClass(look)}>{busy ? "Saving…" : submit}</button>
+          <button type="submit" disabled={busy || !ready} className={buttonClass(look)}>{busy ? "Saving…" : submit}</button>
           {cancel}
           <p role="status" aria-live="polite" className={cx("text-sm", note?.kind === "bad" ? "text-iron" : "text-moss")}>{note?.text}</p>
         </div>

@@ -45,7 +45,7 @@ export function DataTable({ columns, rows, caption, filter = true, tools }: { co
                 const dir = table.getColumn(c.key)?.getIsSorted() ?? false;
                 return (
                   <th key={c.key} className={cx(c.num && "num", c.className)} aria-sort={dir === "asc" ? "ascending" : dir === "desc" ? "descending" : "none"}>
-                    <button type="button" className="inline-flex items-center gap-1 font-[600]" onClick={table.getColumn(c.key)?.getToggleSortingHandler()}>{c.label}{dir === "asc" && <ArrowUp size={11} aria-hidden />}{dir === "desc" && <ArrowDown size={11} aria-hidden />}</button>
+                    {c.text === "" ? <span className="sr-only">Tools</span> : <button type="button" className="inline-flex items-center gap-1 font-[600]" onClick={table.getColumn(c.key)?.getToggleSortingHandler()}>{c.label}{dir === "asc" && <ArrowUp size={11} aria-hidden />}{dir === "desc" && <ArrowDown size={11} aria-hidden />}</button>}
                   </th>
                 );
               })}

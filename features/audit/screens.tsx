@@ -1,4 +1,4 @@
-import Link from "next/link";
+import Link from "@/ui/link";
 import { auditOf } from "@/data/audit";
 import { projectPage } from "@/server/page";
 import { instant } from "@/ui/date";

@@ -5,6 +5,7 @@ import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { type Condition, implausible, type Measure } from "@/core/run/protocol";
 import { cx } from "@/ui/classes";
+import { useReady } from "@/ui/ready";
 import { recordRunAction } from "./actions";
 
 interface Props { buildId: string; protocolVersionId: string; next: number; measures: readonly Measure[]; conditions: readonly Condition[]; before: Record<string, string>; derived: number; lead: number }
@@ -24,6 +25,7 @@ function look(m: Measure, typed: string): { bad: boolean; text: string } | null 
  */
 export function AttemptEntry({ buildId, protocolVersionId, next, measures, conditions, before, derived, lead }: Props) {
   const router = useRouter();
+  const ready = useReady();
   const [values, setValues] = useState<Record<string, string>>({});
   const [settings, setSettings] = useState<Record<string, string>>({});
   const [note, setNote] = useState("");
@@ -78,8 +80,8 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
           return (
             <td key={m.key} className="num">
               <span className="relative ml-auto block w-[104px]">
-                {before[m.key] && <span aria-hidden className="pointer-events-none absolute inset-y-0 left-2 flex items-center text-sm text-[#8b8176]">{before[m.key]}</span>}
-                <input ref={(el) => { fields.current[i] = el; }} aria-label={`${m.name}, attempt ${shownNext}, in ${m.unit}${before[m.key] ? `; before ${before[m.key]}` : ""}`} aria-invalid={seen?.bad || undefined} className="input text-right" inputMode="text" autoComplete="off" value={values[m.key] ?? ""} onChange={(e) => { setValues({ ...values, [m.key]: e.target.value }); setNote(""); }} onKeyDown={(e) => keys(e, i)} />
+                {before[m.key] && <span aria-hidden className="pointer-events-none absolute inset-y-0 left-2 flex items-center text-sm text-[#71675c]">{before[m.key]}</span>}
+                <input disabled={!ready} ref={(el) => { fields.current[i] = el; }} aria-label={`${m.name}, attempt ${shownNext}, in ${m.unit}${before[m.key] ? `; before ${before[m.key]}` : ""}`} aria-invalid={seen?.bad || undefined} className="input text-right" inputMode="text" autoComplete="off" value={values[m.key] ?? ""} onChange={(e) => { setValues({ ...values, [m.key]: e.target.value }); setNote(""); }} onKeyDown={(e) => keys(e, i)} />
               </span>
               {seen && <span className={cx("mt-0.5 ml-auto block w-[150px] text-left text-xs", seen.bad ? "text-iron" : "text-ochre-deep")}>{seen.text}</span>}
             </td>

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import Link from "@/ui/link";
 import { briefReaders, briefVersions } from "@/data/projects";
 import { studentsOf } from "@/data/people";
 import { projectPage } from "@/server/page";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import Link from "@/ui/link";
 import { notFound } from "next/navigation";
 import { marginOf } from "@/core/needs/requirement";
 import { compareEnvelope } from "@/core/quantity/envelope";

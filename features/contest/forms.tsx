@@ -8,6 +8,7 @@ import { parseQuantity } from "@/core/quantity/quantity";
 import { drawOrder, event, inspection, voidAttempt } from "@/data/schemas/judging";
 import { ActButton, ActionForm, ChoiceField, SelectField, TextField } from "@/ui/form";
 import { buttonClass, LinkButton } from "@/ui/page";
+import { useReady } from "@/ui/ready";
 import { RuleFields } from "@/ui/rule-fields";
 import { readRule, type TypedRule } from "@/ui/rule-fields-read";
 import { confirmEventAction, drawRunOrderAction, inspectEntryAction, refreshEntriesAction, reopenEventAction, saveEventAction, scoreAttemptAction, voidAttemptAction } from "./actions";
@@ -65,6 +66,7 @@ export function ScoreEntry({ entryId, team, attempt, of, readings, via, large }:
   const [note, setNote] = useState<{ bad: boolean; text: string } | null>(null);
   const [busy, setBusy] = useState(false);
   const runId = useRef("");
+  const ready = useReady();
   async function send(state: "valid" | "foul" | "no_finish") {
     if (busy) return;
     if (state === "valid")
@@ -92,7 +94,7 @@ export function ScoreEntry({ entryId, team, attempt, of, readings, via, large }:
   return (
     <form onSubmit={(e) => { e.preventDefault(); void send("valid"); }} className="grid gap-2" aria-label={`Attempt ${attempt} of ${team}`}>
       <div className="flex flex-wrap items-end gap-2.5">
-        {readings.map((r) => <label key={r.key} className="grid gap-0.5 text-sm"><span>{r.name}</span><span className="flex items-center gap-1"><input className={`input text-right ${large ? "min-h-13 w-40 text-[22px]" : "w-24"}`} inputMode="decimal" autoComplete="off" value={values[r.key] ?? ""} onChange={(e) => { setValues({ ...values, [r.key]: e.target.value }); setNote(null); }} /><span className="text-soft">{r.unit}</span></span></label>)}
+        {readings.map((r) => <label key={r.key} className="grid gap-0.5 text-sm"><span>{r.name}</span><span className="flex items-center gap-1"><input disabled={!ready} className={`input text-right ${large ? "min-h-13 w-40 text-[22px]" : "w-24"}`} inputMode="decimal" autoComplete="off" value={values[r.key] ?? ""} onChange={(e) => { setValues({ ...values, [r.key]: e.target.value }); setNote(null); }} /><span className="text-soft">{r.unit}</span></span></label>)}
         <button type="submit" disabled={busy} className={`${buttonClass("main")} ${size}`}>{busy ? "Saving…" : `Save attempt ${attempt} of ${of}`}</button>
         <button type="button" disabled={busy} className={`${buttonClass()} ${size}`} onClick={() => send("foul")}>Foul</button>
         <button type="button" disabled={busy} className={`${buttonClass()} ${size}`} onClick={() => send("no_finish")}>No finish</button>

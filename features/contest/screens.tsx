@@ -1,5 +1,5 @@
 import { randomInt } from "node:crypto";
-import Link from "next/link";
+import Link from "@/ui/link";
 import { notFound } from "next/navigation";
 import { attemptSchools } from "@/core/points/attempts";
 import { describeRule } from "@/core/points/rule";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import Link from "@/ui/link";
 import { coreLog } from "@/core/log/corelog";
 import { coverage } from "@/core/needs/requirement";
 import { formatNumber } from "@/core/quantity/quantity";
@@ -161,8 +161,8 @@ function Cell({ c, shade, href, unit, today, first, text, mode, team }: { c: Cel
 /** A project without teams: its first steps, in order. */
 function FirstSteps({ slug, title, purpose, staff, done }: { slug: string; title: string; purpose: string; staff: boolean; done: { brief: boolean; needs: boolean; people: boolean } }) {
   const steps = [
-    { label: "Write the brief", href: "brief", done: done.brief, why: "One page: the need, the rules, the dates, the safety rules." },
-    { label: "Turn it into requirements", href: "needs", done: done.needs, why: "Every rule with a number becomes a limit that builds and runs are checked against." },
+    { label: "Write the brief", href: "brief/edit", done: done.brief, why: "One page: the need, the rules, the dates, the safety rules." },
+    { label: "Turn it into requirements", href: "needs/new", done: done.needs, why: "Every rule with a number becomes a limit that builds and runs are checked against." },
     { label: "Bring in the roster", href: "people", done: done.people, why: "From a file or pasted from a spreadsheet." },
     { label: "Form teams", href: "teams", done: false, why: "By hand, or by a draw with its seed shown." },
   ];

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import Link from "@/ui/link";
 import { Fragment } from "react";
 import { notFound } from "next/navigation";
 import { coverage, vagueWordsIn } from "@/core/needs/requirement";

@@ -5,6 +5,7 @@ import type { RosterLook } from "@/data/people";
 import { coInstructor, erase, guestLink, login } from "@/data/schemas/people";
 import { ActButton, ActionForm, SelectField, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
+import { useReady } from "@/ui/ready";
 import { addCoInstructorAction, createGuestLinkAction, endEnrolmentAction, eraseStudentAction, giveLoginAction, importRosterAction, previewRosterAction, revokeGuestLinkAction } from "./actions";
 
 const base64 = async (file: File) => {
@@ -17,6 +18,7 @@ const base64 = async (file: File) => {
 /** Roster from a file or the clipboard: first a preview with every problem named, then all or nothing. */
 export function RosterImport({ projectId, sections }: { projectId: string; sections: string[] }) {
   const [text, setText] = useState("");
+  const ready = useReady();
   const [look, setLook] = useState<RosterLook | null>(null);
   const [note, setNote] = useState("");
   const [busy, setBusy] = useState(false);
@@ -40,7 +42,7 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
   return (
     <div className="grid gap-3">
       <label className="grid gap-1"><span className="text-[12.5px] font-[600]">Paste from a spreadsheet</span>
-        <textarea rows={6} className="input font-[450]" value={text} onChange={(e) => { setText(e.target.value); setLook(null); }} placeholder={`Name\tSection\tEmail\nAda Quill\t${sections[0] ?? "3"}\t`} />
+        <textarea rows={6} disabled={!ready} className="input font-[450]" value={text} onChange={(e) => { setText(e.target.value); setLook(null); }} placeholder={`Name\tSection\tEmail\nAda Quill\t${sections[0] ?? "3"}\t`} />
         <span className="text-sm text-soft">With a heading row: Name (or First name and Last name), Section{sections.length > 1 ? ` (${sections.join(", ")})` : ""}, and Email if students shall sign in.</span></label>
       <div className="flex flex-wrap items-center gap-3">
         <button type="button" className={buttonClass()} disabled={busy || !text.trim()} onClick={() => preview({ text })}>Preview</button>

@@ -48,7 +48,7 @@ export async function PlanScreen({ slug }: { slug: string }) {
             return (
               <section key={s.id}>
                 <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3"><h2>Section {s.name} <span className="font-normal text-soft">{describePattern(s.pattern)} · {list.length} sessions, {sessionsHeld(list, frame.today)} held</span></h2><LinkButton href={`/p/${slug}/calendar/${s.id}`} look="quiet" download>Calendar (ICS)</LinkButton></div>
-                <ol className="flex flex-wrap gap-1">{list.map((x) => <li key={x.date} title={`session ${x.number}, ${longDate(x.date)}`} className={cx("w-[62px] rounded-sm border px-1.5 py-0.5 text-xs", x.date === frame.today ? "border-iron bg-sheet font-[650] text-iron" : x.date < frame.today ? "border-stone-2 bg-stone-1" : "border-line bg-sheet")}><span className="block text-soft">{x.number}</span>{shortDate(x.date)}</li>)}</ol>
+                <ol className="flex flex-wrap gap-1">{list.map((x) => <li key={x.date} title={`session ${x.number}, ${longDate(x.date)}`} className={cx("w-[62px] rounded-sm border px-1.5 py-0.5 text-xs", x.date === frame.today ? "border-iron bg-sheet font-[650] text-iron" : x.date < frame.today ? "border-stone-2 bg-stone-1" : "border-line bg-sheet")}><span className="block text-[#574e45]">{x.number}</span>{shortDate(x.date)}</li>)}</ol>
               </section>
             );
           })}

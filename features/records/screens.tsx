@@ -1,4 +1,4 @@
-import Link from "next/link";
+import Link from "@/ui/link";
 import { channelsOf } from "@/core/run/protocol";
 import { formatNumber } from "@/core/quantity/quantity";
 import { buildsOf } from "@/data/builds";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import Link from "@/ui/link";
 import { notFound } from "next/navigation";
 import { combineSheets, scoreSheet } from "@/core/sheet/sheet";
 import { addDays } from "@/core/sessions/date";

@@ -1,7 +1,7 @@
 "use client";
 
 import { Menu } from "lucide-react";
-import Link from "next/link";
+import Link from "@/ui/link";
 import { usePathname } from "next/navigation";
 import { type ReactNode, useState } from "react";
 import { cx } from "@/ui/classes";

@@ -1,4 +1,4 @@
-import Link from "next/link";
+import Link from "@/ui/link";
 import { projectsOf } from "@/data/projects";
 import { attentionOf } from "@/data/attention";
 import { currentPerson } from "@/server/session";
@@ -51,6 +51,7 @@ export async function TodayScreen() {
       {projects.length > 0 && (
         <section aria-label="Projects">
           <h2 className="mb-1.5">Projects</h2>
+          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Projects">
           <table className="table">
             <thead><tr><th>Project</th><th>Sections</th><th className="num">Students</th><th className="num">Teams</th><th>Dates</th><th>State</th></tr></thead>
             <tbody>
@@ -62,6 +63,7 @@ export async function TodayScreen() {
               ))}
             </tbody>
           </table>
+          </div>
         </section>
       )}
     </PlainShell>

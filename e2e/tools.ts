@@ -1,0 +1,38 @@
+import { readFileSync } from "node:fs";
+import { type Browser, expect, type Page } from "@playwright/test";
+
+export const demoUrl = process.env.DEMO_URL!;
+export const emptyUrl = process.env.EMPTY_URL!;
+
+/** Enters the demo as one of its people. */
+export async function enter(page: Page, name: string): Promise<void> {
+  await page.goto(`${demoUrl}/sign-in`);
+  await page.getByRole("button", { name: new RegExp(name) }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  await page.waitForURL(`${demoUrl}/`);
+}
+
+/** A page in a browser of its own, without anybody signed in. */
+export const stranger = async (browser: Browser): Promise<Page> => (await browser.newContext()).newPage();
+
+/** Serious and critical findings of axe-core on the page as it stands, with where they are. */
+export async function findings(page: Page): Promise<string[]> {
+  await page.evaluate(readFileSync("node_modules/axe-core/axe.min.js", "utf8"));
+  return page.evaluate(async () => {
+    const axe = (window as unknown as { axe: { run(o: object): Promise<{ violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[] }> } }).axe;
+    const r = await axe.run({ resultTypes: ["violations"] });
+    return r.violations.filter((v) => v.impact === "serious" || v.impact === "critical").map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => `${n.html.slice(0, 160)} ${n.failureSummary.split("\n")[1] ?? ""}`).join(" | ")}`);
+  });
+}
+
+/** Makes a guest link through the People page and gives its address and PIN. */
+export async function guestLink(page: Page, slug: string, role: string, label: string): Promise<{ url: string; pin: string | null }> {
+  await page.goto(`${demoUrl}/p/${slug}/people`);
+  await page.getByLabel("Who", { exact: true }).selectOption(role);
+  const form = page.locator("form", { has: page.getByRole("button", { name: "Make a link" }) });
+  await form.getByLabel("Name").fill(label);
+  await form.getByRole("button", { name: "Make a link" }).click();
+  const box = page.getByText("It is shown this once.");
+  await expect(box).toBeVisible();
+  return { url: (await page.locator("code").innerText()).trim(), pin: /PIN (\d{4})/.exec(await box.innerText())?.[1] ?? null };
+}

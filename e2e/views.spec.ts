@@ -1,0 +1,42 @@
+// Every main view: no serious or critical finding of axe-core, nothing wider than the window, no error on the console.
+import { expect, test } from "@playwright/test";
+import { demoUrl, enter, findings } from "./tools";
+
+const views = ["", "/brief", "/needs?r=R-02", "/needs/new", "/concepts", "/teams", "/builds", "/bench", "/bench/protocol", "/reviews", "/reviews/rubric", "/grades", "/grades/scheme", "/contest", "/contest/event", "/records", "/plan", "/people", "/settings", "/audit"];
+
+test("instructor's views", async ({ page }) => {
+  const errors: string[] = [];
+  page.on("console", (m) => m.type() === "error" && errors.push(m.text()));
+  page.on("pageerror", (e) => errors.push(String(e)));
+  await enter(page, "Mara");
+  for (const path of ["/", "/new", "/import", "/school", "/screen/terrace-pump", ...views.map((v) => `/p/terrace-pump${v}`), "/p/terrace-pump-last-year", "/p/terrace-pump-last-year/contest", "/p/cold-box"]) {
+    const r = await page.goto(demoUrl + path);
+    expect([path, r!.status()]).toEqual([path, 200]);
+    await expect(page.getByRole("heading", { level: 1 }).first()).toBeVisible();
+    expect.soft([path, await findings(page)]).toEqual([path, []]);
+    expect.soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))]).toEqual([path, 0]);
+  }
+  expect(errors).toEqual([]);
+});
+
+test("student's views on a phone", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await enter(page, "Greta Malik");
+  for (const path of ["/", "/p/terrace-pump", ...["brief", "needs", "concepts", "teams", "builds", "bench", "reviews", "grades", "contest", "records", "plan"].map((v) => `/p/terrace-pump/${v}`)]) {
+    const r = await page.goto(demoUrl + path);
+    expect([path, r!.status()]).toEqual([path, 200]);
+    expect.soft([path, await findings(page)]).toEqual([path, []]);
+    expect.soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))]).toEqual([path, 0]);
+  }
+});
+
+test("nothing is loaded from outside, and the page says so in its policy", async ({ page }) => {
+  const hosts = new Set<string>();
+  page.on("request", (r) => hosts.add(new URL(r.url()).host));
+  await enter(page, "Mara");
+  const r = await page.goto(`${demoUrl}/p/terrace-pump/bench`);
+  await expect(page.getByText("Flow by generation")).toBeVisible();
+  expect([...hosts]).toEqual([new URL(demoUrl).host]);
+  expect(r!.headers()["content-security-policy"]).toContain("script-src 'self' 'nonce-");
+  expect(r!.headers()["x-content-type-options"]).toBe("nosniff");
+});
