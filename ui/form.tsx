@@ -179,8 +179,11 @@ export function ActButton<T>({ action, input, children, look = "plain", confirm,
 const Prefix = createContext("");
 export const FieldGroup = ({ name, children }: { name: string; children: ReactNode }) => <Prefix.Provider value={`${name}.`}>{children}</Prefix.Provider>;
 
+/** A field's full name in its group. */
+export const useFieldName = (name: string): string => useContext(Prefix) + name;
+
 function useField(name: string) {
-  const full = useContext(Prefix) + name;
+  const full = useFieldName(name);
   const form = useFormContext();
   const id = useId();
   const error = form.getFieldState(full, form.formState).error?.message;

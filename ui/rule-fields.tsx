@@ -1,7 +1,7 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
-import { SelectField, TextArea, TextField } from "./form";
+import { SelectField, TextArea, TextField, useFieldName } from "./form";
 
 const kinds = [
   { value: "line", label: "line: straight between anchors" }, { value: "bands", label: "bands: thresholds earn fixed points" }, { value: "target", label: "target: minus points by distance" },
@@ -15,7 +15,7 @@ const better = [{ value: "more", label: "more is better" }, { value: "less", lab
 /** The fields of a points rule, as typed: pairs stand one a line. `readRule` (rule-fields-read) turns them into the rule. */
 export function RuleFields({ name, none }: { name: string; none?: string }) {
   const { watch } = useFormContext();
-  const kind = watch(`${name}.kind`) as string;
+  const kind = watch(useFieldName(`${name}.kind`)) as string;
   return (
     <>
       <SelectField name={`${name}.kind`} label="Points rule" options={kinds} empty={none} />

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { daysOff, editProject, milestone, newSection } from "@/data/schemas/projects";
 import { ActButton, ActionForm, ChoiceField, SelectField, TextArea, TextField } from "@/ui/form";
 import { addDaysOffToProjectAction, checkMilestoneAction, createSectionAction, editProjectAction, removeDayOffAction, removeMilestoneAction, saveMilestoneAction } from "./actions";
@@ -23,20 +23,26 @@ export function MilestoneCheck({ milestoneId, teamId, personId, doneOn, today, l
   const router = useRouter();
   const [note, setNote] = useState("");
   const [busy, setBusy] = useState(false);
+  // Shown at once, and taken back if the record refuses it.
+  const [on, setOn] = useState(!!doneOn);
+  useEffect(() => setOn(!!doneOn), [doneOn]);
   const toggle = async () => {
     setBusy(true);
+    setOn(!on);
     try {
-      const r = await checkMilestoneAction({ milestoneId, teamId, personId, doneOn: doneOn ? "" : today });
+      const r = await checkMilestoneAction({ milestoneId, teamId, personId, doneOn: on ? "" : today });
       setNote(r.ok ? "" : r.message);
+      if (!r.ok) setOn(on);
       router.refresh();
     } catch {
+      setOn(on);
       setNote("The network did not answer.");
     } finally {
       setBusy(false);
     }
   };
   if (readOnly) return <span>{doneOn ? `passed ${doneOn.slice(5)}` : "–"}</span>;
-  return <label className="inline-flex items-center gap-1.5 whitespace-nowrap"><input type="checkbox" className="accent-iron" checked={!!doneOn} disabled={busy} onChange={toggle} aria-label={label} /><span className="text-sm text-soft">{doneOn ? doneOn.slice(5) : ""}</span>{note && <span role="alert" className="text-sm text-iron">{note}</span>}</label>;
+  return <label className="inline-flex items-center gap-1.5 whitespace-nowrap"><input type="checkbox" className="accent-iron" checked={on} disabled={busy} onChange={toggle} aria-label={label} /><span className="text-sm text-soft">{doneOn ? doneOn.slice(5) : ""}</span>{note && <span role="alert" className="text-sm text-iron">{note}</span>}</label>;
 }
 
 export function DaysOffForm({ projectId, sections }: { projectId: string; sections: { value: string; label: string }[] }) {
