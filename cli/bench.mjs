@@ -49,7 +49,8 @@ export async function bench() {
     for (const path of paths) {
       const sorted = times.get(path).sort((a, b) => a - b);
       const html = (await fetchOnce(server.url + path, cookie)).body.toString();
-      const scripts = [...new Set([...html.matchAll(/(?:src|href)="(\/_next\/static\/[^"]+\.js)[^"]*"/g)].map((m) => m[1]))];
+      // Browsers that know modules do not fetch what is marked noModule.
+      const scripts = [...new Set([...html.replace(/<script[^>]*nomodule[^>]*>/gi, "").matchAll(/(?:src|href)="(\/_next\/static\/[^"]+\.js)[^"]*"/g)].map((m) => m[1]))];
       let bytes = 0;
       for (const s of scripts) bytes += (await fetchOnce(server.url + s, cookie, "gzip")).body.length;
       rows.push({ path, p50: at(sorted, 0.5), p95: at(sorted, 0.95), kb: bytes / 1000, html: html.length / 1000 });

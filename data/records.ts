@@ -8,8 +8,25 @@ import { db } from "./db";
 
 export interface Benchmark { value: number; shown: string; unit: string; team: string; build: number; place: "bench" | "contest"; edition: string; slug: string; working: Working }
 
+// An edition's best, kept with a fingerprint of the runs, builds and protocols that it came from.
+const bests = new Map<string, Benchmark | null>();
+
 /** The best comparable value that an edition reached in a channel of the protocol of a name; null when there is none. */
 export async function bestOf(projectId: string, protocolName: string, channel: string): Promise<Benchmark | null> {
+  const [facts] = await db()<{ print: string }[]>`
+    SELECT (SELECT md5(coalesce(string_agg(r.id || ' ' || r.version || ' ' || r.recorded_by, ',' ORDER BY r.id), '')) FROM run r WHERE r.project_id = ${projectId}) || ' ' ||
+      (SELECT md5(coalesce(string_agg(v.id || ' ' || v.definition::text, ',' ORDER BY v.id), '')) FROM protocol_version v JOIN protocol p ON p.id = v.protocol_id WHERE p.project_id = ${projectId}) || ' ' ||
+      (SELECT p.title || ' ' || coalesce((SELECT md5(string_agg(t.name, ',' ORDER BY t.id)) FROM team t WHERE t.project_id = p.id), '') FROM project p WHERE p.id = ${projectId}) AS print`;
+  const key = `${projectId}/${protocolName}/${channel}/${facts?.print}`;
+  const known = bests.get(key);
+  if (known !== undefined) return known;
+  if (bests.size > 2000) bests.clear();
+  const best = await computeBest(projectId, protocolName, channel);
+  bests.set(key, best);
+  return best;
+}
+
+async function computeBest(projectId: string, protocolName: string, channel: string): Promise<Benchmark | null> {
   const sql = db();
   const [project] = await sql<{ title: string; slug: string }[]>`SELECT title, slug FROM project WHERE id = ${projectId}`;
   const versions = await sql<{ id: string; protocolId: string; definition: ProtocolDefinition }[]>`SELECT v.id, v.protocol_id, v.definition FROM protocol_version v JOIN protocol p ON p.id = v.protocol_id WHERE p.project_id = ${projectId} AND p.name = ${protocolName}`;

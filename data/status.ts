@@ -32,6 +32,20 @@ export async function projectFacts(projectId: string): Promise<ProjectFacts> {
   return { requirements, teams, builds, protocols, runs, evidence, assessed: assessAll(runs, protocols, evidence) };
 }
 
+// A run's assessment is a function of the run and the protocol version: it is kept with the versions it came from.
+const assessments = new Map<string, AssessedRun>();
+const mostKept = 50_000;
+
+function assess(p: Protocol, r: StoredRun, otherVersion: number | undefined): AssessedRun {
+  const key = `${r.id} ${r.version} ${p.versionId} ${p.runs > 0} ${otherVersion} ${r.by}`;
+  const known = assessments.get(key);
+  if (known) return known;
+  if (assessments.size >= mostKept) assessments.clear();
+  const made = assessRun(p.definition, { ...r, otherVersion });
+  assessments.set(key, made);
+  return made;
+}
+
 /** Every run under its protocol's current version; runs of other versions are not comparable unless their evidence was kept. */
 export function assessAll(runs: readonly StoredRun[], protocols: readonly Protocol[], evidence: readonly EvidenceRow[] = []): Map<string, AssessedRun> {
   const kept = new Set(evidence.flatMap((e) => (e.keptReason && e.runId ? [e.runId] : [])));
@@ -39,7 +53,7 @@ export function assessAll(runs: readonly StoredRun[], protocols: readonly Protoc
   return new Map(runs.flatMap((r) => {
     const p = byId.get(r.protocolId);
     if (!p) return [];
-    return [[r.id, assessRun(p.definition, { ...r, otherVersion: r.protocolNumber === p.number || kept.has(r.id) ? undefined : r.protocolNumber })]];
+    return [[r.id, assess(p, r, r.protocolNumber === p.number || kept.has(r.id) ? undefined : r.protocolNumber)]];
   }));
 }
 
@@ -80,7 +94,7 @@ export function requirementStatus(facts: ProjectFacts, r: RequirementRow, build:
   if (!protocol) return done(null);
   const ids = new Set(chosen.flatMap((x) => (x.e.runId ? [x.e.runId] : [])));
   // Stale runs are shown as they stood: assessed as if their version were current.
-  const pool = stale.length ? { runs: facts.runs, assessed: new Map(facts.runs.filter((x) => ids.has(x.id)).map((x) => [x.id, assessRun(protocol.definition, x)])) } : facts;
+  const pool = stale.length ? { runs: facts.runs, assessed: new Map(facts.runs.filter((x) => ids.has(x.id)).map((x) => [x.id, assess(protocol, x, undefined)])) } : facts;
   const summary = summaryOf(pool, protocol, build.id, run![2]!, ids);
   if (summary.value.counted === null) return done(null);
   const unit = channelsOf(protocol.definition).find((c) => c.key === run![2])!.unit;
@@ -96,9 +110,15 @@ export interface StatusMatrix {
   readonly status: ReadonlyMap<string, ReadonlyMap<string, Computed<Verdict>>>;
 }
 
-/** Every requirement's status for every team's newest build. */
+const matrices = new WeakMap<ProjectFacts, StatusMatrix>();
+
+/** Every requirement's status for every team's newest build; computed once for the same facts. */
 export function statusMatrix(facts: ProjectFacts): StatusMatrix {
+  const known = matrices.get(facts);
+  if (known) return known;
   const newest = newestBuilds(facts.builds);
   const status = new Map(facts.requirements.map((r) => [r.id, new Map(facts.teams.map((t) => [t.id, requirementStatus(facts, r, newest.get(t.id))]))]));
-  return { facts, newest, status };
+  const made = { facts, newest, status };
+  matrices.set(facts, made);
+  return made;
 }

@@ -118,10 +118,10 @@ test("two people edit at once: both values are shown, nothing is lost", async ({
   const other = await stranger(browser);
   await enter(other, "Mara");
   for (const p of [page, other]) await p.goto(`${demoUrl}/p/cold-box/settings`);
+  await other.getByLabel("Purpose").fill("Keep vials cold, said the other");
   await page.getByLabel("Purpose").fill("Keep vials cold, said one");
   await page.getByRole("button", { name: "Save" }).click();
   await expect(page.getByText("Saved.")).toBeVisible();
-  await other.getByLabel("Purpose").fill("Keep vials cold, said the other");
   await other.getByRole("button", { name: "Save" }).click();
   await expect(other.getByText("Somebody else saved first.")).toBeVisible();
   await expect(other.getByRole("cell", { name: "Keep vials cold, said one" })).toBeVisible();

@@ -80,7 +80,6 @@ const rules = {
 } as const satisfies Record<string, Rule>;
 
 export type Act = keyof typeof rules;
-export const acts = Object.keys(rules) as Act[];
 
 /**
  * Whether an actor may do an act to a subject. Everything that no rule allows is refused.
