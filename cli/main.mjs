@@ -104,7 +104,8 @@ export async function main(args) {
     await dispatch(args);
   } catch (error) {
     if (error instanceof Refusal) complain(error.message);
-    else complain(error.code && error.message ? error.message : String(error.stack ?? error));
+    // A task that failed has said why itself.
+    else if (typeof error.code !== "number") complain(String(error.stack ?? error));
     process.exitCode = 1;
   } finally {
     await endAll();

@@ -2,7 +2,7 @@
 import { randomUUID } from "node:crypto";
 import { readdirSync, readFileSync, existsSync } from "node:fs";
 import { join } from "node:path";
-import type { Actor } from "@/core/access/can";
+import { type Actor, can } from "@/core/access/can";
 import { commands } from "./commands";
 import { execute } from "./command";
 import { db } from "./db";
@@ -129,6 +129,10 @@ for (const [name, { input, may }] of Object.entries(table)) {
     }
   });
 }
+
+test.each([["project.import", ["owner", "co", "outside instructor"]], ["school.keep", ["owner"]]] as const)("%s, which stands behind the uploads of bundles and backups", (act, may) => {
+  for (const role of roles) expect([role, can(actors.get(role)!, act, {})]).toEqual([role, (may as readonly Role[]).includes(role)]);
+});
 
 test("a student cannot mix an own team with somebody else's record", async () => {
   const mate = actors.get("teammate")!;

@@ -1,4 +1,5 @@
 import "server-only";
+import { format, parseISO } from "date-fns";
 import type { Actor } from "@/core/access/can";
 import { db } from "./db";
 
@@ -18,14 +19,15 @@ export async function studentHome(actor: Extract<Actor, { kind: "person" }>, tod
       (SELECT max(number) FROM publication WHERE project_id = p.id) AS published
     FROM project p LEFT JOIN membership m ON m.project_id = p.id AND m.person_id = ${actor.id} AND m.to_on IS NULL LEFT JOIN team t ON t.id = m.team_id
     WHERE p.id IN ${sql(ids)} AND p.finished_at IS NULL ORDER BY p.starts_on DESC`;
-  const late = (d: string) => (d < today ? `was due ${d}` : `due ${d}`);
+  const day = (d: string) => format(parseISO(d), "d MMM");
+  const late = (d: string) => `${d < today ? "was due" : "due"} ${day(d)}`;
   return rows.map((r) => ({
     slug: r.slug, title: r.title, team: r.team,
     items: [
       ...(r.unread ? [{ what: "Read the brief", note: `version ${r.unread} is new to you`, href: `/p/${r.slug}/brief` }] : []),
       ...r.actions.map((a) => ({ what: a.what, note: `action of a review, ${late(a.dueOn)}`, href: `/p/${r.slug}/reviews/${a.reviewId}` })),
       ...r.milestones.slice(0, 2).map((m) => ({ what: m.title, note: `milestone, ${late(m.dueOn)}`, href: `/p/${r.slug}/plan` })),
-      ...(r.review ? [{ what: r.review.title, note: `review on ${r.review.heldOn}`, href: `/p/${r.slug}/reviews/${r.review.id}` }] : []),
+      ...(r.review ? [{ what: r.review.title, note: `review on ${day(r.review.heldOn)}`, href: `/p/${r.slug}/reviews/${r.review.id}` }] : []),
       ...(r.published ? [{ what: "My grade", note: `version ${r.published} is published`, href: `/p/${r.slug}/grades` }] : []),
     ],
   }));

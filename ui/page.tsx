@@ -18,10 +18,10 @@ export function PageHead({ title, note, children }: { title: ReactNode; note?: R
 const looks = {
   plain: "border-[#a59a8a] bg-sheet text-ink hover:border-ink",
   main: "border-iron bg-iron text-white hover:bg-[#85301a]",
-  quiet: "border-transparent text-soft hover:text-ink underline decoration-line underline-offset-3 hover:decoration-ink px-1",
+  quiet: "border-transparent text-soft hover:text-ink underline decoration-line underline-offset-3 hover:decoration-ink",
   danger: "border-iron text-iron bg-sheet hover:bg-iron-wash",
 } as const;
-export const buttonClass = (look: keyof typeof looks = "plain") => cx("inline-flex min-h-8 items-center justify-center gap-1.5 rounded-sm border px-3 py-1 text-[13px] font-[600] whitespace-nowrap disabled:opacity-55", looks[look]);
+export const buttonClass = (look: keyof typeof looks = "plain") => cx("inline-flex items-center justify-center gap-1.5 rounded-sm border text-[13px] whitespace-nowrap disabled:opacity-55", look === "quiet" ? "px-0.5 py-0.5 font-[500]" : "min-h-8 px-3 py-1 font-[600]", looks[look]);
 
 export function LinkButton({ href, look = "plain", children, download }: { href: string; look?: keyof typeof looks; children: ReactNode; download?: boolean }) {
   return download ? <a href={href} className={buttonClass(look)} download>{children}</a> : <Link href={href} className={buttonClass(look)}>{children}</Link>;

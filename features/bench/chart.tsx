@@ -37,7 +37,7 @@ export default function GenerationsChart({ name, unit, generations, benchmark, l
               <XAxis type="number" dataKey="x" domain={[0.5, Math.max(4, generations.length) + 0.5]} ticks={generations.map((_, i) => i + 1)} tickFormatter={(x: number) => generations[x - 1]?.label ?? ""} tick={{ fontSize: 12, fill: "#231f1b", fontWeight: 600 }} axisLine={{ stroke: "#ded6c8" }} tickLine={false} />
               <YAxis type="number" dataKey="y" domain={[0, Math.ceil(top)]} tick={{ fontSize: 12, fill: "#6b6258" }} axisLine={false} tickLine={false} width={36} />
               {benchmark && <ReferenceLine y={benchmark.value} stroke="#41586a" strokeDasharray="5 4" label={{ value: benchmark.label, position: "insideTopRight", fontSize: 12, fill: "#41586a" }} />}
-              {limit && <ReferenceLine y={limit.value} stroke="#526b3c" label={{ value: limit.label, position: "insideBottomRight", fontSize: 12, fill: "#526b3c" }} />}
+              {limit && <ReferenceLine y={limit.value} stroke="#526b3c" label={{ value: limit.label, position: "insideTopLeft", fontSize: 12, fill: "#526b3c" }} />}
               <Scatter data={dots} fill="#957656" isAnimationActive={false} />
               <Scatter data={means} fill="#231f1b" shape="square" isAnimationActive={false}><ErrorBar dataKey="e" direction="y" width={4} stroke="#231f1b" strokeWidth={1.4} /></Scatter>
             </ScatterChart>

@@ -9,7 +9,7 @@ import { limitWords, measureWords, requirementHistory, type RequirementRow, requ
 import { projectFacts, type StatusMatrix, statusMatrix, summaryOf } from "@/data/status";
 import { projectPage } from "@/server/page";
 import { cx } from "@/ui/classes";
-import { instant, shortDate } from "@/ui/date";
+import { instant } from "@/ui/date";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { VerdictLegend, VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
@@ -135,7 +135,6 @@ async function Detail({ slug, r, m, staff, currency }: { slug: string; r: Requir
           {staleBuilds.length > 0 && <KeepForm requirementId={r.id} builds={staleBuilds} />}
         </div>
       )}
-      <p className="text-xs text-soft md:col-span-2 xl:col-span-4">Since {shortDate(r.createdAt)}</p>
     </section>
   );
 }

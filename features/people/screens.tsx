@@ -17,7 +17,7 @@ export async function PeopleScreen({ slug }: { slug: string }) {
         <div className="grid min-w-0 gap-5">
           {students.length > 0 && (
             <DataTable caption="Students" columns={[{ key: "name", label: "Student", text: "Student" }, { key: "section", label: "Section", text: "Section" }, { key: "team", label: "Team", text: "Team" }, { key: "login", label: "Sign-in", text: "Email" }, { key: "act", label: "", text: "" }]}
-              rows={students.map((s) => ({ id: s.id, cells: { name: { value: s.name }, section: { value: s.section }, team: { value: s.team ?? "" }, login: { value: s.email ?? "", show: s.hasLogin ? s.email : <LoginForm projectId={p.id} personId={s.id} email={s.email ?? ""} /> }, act: { value: "", show: <span className="flex flex-wrap items-center gap-2"><a className="text-sm text-soft underline" href={`/p/${slug}/student/${s.id}`} download>record</a><StudentEnd projectId={p.id} personId={s.id} name={s.name} /></span> } } }))} />
+              rows={students.map((s) => ({ id: s.id, cells: { name: { value: s.name }, section: { value: s.section }, team: { value: s.team ?? "" }, login: { value: s.email ?? "", show: s.hasLogin ? s.email : <LoginForm projectId={p.id} personId={s.id} email={s.email ?? ""} /> }, act: { value: "", show: <span className="flex flex-wrap items-baseline gap-3"><a className="text-[13px] text-soft underline decoration-line underline-offset-3" href={`/p/${slug}/student/${s.id}`} download>record</a><StudentEnd projectId={p.id} personId={s.id} name={s.name} /></span> } } }))} />
           )}
           <Sheet title={students.length ? "Add students" : "Bring in the roster"}><RosterImport projectId={p.id} sections={frame.sections.map((s) => s.name)} /></Sheet>
         </div>

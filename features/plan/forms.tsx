@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { daysOff, editProject, milestone, newSection } from "@/data/schemas/projects";
+import { shortDate } from "@/ui/date";
 import { ActButton, ActionForm, ChoiceField, SelectField, TextArea, TextField } from "@/ui/form";
 import { addDaysOffToProjectAction, checkMilestoneAction, createSectionAction, editProjectAction, removeDayOffAction, removeMilestoneAction, saveMilestoneAction } from "./actions";
 
@@ -41,8 +42,8 @@ export function MilestoneCheck({ milestoneId, teamId, personId, doneOn, today, l
       setBusy(false);
     }
   };
-  if (readOnly) return <span>{doneOn ? `passed ${doneOn.slice(5)}` : "–"}</span>;
-  return <label className="inline-flex items-center gap-1.5 whitespace-nowrap"><input type="checkbox" className="accent-iron" checked={on} disabled={busy} onChange={toggle} aria-label={label} /><span className="text-sm text-soft">{doneOn ? doneOn.slice(5) : ""}</span>{note && <span role="alert" className="text-sm text-iron">{note}</span>}</label>;
+  if (readOnly) return <span>{doneOn ? `passed ${shortDate(doneOn)}` : "–"}</span>;
+  return <label className="inline-flex items-center gap-1.5 whitespace-nowrap"><input type="checkbox" className="accent-iron" checked={on} disabled={busy} onChange={toggle} aria-label={label} /><span className="text-sm text-soft">{doneOn ? shortDate(doneOn) : ""}</span>{note && <span role="alert" className="text-sm text-iron">{note}</span>}</label>;
 }
 
 export function DaysOffForm({ projectId, sections }: { projectId: string; sections: { value: string; label: string }[] }) {

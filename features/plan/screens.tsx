@@ -17,7 +17,7 @@ export async function PlanScreen({ slug }: { slug: string }) {
     <>
       <PageHead title="Plan" note={`${fullDate(p.startsOn)} to ${fullDate(p.endsOn)}${p.eventOn ? ` · event ${longDate(p.eventOn)}` : ""}`} />
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_330px]">
-        <div className="grid min-w-0 gap-5">
+        <div className="grid min-w-0 gap-5 [&>*]:min-w-0">
           <section>
             <h2 className="mb-2">Milestones</h2>
             {milestones.length === 0 ? <p className="text-soft">None yet. A milestone is something that every team or student must have done by a day: a drawing handed in, tool training signed, a model complete.</p> : (
@@ -27,7 +27,7 @@ export async function PlanScreen({ slug }: { slug: string }) {
                   <tbody>
                     {milestones.map((m) => (
                       <tr key={m.id}>
-                        <td className="font-[600]">{m.title}</td>
+                        <td className="min-w-36 font-[600]">{m.title}</td>
                         <td className="whitespace-nowrap">{shortDate(m.dueOn)} <span className="text-sm text-soft">session {sessionsHeld(frame.sessions, m.dueOn)}</span></td>
                         {staff
                           ? m.scope === "team"

@@ -37,7 +37,7 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
                   return (
                     <tr key={r.id}>
                       <td><Link href={`/p/${slug}/reviews/${r.id}`} className="font-[650] hover:text-iron">{r.team}</Link></td><td>{r.build ? `G${r.build}` : "–"}</td><td className="num">{r.sheets.length}</td>
-                      <td className="num">{visible && score.value !== null ? <Figure working={score.working}>{score.working.result}</Figure> : "–"}</td>
+                      <td className="num">{visible && score.value !== null ? <Figure working={score.working}>{(Number(score.value) * 100).toFixed(1)}</Figure> : "–"}</td>
                       <td>{r.verdict ?? <span className="text-soft">{r.heldOn > frame.today ? "to come" : "open"}</span>}</td>
                       <td>{r.actions.length === 0 ? "–" : <>{r.actions.length - left.length} of {r.actions.length} closed{left.some((a) => a.dueOn < frame.today) && <span className="text-iron"> · {left.filter((a) => a.dueOn < frame.today).length} overdue</span>}</>}</td>
                     </tr>
@@ -85,7 +85,7 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                   <thead><tr><th>Criterion</th><th className="num">Weight</th>{r.sheets.map((s, i) => <th key={s.id} className="num">{staff ? s.raterName : `Reviewer ${i + 1}`}</th>)}</tr></thead>
                   <tbody>
                     {r.definition.criteria.map((c) => <tr key={c.key}><td>{c.name}{r.sheets.map((s) => s.marks.find((m) => m.criterion === c.key)?.comment).filter(Boolean).map((t) => <span key={t} className="block text-sm text-soft">“{t}”</span>)}</td><td className="num text-soft">{c.weight}</td>{r.sheets.map((s) => <td key={s.id} className="num">{s.marks.find((m) => m.criterion === c.key)?.points ?? "–"}</td>)}</tr>)}
-                    <tr><td className="font-[650]">Score <span className="unit">%</span></td><td />{r.sheets.map((s) => { const x = scoreSheet(r.definition, { rater: staff ? s.raterName : "a reviewer", marks: s.marks }); return <td key={s.id} className="num">{x.value === null ? "–" : <Figure working={x.working}>{x.working.result}</Figure>}</td>; })}</tr>
+                    <tr><td className="font-[650]">Score <span className="unit">%</span></td><td />{r.sheets.map((s) => { const x = scoreSheet(r.definition, { rater: staff ? s.raterName : "a reviewer", marks: s.marks }); return <td key={s.id} className="num">{x.value === null ? "–" : <Figure working={x.working}>{(Number(x.value) * 100).toFixed(1)}</Figure>}</td>; })}</tr>
                   </tbody>
                 </table>
               </div>

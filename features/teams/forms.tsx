@@ -50,8 +50,8 @@ export function Placement({ projectId, personId, teamId, role, teams, name }: { 
   };
   return (
     <span className="flex flex-wrap items-center gap-1.5">
-      {teamId && <input aria-label={`Role of ${name}`} className="input min-h-7 w-24 py-0.5 text-sm" placeholder="role" defaultValue={role} onBlur={(e) => { if (e.target.value !== role) void move(teamId, e.target.value); }} />}
-      <select aria-label={`Team of ${name}`} className="input min-h-7 w-28 py-0.5 text-sm" value={teamId ?? ""} onChange={(e) => void move(e.target.value, teamId ? role : "")}>
+      {teamId && <input aria-label={`Role of ${name}`} className="input min-h-7 w-[86px] px-1.5 py-0.5 text-sm" placeholder="role" defaultValue={role} onBlur={(e) => { if (e.target.value !== role) void move(teamId, e.target.value); }} />}
+      <select aria-label={`Team of ${name}`} className="input min-h-7 w-[94px] px-1 py-0.5 text-sm" value={teamId ?? ""} onChange={(e) => void move(e.target.value, teamId ? role : "")}>
         <option value="">no team</option>{teams.map((t) => <option key={t.value} value={t.value}>{t.label}</option>)}
       </select>
       {note && <span role="alert" className="text-sm text-iron">{note}</span>}

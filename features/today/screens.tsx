@@ -48,7 +48,7 @@ export async function TodayScreen() {
           {o.items.length === 0 && <p className="py-2 text-soft">Nothing is due. <Link className="underline" href={`/p/${o.slug}`}>Open the project</Link></p>}
         </section>
       ))}
-      {projects.length > 0 && (
+      {(actor.instructor ? projects.length : projects.length - own.length) > 0 && (
         <section aria-label="Projects">
           <h2 className="mb-1.5">Projects</h2>
           <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Projects">
