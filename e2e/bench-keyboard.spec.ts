@@ -44,6 +44,7 @@ test("the working opens by W on a focused figure and closes by Escape", async ({
   await page.keyboard.press("Escape");
   await expect(page.getByRole("dialog")).toHaveCount(0);
   await page.keyboard.press("ControlOrMeta+k");
+  await expect(page.getByRole("combobox")).toBeFocused();
   await page.keyboard.type("cistern g4");
   await expect(page.getByRole("option", { name: /Cistern G4/ }).first()).toBeVisible();
   await page.keyboard.press("Enter");

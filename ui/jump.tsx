@@ -4,7 +4,8 @@ import { Search } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
 
-const JumpPalette = dynamic(() => import("./jump-palette"), { ssr: false });
+const load = () => import("./jump-palette");
+const JumpPalette = dynamic(load, { ssr: false });
 
 /** The jump box (Ctrl or Cmd K): teams, students, requirements, builds, runs; ? lists the keys. */
 export function JumpBox({ url, pages }: { url: string; pages: readonly { label: string; href: string }[] }) {
@@ -14,6 +15,8 @@ export function JumpBox({ url, pages }: { url: string; pages: readonly { label: 
     if (which) setAsked(true);
     setOpen(which);
   };
+  // Fetched once the page stands, so that the first key typed after Ctrl K already finds its field.
+  useEffect(() => void load(), []);
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "k") {

@@ -1,17 +1,19 @@
 "use client";
 
 import dynamic from "next/dynamic";
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from "react";
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from "react";
 import type { Working } from "@/core/working/working";
 import { cx } from "./classes";
 
-const WorkingDrawer = dynamic(() => import("./working-drawer"), { ssr: false });
+const load = () => import("./working-drawer");
+const WorkingDrawer = dynamic(load, { ssr: false });
 const Open = createContext<(w: Working) => void>(() => {});
 
 /** Holds the working drawer: one for the whole application. */
 export function WorkingProvider({ children }: { children: ReactNode }) {
   const [shown, setShown] = useState<Working | null>(null);
   const [asked, setAsked] = useState(false);
+  useEffect(() => void load(), []);
   const open = useCallback((w: Working) => {
     setAsked(true);
     setShown(w);

@@ -40,8 +40,7 @@ export function checkRubric(r: RubricDefinition): string[] {
   return r.criteria.flatMap((c) => [
     ...(c.levels.length < 2 ? [`${c.name}: give at least two levels.`] : []),
     ...(Number(c.weight) > 0 ? [] : [`${c.name}: the weight must be above zero.`]),
-    ...(c.levels.every((l) => /^\d+(\.\d+)?$/.test(l.points)) ? [] : [`${c.name}: points are numbers from 0 up.`]),
-    ...(top(c).gt(0) ? [] : [`${c.name}: the best level must earn points.`]),
+    ...(!c.levels.every((l) => /^\d+(\.\d+)?$/.test(l.points)) ? [`${c.name}: points are numbers from 0 up.`] : top(c).gt(0) ? [] : [`${c.name}: the best level must earn points.`]),
   ]);
 }
 
