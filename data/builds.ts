@@ -57,6 +57,7 @@ export const saveBuild = command({
     let id = input.id;
     let number: number;
     let revision = 1;
+    let before: Pick<Build, "mass" | "cost" | "sides"> | null = null;
     if (!id) {
       const [last] = await sql<{ n: number }[]>`SELECT coalesce(max(number), 0)::int AS n FROM build WHERE team_id = ${input.teamId}`;
       number = last!.n + 1;
@@ -69,6 +70,7 @@ export const saveBuild = command({
       checkVersion(old, input.version, labels, row, old as unknown as Record<string, unknown>);
       number = old.number;
       revision = old.revision + (input.physical ? 1 : 0);
+      before = input.physical ? null : old;
       await sql`UPDATE build SET ${sql({ ...row, revision })}, version = version + 1 WHERE id = ${id}`;
       await sql`DELETE FROM variable_setting WHERE build_id = ${id}`;
       await sql`DELETE FROM build_parent WHERE build_id = ${id}`;
@@ -79,15 +81,26 @@ export const saveBuild = command({
       found((await sql`SELECT FROM build WHERE id = ${input.parentId} AND project_id = ${projectId} AND id <> ${id}`)[0], "The generation before");
       await sql`INSERT INTO build_parent (build_id, parent_id) VALUES (${id}, ${input.parentId})`;
     }
-    await noteBuildEvidence(sql, projectId, id, revision, row, by);
+    await noteBuildEvidence(sql, projectId, id, revision, before, row, by);
     return { id, number };
   },
 });
 
-/** A build's mass, cost and size are evidence for the requirements that ask for them; the newest record replaces the older one. */
-async function noteBuildEvidence(sql: Tx, projectId: string, buildId: string, revision: number, row: { mass: string | null; cost: string | null; sides: string[] | null }, by: string): Promise<void> {
-  await sql`DELETE FROM evidence WHERE build_id = ${buildId} AND kind = 'build'`;
-  const given = [row.mass !== null && "mass", row.cost !== null && "cost", row.sides && "envelope"].filter((m) => typeof m === "string");
+type Measured = Pick<Build, "mass" | "cost" | "sides">;
+const same = (a: string | null | undefined, b: string | null) => (a ?? null) === null || b === null ? (a ?? null) === b : Number(a) === Number(b);
+
+/**
+ * A build's mass, cost and size are evidence for the requirements that ask for them; what was measured anew replaces the older record.
+ * What an edit did not touch keeps the versions that it leaned on: correcting a text does not weigh the build again.
+ */
+async function noteBuildEvidence(sql: Tx, projectId: string, buildId: string, revision: number, before: Measured | null, row: Measured, by: string): Promise<void> {
+  const touched = [
+    (!before || !same(before.mass, row.mass)) && "mass", (!before || !same(before.cost, row.cost)) && "cost",
+    (!before || (before.sides ?? []).map(Number).join() !== (row.sides ?? []).map(Number).join()) && "envelope",
+  ].filter((m) => typeof m === "string");
+  if (!touched.length) return;
+  await sql`DELETE FROM evidence e WHERE build_id = ${buildId} AND kind = 'build' AND (SELECT measure FROM requirement_version WHERE requirement_id = e.requirement_id ORDER BY number DESC LIMIT 1) IN ${sql(touched)}`;
+  const given = touched.filter((m) => (m === "envelope" ? row.sides : row[m as "mass" | "cost"]) !== null);
   if (!given.length) return;
   const asks = await sql<{ id: string; number: number }[]>`
     SELECT r.id, v.number FROM requirement r JOIN LATERAL (SELECT number, measure FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1) v ON true

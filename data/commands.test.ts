@@ -96,8 +96,14 @@ describe("brief and requirements", () => {
     expect(await refused(saveRequirement, boss, await change(w.mass, { target: "4 kg" }))).toMatchObject({ fields: { reason: expect.stringContaining("say why") } });
     await ok(saveRequirement, boss, await change(w.mass, { target: "4 kg", reason: "client" }));
     expect(await statusOf(w.mass)).toBe("stale");
+    const edit = { teamId: w.a, id: w.build, stage: "prototype", builtOn: "2027-02-20", mass: "4.4 kg", sides: "590 × 380 × 390 mm" };
+    await ok(saveBuild, boss, { ...edit, version: 1, whatChanged: "First, spelled better" });
+    expect(await statusOf(w.mass)).toBe("stale"); // a corrected text does not weigh the build again
     await ok(keepEvidence, boss, { requirementId: w.mass, buildId: w.build, reason: "weighed on the same scale" });
     expect(await statusOf(w.mass)).toBe("not met");
+    await ok(saveRequirement, boss, await change(w.mass, { target: "4.2 kg", reason: "client again" }));
+    await ok(saveBuild, boss, { ...edit, version: 2, whatChanged: "First", mass: "4.1 kg" });
+    expect(await statusOf(w.mass)).toBe("met"); // weighed anew
   });
 
   test("another wording changes no verdict", async () => {

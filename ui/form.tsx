@@ -230,7 +230,7 @@ export function CheckField({ label, name, hint }: FieldProps) {
 }
 
 /** Several choices as boxes in a row; the value is a list of the chosen ones. */
-export function ChoiceField({ options, numeric, ...p }: FieldProps & { options: readonly { value: string; label: string }[]; numeric?: boolean }) {
+export function ChoiceField({ options, numeric, ordered, ...p }: FieldProps & { options: readonly { value: string; label: string }[]; numeric?: boolean; /** The order of choosing counts and is shown. */ ordered?: boolean }) {
   const f = useField(p.name);
   const chosen = ((f.form.watch(f.full) as (string | number)[] | undefined) ?? []).map(String);
   return (
@@ -241,8 +241,8 @@ export function ChoiceField({ options, numeric, ...p }: FieldProps & { options: 
           <label key={o.value} className="flex items-center gap-1.5">
             <input type="checkbox" className="accent-iron" checked={chosen.includes(o.value)} onChange={(e) => {
               const next = e.target.checked ? [...chosen, o.value] : chosen.filter((c) => c !== o.value);
-              f.form.setValue(f.full, numeric ? next.map(Number) : options.map((x) => x.value).filter((v) => next.includes(v)), { shouldDirty: true, shouldValidate: true });
-            }} />{o.label}
+              f.form.setValue(f.full, numeric ? next.map(Number) : ordered ? next : options.map((x) => x.value).filter((v) => next.includes(v)), { shouldDirty: true, shouldValidate: true });
+            }} />{ordered && chosen.includes(o.value) && `${chosen.indexOf(o.value) + 1}. `}{o.label}
           </label>
         ))}
       </div>

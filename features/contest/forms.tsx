@@ -37,7 +37,7 @@ export function EventForm({ projectId, slug, id, version, defaults, protocols, c
     <ActionForm schema={event} action={saveEventAction} fixed={{ projectId, id, version }} defaults={defaults} submit={id ? "Save the event" : "Set up the event"} goTo={`/p/${slug}/contest?event=:id`} cancel={<LinkButton href={`/p/${slug}/contest`} look="quiet">Leave without saving</LinkButton>} className="grid max-w-[900px] gap-4"
       shape={(v) => ({ ...v, points: readRule(v.rule as TypedRule) })}>
       <div className="grid items-start gap-4 sm:grid-cols-2"><TextField name="name" label="Event" hint="for example Timed lift" /><SelectField name="protocolId" label="Measured under" options={protocols} /><Rules channels={channels} /></div>
-      <ChoiceField name="tieBreaks" label="Ties are broken by, in this order" options={[{ value: "second", label: "second-best attempt" }, { value: "lighter", label: "lighter build" }, { value: "earlier", label: "earlier inspection" }, { value: "lot", label: "lot" }]} hint="An unbroken tie is shared." />
+      <ChoiceField ordered name="tieBreaks" label="Ties are broken by, in the order in which you choose" options={[{ value: "second", label: "second-best attempt" }, { value: "lighter", label: "lighter build" }, { value: "earlier", label: "earlier inspection" }, { value: "lot", label: "lot" }]} hint="An unbroken tie is shared." />
       <fieldset className="grid items-start gap-4 border-t border-line pt-3 sm:grid-cols-3"><legend className="pr-2 text-sm text-soft">Points</legend><RuleFields name="rule" none="no points: places only" /></fieldset>
       <TextField name="seed" label="Seed for lots" className="w-40" hint="shown before anything is drawn" />
     </ActionForm>
