@@ -32,6 +32,8 @@ export interface Command<I, O> {
   /** What is acted on; null when it does not exist. */
   subject(sql: Tx, input: I, actor: Actor): Promise<Subject | null> | Subject | null;
   run(context: Context, input: I): Promise<O>;
+  /** The answer holds something that is shown once and stored as a hash only: it is not kept for a retry. */
+  readonly shownOnce?: true;
   /** Said when a unique constraint is broken. */
   readonly twice?: string;
 }
@@ -107,6 +109,7 @@ export async function execute<I, O>(cmd: Command<I, O>, actor: Actor, raw: unkno
         if (done.length === 0) {
           const [before] = await sql<{ result: O; act: string; actor: string }[]>`SELECT result, act, actor FROM request_done WHERE id = ${requestId}`;
           if (before?.actor !== actor.id || before.act !== cmd.name) throw new Refused("This request was already used for something else. Reload the page and try again.");
+          if (cmd.shownOnce) throw new Refused("This went through already, but its answer is shown only once. Make a new one.");
           return { ok: true as const, value: before.result };
         }
       }
@@ -117,7 +120,7 @@ export async function execute<I, O>(cmd: Command<I, O>, actor: Actor, raw: unkno
         id: newId(), actorKind: actor.kind, actorId: actor.id, actorName: nameOf(actor), projectId: project, act: cmd.name,
         subjectType: n.type, subjectId: n.id ?? null, label: n.label ?? "", before: n.before === undefined ? null : sql.json(n.before as never), after: n.after === undefined ? null : sql.json(n.after as never), reason: n.reason ?? null,
       })))}`;
-      if (requestId) await sql`UPDATE request_done SET result = ${sql.json((value ?? null) as never)} WHERE id = ${requestId}`;
+      if (requestId && !cmd.shownOnce) await sql`UPDATE request_done SET result = ${sql.json((value ?? null) as never)} WHERE id = ${requestId}`;
       if (project) await sql`SELECT pg_notify('ironstone', ${JSON.stringify({ project, act: cmd.name })})`;
       return { ok: true as const, value };
     });

@@ -57,6 +57,16 @@ describe("writes", () => {
     expect((await db()`SELECT FROM milestone WHERE project_id = ${w.projectId} AND title = 'Twice'`).length).toBe(1);
   });
 
+  test("what is shown once is stored nowhere, not even for a retry", async () => {
+    const input = { projectId: w.projectId, role: "scorer", label: "Gym", days: 2 };
+    const id = randomUUID();
+    const first = await execute(createGuestLink, boss, input, id);
+    if (!first.ok) throw new Error(first.message);
+    expect(await execute(createGuestLink, boss, input, id)).toMatchObject({ ok: false, message: expect.stringContaining("shown only once") });
+    for (const { table } of await db()<{ table: string }[]>`SELECT relname AS table FROM pg_class JOIN pg_namespace n ON n.oid = relnamespace WHERE nspname = 'public' AND relkind = 'r'`)
+      expect([table, (await db().unsafe(`SELECT 1 FROM ${table} x WHERE to_jsonb(x)::text LIKE '%${first.value.secret}%'`)).length]).toEqual([table, 0]);
+  });
+
   test("a stale form gets both values and can be sent again over them", async () => {
     const input = { projectId: w.projectId, version: 1, title: "Theirs", kind: "both", startsOn: "2027-01-18", endsOn: "2027-03-26" };
     await ok(editProject, boss, input);

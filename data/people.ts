@@ -39,6 +39,7 @@ const sessionDays = 14;
 export async function openSession(personId: string): Promise<{ secret: string; maxAge: number }> {
   const secret = newSecret();
   await db()`DELETE FROM session_token WHERE expires_at < now()`;
+  await db()`DELETE FROM request_done WHERE at < now() - interval '7 days'`;
   await db()`INSERT INTO session_token (hash, person_id, expires_at) VALUES (${digest(secret)}, ${personId}, now() + make_interval(days => ${sessionDays}))`;
   return { secret, maxAge: sessionDays * 86_400 };
 }
@@ -155,7 +156,7 @@ const studentSubject = async (sql: Sql, projectId: string, personId: string) => 
 
 /** Gives a student an email to sign in with and a first password, shown once. */
 export const giveLogin = command({
-  name: "giveLogin", act: "people.edit", schema: s.login, twice: "This email address belongs to somebody else already.",
+  name: "giveLogin", shownOnce: true, act: "people.edit", schema: s.login, twice: "This email address belongs to somebody else already.",
   subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
   async run({ sql, audit }, input): Promise<{ password: string }> {
     const [person] = await sql<{ name: string; instructor: boolean }[]>`SELECT name, instructor FROM person WHERE id = ${input.personId} AND erased_at IS NULL`;
@@ -214,7 +215,7 @@ export const eraseStudent = command({
 
 /** Adds a co-instructor; a person new to the school gets a first password, shown once. */
 export const addCoInstructor = command({
-  name: "addCoInstructor", act: "staff.manage", schema: s.coInstructor, twice: "This person is on the project already.",
+  name: "addCoInstructor", shownOnce: true, act: "staff.manage", schema: s.coInstructor, twice: "This person is on the project already.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ password: string | null }> {
     const email = input.email.toLowerCase();
@@ -231,7 +232,7 @@ export const addCoInstructor = command({
 
 /** Makes a guest link: its secret (and PIN for judges and scorers) is shown once and stored as a hash. */
 export const createGuestLink = command({
-  name: "createGuestLink", act: "guest.manage", schema: s.guestLink,
+  name: "createGuestLink", shownOnce: true, act: "guest.manage", schema: s.guestLink,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ secret: string; pin: string | null }> {
     const secret = newSecret();
