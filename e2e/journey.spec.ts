@@ -239,4 +239,27 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await page.goto(`${emptyUrl}/p/garden-lift-ii/records`);
     await expect(page.getByRole("row", { name: /Garden Lift 8\.62/ })).toBeVisible();
   });
+  await test.step("the school is backed up and restored, and its instructor signs in again", async () => {
+    await page.goto(`${emptyUrl}/school`);
+    const download = page.waitForEvent("download");
+    await page.getByRole("link", { name: "Download a backup" }).click();
+    const backup = readFileSync(await (await download).path());
+    const restore = async (confirm: string) => {
+      await page.getByLabel("Backup", { exact: true }).setInputFiles({ name: "backup.zip", mimeType: "application/zip", buffer: backup });
+      await page.getByLabel(/Write restore to confirm/).fill(confirm);
+      await page.getByRole("button", { name: "Restore" }).click();
+    };
+    await restore("yes");
+    await expect(page.getByText("Write restore to confirm: everything that is here now is replaced.")).toBeVisible();
+    await restore("restore");
+    await expect(page).toHaveURL(/sign-in/);
+    await expect(page.getByRole("region", { name: "People of the demo" })).toHaveCount(0);
+    await page.getByLabel("Email").fill("mara@hartsedge.example");
+    await page.getByLabel("Password").fill("wrong");
+    await page.getByRole("button", { name: "Sign in" }).click();
+    await expect(page.getByText("do not belong together")).toBeVisible();
+    await page.getByLabel("Password").fill("a quiet garden pump");
+    await page.getByRole("button", { name: "Sign in" }).click();
+    await expect(page.getByRole("link", { name: "Garden Lift", exact: true }).first()).toBeVisible();
+  });
 });
