@@ -2,6 +2,7 @@ import "server-only";
 import { checkVersion, command, found, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
 import { storePicture } from "./files";
+import { isId } from "./id";
 import { readSides, siOrNull } from "./schemas/common";
 import * as s from "./schemas/work";
 
@@ -20,7 +21,7 @@ const columns = (sql: Tx) => sql`
 /** Every build of a project, by team and number. */
 export const buildsOf = (projectId: string, sql: Tx = db()) => sql<Build[]>`SELECT ${columns(sql)} FROM build b JOIN team t ON t.id = b.team_id WHERE b.project_id = ${projectId} AND t.retired_at IS NULL ORDER BY t.name, b.number`;
 export async function buildById(projectId: string, id: string): Promise<Build | null> {
-  if (!/^[0-9a-f-]{36}$/.test(id)) return null;
+  if (!isId(id)) return null;
   return (await db()<Build[]>`SELECT ${columns(db())} FROM build b JOIN team t ON t.id = b.team_id WHERE b.id = ${id} AND b.project_id = ${projectId}`)[0] ?? null;
 }
 

@@ -1,6 +1,7 @@
 import "server-only";
 import { type EventDefinition, type Standing, standings } from "@/core/contest/standings";
 import { drawOrder } from "@/core/draw/draw";
+import { symbolsIn } from "@/core/formula/formula";
 import { fromSi } from "@/core/quantity/quantity";
 import { assessRun } from "@/core/run/assess";
 import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
@@ -19,8 +20,7 @@ export interface ContestEvent {
 export function readingsFor(p: ProtocolDefinition, channel: string): string[] {
   if (p.measures.some((m) => m.key === channel)) return [channel];
   const d = p.derived.find((x) => x.key === channel);
-  const symbols = d?.expression.match(/[A-Za-z][A-Za-z0-9_]*/g) ?? [];
-  return [...new Set(symbols.filter((x) => x !== channel).flatMap((x) => readingsFor(p, x)))];
+  return [...new Set(symbolsIn(d?.expression ?? "").filter((x) => x !== channel).flatMap((x) => readingsFor(p, x)))];
 }
 
 /** The value of an attempt for ranking, as exact text in the channel's unit: a reading as it was read, a derived value to 12 digits. */

@@ -1,9 +1,10 @@
 import "server-only";
-import { describeLimit, nextCode, type Comparator, type Limit, type Priority } from "@/core/needs/requirement";
+import { describeLimit, isBuildMeasure, nextCode, runMeasure, type Comparator, type Limit, type Priority } from "@/core/needs/requirement";
 import { sameDimension } from "@/core/quantity/dimension";
 import { parseUnit } from "@/core/quantity/units";
 import { checkVersion, command, found, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
+import { isId } from "./id";
 import { siOrNull, readSides } from "./schemas/common";
 import * as s from "./schemas/needs";
 
@@ -43,14 +44,14 @@ export const saveRequirement = command({
     if ((input.measure === "envelope") !== (input.comparator === "fits")) refuse("An envelope is checked with “fits in” and three sides, and only an envelope is.", "comparator");
     const unit = input.comparator === "fits" ? "mm" : input.unit || null;
     if (input.measure === "mass" && unit) fits(unit, "kg");
-    const run = /^run:([0-9a-f-]+):(.+)$/.exec(input.measure);
-    if (run) {
+    const run = runMeasure(input.measure);
+    if (run && isId(run.protocol)) {
       const [p] = await sql<{ definition: { measures: { key: string; unit: string }[]; derived: { key: string; unit: string }[] } }[]>`
-        SELECT v.definition FROM protocol p JOIN protocol_version v ON v.protocol_id = p.id WHERE p.id = ${run[1]!} AND p.project_id = ${input.projectId} ORDER BY v.number DESC LIMIT 1`;
-      const channel = p && [...p.definition.measures, ...p.definition.derived].find((c) => c.key === run[2]);
+        SELECT v.definition FROM protocol p JOIN protocol_version v ON v.protocol_id = p.id WHERE p.id = ${run.protocol} AND p.project_id = ${input.projectId} ORDER BY v.number DESC LIMIT 1`;
+      const channel = p && [...p.definition.measures, ...p.definition.derived].find((c) => c.key === run.channel);
       if (!channel) refuse("This protocol does not measure that.", "measure");
       fits(unit ?? "", channel.unit);
-    } else if (input.measure && !["mass", "cost", "envelope"].includes(input.measure)) refuse("Choose one of the measures of the list.", "measure");
+    } else if (input.measure && !isBuildMeasure(input.measure)) refuse("Choose one of the measures of the list.", "measure");
     const money = input.measure === "cost";
     const next = {
       statement: input.statement, kind: input.kind, priority: input.priority, measure: input.measure || null, comparator: input.comparator || null,
@@ -168,10 +169,10 @@ export const keepEvidence = command({
 
 /** A requirement's measure in words. */
 export function measureWords(r: RequirementRow, protocols: readonly { id: string; name: string; definition: { measures: readonly { key: string; name: string }[]; derived: readonly { key: string; name: string }[] } }[]): string {
-  const run = /^run:([^:]+):(.+)$/.exec(r.measure ?? "");
+  const run = runMeasure(r.measure);
   if (!run) return r.measure ?? "";
-  const p = protocols.find((x) => x.id === run[1]);
-  return [...(p?.definition.measures ?? []), ...(p?.definition.derived ?? [])].find((c) => c.key === run[2])?.name.toLowerCase() ?? run[2]!;
+  const p = protocols.find((x) => x.id === run.protocol);
+  return [...(p?.definition.measures ?? []), ...(p?.definition.derived ?? [])].find((c) => c.key === run.channel)?.name.toLowerCase() ?? run.channel;
 }
 export const limitWords = (r: RequirementRow, currency: string): string => {
   const limit = limitOf(r);

@@ -1,5 +1,6 @@
 import "server-only";
 import type { Actor } from "@/core/access/can";
+import { runMeasure } from "@/core/needs/requirement";
 import { addDays, isDate } from "@/core/sessions/date";
 import type { MeetingPattern } from "@/core/sessions/sessions";
 import { checkVersion, command, found, refuse } from "./command";
@@ -266,8 +267,8 @@ export const createEdition = command({
       await sql`INSERT INTO protocol_version (id, protocol_id, number, definition, created_by) VALUES (${newId()}, ${id}, 1, ${sql.json(p.definition as never)}, ${by})`;
     }
     const carried = (measure: string | null) => {
-      const [, protocol, key] = /^run:([^:]+):(.+)$/.exec(measure ?? "") ?? [];
-      return protocol ? (protocols.has(protocol) ? `run:${protocols.get(protocol)}:${key}` : null) : measure;
+      const run = runMeasure(measure);
+      return run ? (protocols.has(run.protocol) ? `run:${protocols.get(run.protocol)}:${run.channel}` : null) : measure;
     };
     for (const r of await sql<{ code: string; statement: string; kind: string; priority: string; measure: string | null; comparator: string | null; target: string | null; second: string | null; sides: string[] | null; unit: string | null; method: string | null; source: string }[]>`
       SELECT DISTINCT ON (r.id) r.code, v.statement, v.kind, v.priority, v.measure, v.comparator, v.target, v.second, v.sides, v.unit, v.method, v.source FROM requirement r JOIN requirement_version v ON v.requirement_id = r.id

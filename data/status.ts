@@ -1,6 +1,6 @@
 import "server-only";
 import { staleReasons, type Verdict } from "@/core/evidence/evidence";
-import { type Observation, statusOf } from "@/core/needs/requirement";
+import { type Observation, runMeasure, statusOf } from "@/core/needs/requirement";
 import { toSi } from "@/core/quantity/quantity";
 import { type AssessedRun, assessRun, type RunSummary, summariseRuns } from "@/core/run/assess";
 import { channelsOf } from "@/core/run/protocol";
@@ -69,9 +69,9 @@ export function requirementStatus(facts: ProjectFacts, r: RequirementRow, build:
   if (!build) return { value: "untested", working: makeWorking({ title: r.statement, result: "untested", rule: "There is no build yet." }) };
   if (!limit && r.measure) return { value: "untested", working: makeWorking({ title: r.statement, result: "untested", rule: "The requirement has no limit yet." }) };
   const rows = facts.evidence.filter((e) => e.requirementId === r.id && e.buildId === build.id);
-  const run = /^run:([^:]+):(.+)$/.exec(r.measure ?? "");
-  const protocol = run ? facts.protocols.find((p) => p.id === run[1]) : undefined;
-  const fitting = rows.filter((e) => e.finding === "not applicable" || (run ? e.kind === "run" && facts.runs.some((x) => x.id === e.runId && x.protocolId === run[1] && x.place === "bench") : r.measure ? e.kind === "build" : e.kind === "finding"));
+  const run = runMeasure(r.measure);
+  const protocol = run ? facts.protocols.find((p) => p.id === run.protocol) : undefined;
+  const fitting = rows.filter((e) => e.finding === "not applicable" || (run ? e.kind === "run" && facts.runs.some((x) => x.id === e.runId && x.protocolId === run.protocol && x.place === "bench") : r.measure ? e.kind === "build" : e.kind === "finding"));
   const withReasons = fitting.map((e) => ({ e, stale: staleReasons({ requirement: e.requirementVersion, build: e.buildRevision, protocol: e.protocolVersion }, { requirement: r.number, build: build.revision, protocol: protocol?.number ?? null }) }));
   const fresh = withReasons.filter((x) => x.stale.length === 0);
   const chosen = fresh.length ? fresh : withReasons;
@@ -95,9 +95,9 @@ export function requirementStatus(facts: ProjectFacts, r: RequirementRow, build:
   const ids = new Set(chosen.flatMap((x) => (x.e.runId ? [x.e.runId] : [])));
   // Stale runs are shown as they stood: assessed as if their version were current.
   const pool = stale.length ? { runs: facts.runs, assessed: new Map(facts.runs.filter((x) => ids.has(x.id)).map((x) => [x.id, assess(protocol, x, undefined)])) } : facts;
-  const summary = summaryOf(pool, protocol, build.id, run![2]!, ids);
+  const summary = summaryOf(pool, protocol, build.id, run!.channel, ids);
   if (summary.value.counted === null) return done(null);
-  const unit = channelsOf(protocol.definition).find((c) => c.key === run![2])!.unit;
+  const unit = channelsOf(protocol.definition).find((c) => c.key === run!.channel)!.unit;
   const result = done({ kind: "value", value: toSi(summary.value.counted, unit).toString(), U: toSi(summary.value.U, unit).toNumber(), inputs: summary.working.inputs });
   return { ...result, working: { ...result.working, steps: [...summary.working.steps.slice(0, 1), ...result.working.steps], warnings: [...result.working.warnings, ...(stale.length ? [] : summary.working.warnings)] } };
 }

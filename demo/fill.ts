@@ -214,12 +214,11 @@ async function thisYear(owner: string, co: { name: string; email: string }, befo
   }
   // Who read the brief.
   const everybody = story.teams.flatMap((t) => t.members);
-  const readers = async (hours: number, skip: number) => {
+  const readers = async (skip: number) => {
     const [current] = await projects.briefVersions(projectId);
     for (const [i, m] of everybody.entries()) if (i % 14 !== skip) await run(projects.acknowledgeBrief, ids.get(m)!, { projectId, briefVersionId: current!.id });
-    void hours;
   };
-  await readers(1, 99);
+  await readers(99);
   const versionOf = async (id: string) => (await bench.protocolsOf(projectId)).find((p) => p.id === id)!.versionId;
   const leakVersion = await versionOf(leak.id);
   for (const t of story.teams) { await at(day(3, t.name === "Headrace" ? 4 : 2), 15); await run(projects.checkMilestone, owner, { milestoneId: drawing, teamId: teams.get(t.name)!.id, doneOn: day(3, t.name === "Headrace" ? 4 : 2) }); }
@@ -262,7 +261,7 @@ async function thisYear(owner: string, co: { name: string; email: string }, befo
     await at(day(4, 1), 16);
     await change("carries it", { target: "5.0 kg", unit: "kg", reason: "Client tried a 6 kg mock-up on the steps: too heavy", source: "Client: “I am not carrying a sack of cement.” Changed from 6.0 kg after she tried one on the steps." });
     await run(projects.saveBrief, owner, { projectId, baseNumber: 2, body: `${story.brief}${dates(day)}`, whatChanged: "At most 5.0 kg, was 6.0 kg: the client tried 6 kg on the steps" });
-    await readers(1, 3);
+    await readers(3);
   } });
   // The first review, in week 5.
   steps.push({ when: day(5, 3), order: 1000, act: async () => {
@@ -292,8 +291,7 @@ async function thisYear(owner: string, co: { name: string; email: string }, befo
         if (!b || (i + k) % 5 === 4 || (t.name === "Downpour" && i > 1)) continue;
         await run(needs.recordFinding, owner, { requirementId: r.id, buildId: b.id, outcome: (i * 3 + k * 7) % 11 === 5 ? "not met" : "met", note: "seen on the bench" });
       }
-    const { id: event } = await run(contest.saveEvent, owner, timedLift(projectId, protocol.id, "4417"));
-    void event;
+    await run(contest.saveEvent, owner, timedLift(projectId, protocol.id, "4417"));
     await run(grades.saveScheme, owner, { projectId, baseNumber: 0, decimals: 1, components: scheme("First review", { protocol: protocol.id, channel: "Q" }, drawing) });
     for (const [i, m] of everybody.entries()) if (i % 9 !== 4) await run(grades.enterMark, owner, { projectId, personId: ids.get(m), component: "notebook", kind: "mark", percent: String(60 + Math.floor(rnd() * 38)) });
     await run(grades.publishGrades, owner, { projectId });

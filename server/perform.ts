@@ -1,5 +1,6 @@
 import "server-only";
 import { type Command, execute } from "@/data/command";
+import { isId } from "@/data/id";
 import type { Result } from "@/data/result";
 import { currentGuest, currentPerson } from "./session";
 
@@ -12,6 +13,6 @@ export interface Envelope {
 /** The one way from a server action to a command: finds the actor and runs it. */
 export async function perform<I, O>(cmd: Command<I, O>, input: unknown, envelope: Envelope = {}): Promise<Result<O>> {
   const actor = envelope.via === "guest" ? await currentGuest() : await currentPerson();
-  const id = /^[0-9a-f-]{36}$/.test(envelope.requestId ?? "") ? envelope.requestId : undefined;
+  const id = isId(envelope.requestId) ? envelope.requestId : undefined;
   return execute(cmd, actor, input, id);
 }

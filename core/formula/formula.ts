@@ -158,6 +158,14 @@ export function evaluateFormula(expression: string, inputs: Readonly<Record<stri
 }
 
 /**
+ * The names that stand in a formula, each once, functions included.
+ * @example symbolsIn("m / (rho * t)") // => ["m", "rho", "t"]
+ */
+export function symbolsIn(expression: string): string[] {
+  return [...new Set(expression.match(/[A-Za-z][A-Za-z0-9_]*/g) ?? [])];
+}
+
+/**
  * An expanded uncertainty U = 2u rounded to two significant digits, and how many decimals a value beside it takes.
  * @example expandUncertainty(0.453) // => { U: 0.91, digits: 2 }
  */

@@ -7,6 +7,24 @@ import { type Computed, makeWorking, type WorkingInput } from "../working/workin
 export type Comparator = "≤" | "≥" | "=" | "±" | "between" | "fits" | "yes";
 export type Priority = "must" | "should" | "could";
 
+/**
+ * The protocol and channel that a requirement's measure names, `run:<protocol>:<channel>`; null for the measures of a build and for none.
+ * @example runMeasure("run:p1:Q") // => { protocol: "p1", channel: "Q" }
+ * @example runMeasure("mass") // => null
+ */
+export function runMeasure(measure: string | null | undefined): { protocol: string; channel: string } | null {
+  const [, protocol, channel] = /^run:([^:]+):(.+)$/.exec(measure ?? "") ?? [];
+  return protocol && channel ? { protocol, channel } : null;
+}
+
+/**
+ * Whether a measure is one that every build records of itself: its mass, its cost or its envelope.
+ * @example isBuildMeasure("mass") // => true
+ */
+export function isBuildMeasure(measure: string | null): measure is "mass" | "cost" | "envelope" {
+  return measure === "mass" || measure === "cost" || measure === "envelope";
+}
+
 /** What a requirement asks of a measured quantity; numbers are SI decimal texts. */
 export interface Limit {
   readonly comparator: Comparator;

@@ -1,5 +1,5 @@
 import Decimal from "decimal.js";
-import { evaluateFormula, expandUncertainty, type FormulaInput, showFormula, showUncertain } from "../formula/formula";
+import { evaluateFormula, expandUncertainty, type FormulaInput, showFormula, showUncertain, symbolsIn } from "../formula/formula";
 import { type AttemptState, countAttempts } from "../points/attempts";
 import { decimalsFor, formatNumber, fromSi, knownUnit, spanToSi, toSi } from "../quantity/quantity";
 import { describe } from "../stats/describe";
@@ -86,7 +86,7 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
     values[m.key] = { value: { value: exact.toNumber(), u, shown }, working: makeWorking({ title: m.name, result: shown, unit: m.unit, plusMinus: formatNumber(expandUncertainty(u).U, expandUncertainty(u).digits), rule: "Read from the instrument.", inputs: [inputs[m.key]!] }) };
   }
   for (const d of p.derived) {
-    const symbols = [...new Set(d.expression.match(/[A-Za-z][A-Za-z0-9_]*/g) ?? [])];
+    const symbols = symbolsIn(d.expression);
     const missing = symbols.filter((s) => !(s in scope) && [...p.measures, ...p.derived].some((m) => m.key === s));
     if (missing.length) {
       values[d.key] = { value: null, working: makeWorking({ title: d.name, result: "–", unit: d.unit, rule: d.rule, warnings: [`Not yet read: ${missing.join(", ")}.`] }) };

@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import { isDate } from "@/core/sessions/date";
 import { parseQuantity } from "@/core/quantity/quantity";
+import { idPattern } from "../id";
 
 yup.setLocale({
   mixed: { required: "This is needed.", notType: ({ type }) => (type === "number" ? "Write a number." : "This cannot be read."), oneOf: "Choose one of the list." },
@@ -9,11 +10,9 @@ yup.setLocale({
   array: { min: ({ min }) => `At least ${min}.`, max: ({ max }) => `At most ${max}.` },
 });
 
-// yup's own uuid() knows versions 1 to 5 only; ours are time-ordered version 7.
-const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 const unknown = "This record cannot be found.";
-export const id = () => yup.string().required().matches(uuid, unknown);
-export const optionalId = () => yup.string().transform((v) => v || undefined).optional().matches(uuid, unknown);
+export const id = () => yup.string().required().matches(idPattern, unknown);
+export const optionalId = () => yup.string().transform((v) => v || undefined).optional().matches(idPattern, unknown);
 export const text = (max = 200) => yup.string().trim().max(max).required();
 export const optionalText = (max = 4000) => yup.string().trim().max(max).default("");
 export const version = () => yup.number().integer().required();

@@ -1,5 +1,6 @@
 import Link from "@/ui/link";
 import { auditOf } from "@/data/audit";
+import { isId } from "@/data/id";
 import { projectPage } from "@/server/page";
 import { instant } from "@/ui/date";
 import { buttonClass, Empty, PageHead } from "@/ui/page";
@@ -10,7 +11,7 @@ const words = (act: string) => act.replace(/([A-Z])/g, " $1").toLowerCase();
 export async function AuditScreen({ slug, q, before }: { slug: string; q: string; before?: string }) {
   const { frame } = await projectPage(slug, "project.audit");
   const page = 60;
-  const rows = await auditOf(frame.project.id, { words: q, before: before && /^[0-9a-f-]{36}$/.test(before) ? before : null, limit: page });
+  const rows = await auditOf(frame.project.id, { words: q, before: isId(before) ? before : null, limit: page });
   return (
     <>
       <PageHead title="Audit" note="Everything that was written in this project, by whom and when." >

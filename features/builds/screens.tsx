@@ -1,6 +1,6 @@
 import Link from "@/ui/link";
 import { notFound } from "next/navigation";
-import { marginOf } from "@/core/needs/requirement";
+import { isBuildMeasure, marginOf } from "@/core/needs/requirement";
 import { compareEnvelope } from "@/core/quantity/envelope";
 import { formatNumber, formatSi, fromSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
@@ -41,7 +41,7 @@ export async function BuildsScreen({ slug, team, week }: { slug: string; team?: 
   const base = `/p/${slug}/builds`;
   const chosen = facts.teams.find((t) => t.id === team);
   const teams = chosen ? [chosen] : facts.teams;
-  const limits = facts.requirements.filter((r) => ["mass", "cost", "envelope"].includes(r.measure ?? ""));
+  const limits = facts.requirements.filter((r) => isBuildMeasure(r.measure));
   const primary = facts.protocols[0];
   const channel = primary && channelsOf(primary.definition).find((c) => c.key === primary.definition.primary);
   const mayAdd = (id: string) => staff || id === ownTeam;

@@ -29,7 +29,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
   const bench = primary && channel ? await benchmarkOf(p.editionOf, primary.name, channel.key) : null;
   const base = `/p/${slug}`;
   const better = primary?.definition.better ?? "more";
-  const mode = show === "mass" || show === "musts" ? show : "best";
+  const mode = show === "mass" ? show : "best";
   const weeks = projectWeeks(p.startsOn, p.endsOn);
   const cells = coreLog({
     from: p.startsOn, today: frame.today, weeks, teams: facts.teams,
@@ -92,7 +92,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
                   const band = k === 0 ? bands[i]! : [];
                   return (
                     <td key={t.id} className="relative px-1 align-top">
-                      <Cell c={c} first={i === 0} last={w.number === week} today={w.number === week && !p.finishedAt} href={`${base}/builds?team=${t.id}&week=${w.number}`} shade={shade(cells.get(t.id)!, i, top)} unit={channel?.unit ?? ""}
+                      <Cell c={c} first={i === 0} today={w.number === week && !p.finishedAt} href={`${base}/builds?team=${t.id}&week=${w.number}`} shade={shade(cells.get(t.id)!, i, top)} unit={channel?.unit ?? ""}
                         text={mode === "best" ? null : mode === "mass" ? massIn(facts, t.id, w.monday) : null} mode={mode} team={t.name} />
                       {band.length > 0 && <div className="absolute top-2 left-1 z-[5] flex gap-2" style={{ width: `calc(${facts.teams.length * 100}% - 8px)` }}>{band.map((b) => <p key={b.text} className={cx("grow rounded-sm px-3 py-1 text-sm font-[600] whitespace-nowrap", b.iron ? "bg-[#f1e2db] text-iron" : "bg-slate-wash text-slate")}>{b.text}</p>)}</div>}
                     </td>
@@ -137,7 +137,7 @@ function Fact({ label, children }: { label: string; children: React.ReactNode })
 
 type CellData = ReturnType<typeof coreLog> extends Map<string, (infer C)[]> ? C : never;
 
-function Cell({ c, shade, href, unit, today, first, text, mode, team }: { c: CellData; shade: number; href: string; unit: string; today: boolean; first: boolean; last: boolean; text: string | null; mode: string; team: string }) {
+function Cell({ c, shade, href, unit, today, first, text, mode, team }: { c: CellData; shade: number; href: string; unit: string; today: boolean; first: boolean; text: string | null; mode: string; team: string }) {
   const words = [c.builds.length && `builds ${c.builds.join(", ")}`, c.runs && `${c.runs} runs`, c.best !== null && `best ${formatNumber(c.best, 1)} ${unit}`, c.reviews && "review", c.checks.join(", "), c.gap && "no record"].filter(Boolean).join("; ");
   if (c.state === "future") return <div className="flex h-[51px]"><span className="w-[25px] border-x border-dashed border-[#e4dccf]" /></div>;
   return (

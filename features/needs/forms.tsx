@@ -41,7 +41,7 @@ function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: st
 export function RequirementForm({ projectId, slug, defaults, measures, currency }: { projectId: string; slug: string; defaults: RequirementDefaults; measures: MeasureChoice[]; currency: string }) {
   const { id, version, ...values } = defaults;
   return (
-    <ActionForm schema={requirement} action={saveRequirementAction} fixed={{ projectId, id, version }} defaults={values} shape={(v) => (v.measure === "cost" ? { ...v, unit: "1" } : v)} submit={id ? "Save a new version" : "Add requirement"} goTo={`/p/${slug}/needs?r=:code`} cancel={<LinkButton href={`/p/${slug}/needs${id ? "" : ""}`} look="quiet">Leave without saving</LinkButton>} className="grid max-w-[860px] gap-4">
+    <ActionForm schema={requirement} action={saveRequirementAction} fixed={{ projectId, id, version }} defaults={values} shape={(v) => (v.measure === "cost" ? { ...v, unit: "1" } : v)} submit={id ? "Save a new version" : "Add requirement"} goTo={`/p/${slug}/needs?r=:code`} cancel={<LinkButton href={`/p/${slug}/needs`} look="quiet">Leave without saving</LinkButton>} className="grid max-w-[860px] gap-4">
       <TextField name="statement" label="Statement" hint="What the design must do or be, in one sentence that somebody could check." />
       <div className="grid gap-4 sm:grid-cols-3">
         <SelectField name="priority" label="Priority" options={[{ value: "must", label: "must" }, { value: "should", label: "should" }, { value: "could", label: "could" }]} />

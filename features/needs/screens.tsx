@@ -1,7 +1,7 @@
 import Link from "@/ui/link";
 import { Fragment } from "react";
 import { notFound } from "next/navigation";
-import { coverage, vagueWordsIn } from "@/core/needs/requirement";
+import { coverage, runMeasure, vagueWordsIn } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
 import { protocolsOf } from "@/data/bench";
@@ -93,10 +93,10 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
 async function Detail({ slug, r, m, staff, currency }: { slug: string; r: RequirementRow; m: StatusMatrix; staff: boolean; currency: string }) {
   const history = await requirementHistory(r.id);
   const { facts } = m;
-  const run = /^run:([^:]+):(.+)$/.exec(r.measure ?? "");
-  const protocol = run ? facts.protocols.find((x) => x.id === run[1]) : undefined;
+  const run = runMeasure(r.measure);
+  const protocol = run ? facts.protocols.find((x) => x.id === run.protocol) : undefined;
   const runs = protocol ? facts.runs.filter((x) => x.protocolId === protocol.id && x.place === "bench") : [];
-  const channel = protocol && channelsOf(protocol.definition).find((c) => c.key === run![2]);
+  const channel = protocol && channelsOf(protocol.definition).find((c) => c.key === run!.channel);
   const values = facts.teams.map((t) => {
     const b = m.newest.get(t.id);
     const v = !b ? null : protocol && channel ? summaryOf(facts, protocol, b.id, channel.key).value.counted : (r.measure === "mass" || r.measure === "cost") && b[r.measure] !== null ? Number(fromSi(b[r.measure]!, r.measure === "mass" ? (r.unit ?? "kg") : "1")) : null;

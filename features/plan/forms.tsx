@@ -3,12 +3,11 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { daysOff, editProject, milestone, newSection } from "@/data/schemas/projects";
+import { projectKinds, weekdays } from "@/ui/choices";
 import { shortDate } from "@/ui/date";
 import { ActButton, ActionForm, ChoiceField, SelectField, TextArea, TextField } from "@/ui/form";
 import { addDaysOffToProjectAction, checkMilestoneAction, createSectionAction, editProjectAction, removeDayOffAction, removeMilestoneAction, saveMilestoneAction } from "./actions";
 
-const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"].map((label, i) => ({ value: String(i + 1), label }));
-const kinds = [{ value: "client", label: "for a client" }, { value: "contest", label: "for a contest" }, { value: "both", label: "for a client, with a contest" }];
 
 export function MilestoneForm({ projectId }: { projectId: string }) {
   return (
@@ -68,7 +67,7 @@ export function ProjectForm({ projectId, version, values }: { projectId: string;
   return (
     <ActionForm schema={editProject} action={editProjectAction} fixed={{ projectId, version }} defaults={values} submit="Save" saved="Saved." className="grid max-w-[700px] gap-4">
       <TextField name="title" label="Title" /><TextField name="purpose" label="Purpose" hint="One sentence that says what the design is for." />
-      <div className="grid gap-4 sm:grid-cols-3"><SelectField name="kind" label="Kind" options={kinds} /><TextField name="client" label="Client" /><TextField name="currency" label="Currency" hint="as it stands behind a price, for example cr" /></div>
+      <div className="grid gap-4 sm:grid-cols-3"><SelectField name="kind" label="Kind" options={projectKinds} /><TextField name="client" label="Client" /><TextField name="currency" label="Currency" hint="as it stands behind a price, for example cr" /></div>
       <div className="grid gap-4 sm:grid-cols-3"><TextField name="startsOn" label="First day" type="date" /><TextField name="endsOn" label="Last day" type="date" /><TextField name="eventOn" label="Event" type="date" hint="contest or handover" /></div>
     </ActionForm>
   );

@@ -3,6 +3,7 @@ import { notFound } from "next/navigation";
 import { combineSheets, scoreSheet } from "@/core/sheet/sheet";
 import { addDays } from "@/core/sessions/date";
 import { buildsOf } from "@/data/builds";
+import { isId } from "@/data/id";
 import { reviewsOf, rubricsOf } from "@/data/reviews";
 import { teamsOf } from "@/data/teams";
 import { projectPage } from "@/server/page";
@@ -63,7 +64,7 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
 export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
   const { frame, staff, ownTeam, actor } = await projectPage(slug, "review.read");
   const p = frame.project;
-  const [r] = /^[0-9a-f-]{36}$/.test(id) ? await reviewsOf(p.id, id) : [];
+  const [r] = isId(id) ? await reviewsOf(p.id, id) : [];
   if (!r) notFound();
   const [teams, builds] = await Promise.all([teamsOf(p.id), buildsOf(p.id)]);
   const team = teams.find((t) => t.id === r.teamId);

@@ -4,11 +4,10 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { newProject } from "@/data/schemas/projects";
+import { projectKinds, weekdays } from "@/ui/choices";
 import { ActionForm, ChoiceField, FieldGroup, SelectField, TextArea, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
 import { createProjectAction, importBundleAction, restoreSchoolAction } from "./actions";
-
-const weekdays = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"].map((label, i) => ({ value: String(i + 1), label }));
 
 function Sections() {
   const { control, watch } = useFormContext();
@@ -38,7 +37,7 @@ export function NewProjectForm() {
     <ActionForm schema={newProject} action={createProjectAction} submit="Create project" goTo="/p/:slug" className="grid gap-4"
       defaults={{ title: "", purpose: "", kind: "both", client: "", startsOn: "", endsOn: "", eventOn: "", currency: "", daysOff: "", sections: [{ name: "", pattern: "weekdays", days: [], cycleLength: 2, cycleDay: 1 }] }}>
       <TextField name="title" label="Title" /><TextField name="purpose" label="Purpose" hint="One sentence that says what the design is for." />
-      <div className="grid gap-4 sm:grid-cols-3"><SelectField name="kind" label="Kind" options={[{ value: "client", label: "for a client" }, { value: "contest", label: "for a contest" }, { value: "both", label: "for a client, with a contest" }]} /><TextField name="client" label="Client" /><TextField name="currency" label="Currency" hint="as it stands behind a price" /></div>
+      <div className="grid gap-4 sm:grid-cols-3"><SelectField name="kind" label="Kind" options={projectKinds} /><TextField name="client" label="Client" /><TextField name="currency" label="Currency" hint="as it stands behind a price" /></div>
       <div className="grid gap-4 sm:grid-cols-3"><TextField name="startsOn" label="First day" type="date" /><TextField name="endsOn" label="Last day" type="date" /><TextField name="eventOn" label="Event" type="date" hint="contest or handover, if there is one" /></div>
       <Sections />
       <TextArea name="daysOff" label="Days off" rows={3} hint="One a line: 2027-02-15 Staff day, or 2027-02-22 to 2027-02-26 Half-term. More can be added later." />
