@@ -17,6 +17,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone backup FILE.zip         the whole school
   ./ironstone restore FILE.zip        the whole school from a backup (replaces what is here)
   ./ironstone bench                   how fast the main views are, as ratios to the lightest page
+  ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
   ./ironstone schema                  writes docs/bundle.schema.json from the database
 
   PORT        where to serve (default 4170; a taken port is stepped past)
@@ -83,6 +84,10 @@ async function dispatch([command, ...rest]) {
     case "bench": {
       const { bench } = await import("./bench.mjs");
       return bench();
+    }
+    case "measure": {
+      await needPackages();
+      return task("measure", [], {});
     }
     case "export": {
       if (rest.length !== 2) throw new Refusal("Write: ./ironstone export PROJECT FILE.zip");

@@ -57,8 +57,11 @@ export function describeLimit(l: Limit): string {
   return `${l.comparator} ${t} ${l.unit}`;
 }
 
-/** Closed interval of allowed values, SI; null is unbounded. */
-function allowed(l: Limit): [Decimal | null, Decimal | null] {
+/**
+ * The closed interval of values that a limit allows, SI; null is unbounded.
+ * @example limitRange({ comparator: "±", target: "2", second: "0.5", sides: null, unit: "kg" }).map(String) // => ["1.5", "2.5"]
+ */
+export function limitRange(l: Limit): [Decimal | null, Decimal | null] {
   const t = l.target === null ? null : new Decimal(l.target);
   const s = new Decimal(l.second ?? 0);
   switch (l.comparator) {
@@ -93,7 +96,7 @@ export function statusOf(limit: Limit, seen: Observation | null, stale: readonly
     return finish(sides.every((s) => new Decimal(s.margin).gte(0)) ? "met" : "not met", ["sides sorted from long to short, limit − side:", ...steps], seen.inputs);
   }
   const x = new Decimal(seen.value);
-  const [low, high] = allowed(limit);
+  const [low, high] = limitRange(limit);
   const [from, to] = [x.minus(seen.U), x.plus(seen.U)];
   const inside = (low === null || from.gte(low)) && (high === null || to.lte(high));
   const outside = (low !== null && to.lt(low)) || (high !== null && from.gt(high));
@@ -108,7 +111,7 @@ export function statusOf(limit: Limit, seen: Observation | null, stale: readonly
  * @example marginOf({ comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }, "5.31")?.toString() // => "-0.31"
  */
 export function marginOf(limit: Limit, value: string): Decimal | null {
-  const [low, high] = allowed(limit);
+  const [low, high] = limitRange(limit);
   const margins = [low === null ? null : new Decimal(value).minus(low), high === null ? null : high.minus(value)].filter((m) => m !== null);
   return margins.length ? Decimal.min(...margins) : null;
 }

@@ -1,9 +1,12 @@
 import { addDays, daysBetween, mondayOf, weekday } from "./date";
 
-/** When a section meets: on weekdays (1 Monday to 7 Sunday), or on some days of a rotating cycle of school days. */
+/**
+ * When a section meets: on weekdays (1 Monday to 7 Sunday), or on some days of a rotating cycle of school days; alternating days are a cycle of two.
+ * On the days of `double` it meets for two periods, which count as two sessions.
+ */
 export type MeetingPattern =
-  | { kind: "weekdays"; days: readonly number[] }
-  | { kind: "cycle"; length: number; meets: readonly number[]; startsOn: string };
+  | { kind: "weekdays"; days: readonly number[]; double?: readonly number[] }
+  | { kind: "cycle"; length: number; meets: readonly number[]; startsOn: string; double?: readonly number[] };
 
 export interface ClassSession {
   /** Counted from 1 at the project's first session. */
@@ -21,25 +24,27 @@ export interface CalendarInput {
 }
 
 /**
- * The class sessions of a section between two dates, both included: its pattern minus days off plus extra sessions.
+ * The class sessions of a section between two dates, both included: its pattern minus days off plus extra sessions. A double period gives two sessions of one date.
  * In a rotating cycle only school days (Monday to Friday, not off) move the cycle on; day 1 is the first one at or after its start.
  * @example classSessions({ pattern: { kind: "weekdays", days: [1, 4] }, from: "2027-01-18", to: "2027-01-29", daysOff: new Set(["2027-01-21"]) }).map((s) => s.date) // => ["2027-01-18", "2027-01-25", "2027-01-28"]
  */
 export function classSessions({ pattern, from, to, daysOff, extra = [] }: CalendarInput): ClassSession[] {
-  const dates = new Set(extra.filter((d) => d >= from && d <= to));
+  const counts = new Map<string, number>();
+  const meet = (date: string, day: number) => counts.set(date, pattern.double?.includes(day) ? 2 : 1);
   if (daysBetween(from, to) > 4000) throw new RangeError("A calendar spans at most about ten years");
   let position = 0;
   const start = pattern.kind === "cycle" && pattern.startsOn < from ? pattern.startsOn : from;
   for (let date = start; date <= to; date = addDays(date, 1)) {
     if (daysOff.has(date)) continue;
     if (pattern.kind === "weekdays") {
-      if (pattern.days.includes(weekday(date))) dates.add(date);
+      if (pattern.days.includes(weekday(date))) meet(date, weekday(date));
     } else if (weekday(date) <= 5 && date >= pattern.startsOn) {
-      if (date >= from && pattern.meets.includes((position % pattern.length) + 1)) dates.add(date);
-      position++;
+      const day = (position++ % pattern.length) + 1;
+      if (date >= from && pattern.meets.includes(day)) meet(date, day);
     }
   }
-  return [...dates].sort().map((date, i) => ({ number: i + 1, date }));
+  for (const date of extra) if (date >= from && date <= to) counts.set(date, (counts.get(date) ?? 0) + 1);
+  return [...counts].sort(([a], [b]) => (a < b ? -1 : 1)).flatMap(([date, n]) => new Array<string>(n).fill(date)).map((date, i) => ({ number: i + 1, date }));
 }
 
 /**
@@ -77,9 +82,12 @@ const dayNames = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 
 /**
  * A meeting pattern in words.
- * @example describePattern({ kind: "weekdays", days: [1, 2, 4] }) // => "Mon, Tue, Thu"
+ * @example describePattern({ kind: "weekdays", days: [1, 2, 4], double: [4] }) // => "Mon, Tue, Thu (double)"
+ * @example describePattern({ kind: "cycle", length: 2, meets: [1], startsOn: "2027-01-18" }) // => "alternating days, the first from 2027-01-18"
  */
 export function describePattern(pattern: MeetingPattern): string {
-  if (pattern.kind === "weekdays") return pattern.days.map((d) => dayNames[d - 1]).join(", ");
-  return `day ${pattern.meets.join(", ")} of a ${pattern.length}-day cycle`;
+  const twice = (d: number) => (pattern.double?.includes(d) ? " (double)" : "");
+  if (pattern.kind === "weekdays") return pattern.days.map((d) => `${dayNames[d - 1]}${twice(d)}`).join(", ");
+  if (pattern.length === 2 && pattern.meets.length === 1) return `alternating days${twice(pattern.meets[0]!)}, the ${pattern.meets[0] === 1 ? "first" : "second"} from ${pattern.startsOn}`;
+  return `day ${pattern.meets.map((d) => `${d}${twice(d)}`).join(", ")} of a ${pattern.length}-day cycle`;
 }
