@@ -1,33 +1,26 @@
 import "server-only";
 import { teamFlags } from "@/core/log/flags";
-import { classSessions, sessionsHeld } from "@/core/sessions/sessions";
+import { sessionsHeld } from "@/core/sessions/sessions";
 import { fromSi } from "@/core/quantity/quantity";
+import { calendarsOf } from "./calendars";
 import { db } from "./db";
 import { limitOf } from "./needs";
 import { marginOf } from "@/core/needs/requirement";
 import { milestonesOf } from "./grades";
+import { dueFor } from "./plan";
 import { reviewsOf } from "./reviews";
 import { projectFacts, type ProjectFacts, statusMatrix, summaryOf } from "./status";
-import type { MeetingPattern } from "@/core/sessions/sessions";
 
 export interface Waiting { who: string; what: string; stage: string; href: string }
 
-/** Sessions of a team's section, or of the project's first one. */
-async function calendarsOf(projectId: string) {
-  const [rows, [p]] = await Promise.all([
-    db()<{ id: string; pattern: MeetingPattern; off: string[] }[]>`SELECT c.id, c.pattern, coalesce((SELECT array_agg(on_date::text) FROM day_off d WHERE d.project_id = ps.project_id AND (d.section_id IS NULL OR d.section_id = c.id)), '{}') AS off FROM section c JOIN project_section ps ON ps.section_id = c.id WHERE ps.project_id = ${projectId} ORDER BY c.name`,
-    db()<{ startsOn: string; endsOn: string; eventOn: string | null }[]>`SELECT starts_on, ends_on, event_on FROM project WHERE id = ${projectId}`,
-  ]);
-  return { project: p!, calendars: new Map(rows.map((r) => [r.id, classSessions({ pattern: r.pattern, from: p!.startsOn, to: p!.endsOn, daysOff: new Set(r.off) })])) };
-}
-
 /** The teams' flags with their reasons, from facts already loaded where given. */
 export async function flagsOf(projectId: string, today: string, given?: ProjectFacts): Promise<{ team: string; reason: string }[]> {
-  const [facts, { project, calendars }, reviews, milestones] = await Promise.all([given ?? projectFacts(projectId), calendarsOf(projectId), reviewsOf(projectId), milestonesOf(projectId)]);
+  const [project] = await db()<{ id: string; startsOn: string; endsOn: string; eventOn: string | null }[]>`SELECT id, starts_on, ends_on, event_on FROM project WHERE id = ${projectId}`;
+  const [facts, { of: calendars }, reviews, milestones] = await Promise.all([given ?? projectFacts(projectId), calendarsOf(project!), reviewsOf(projectId), milestonesOf(projectId)]);
   const matrix = statusMatrix(facts);
   const primary = facts.protocols[0];
   const first = [...calendars.values()][0] ?? [];
-  const end = project.eventOn ?? project.endsOn;
+  const end = project!.eventOn ?? project!.endsOn;
   const left = first.filter((s) => s.date > today && s.date <= end).length;
   const teams = facts.teams.map((t) => {
     const sessions = calendars.get(t.sectionId ?? "") ?? first;
@@ -40,7 +33,7 @@ export async function flagsOf(projectId: string, today: string, given?: ProjectF
       mustsUntested: musts.filter((r) => verdict(r.id) === "untested").length, staleMusts: musts.filter((r) => verdict(r.id) === "stale").length,
       results: primary ? builds.map((b) => summaryOf(facts, primary, b.id, primary.definition.primary).value.counted) : [],
       overdueActions: reviews.flatMap((r) => r.actions).filter((a) => a.teamId === t.id && !a.closedAt && a.dueOn < today).length,
-      overdueMilestones: milestones.filter((m) => m.scope === "team" && m.dueOn < today && !m.checks.some((k) => k.teamId === t.id)).map((m) => m.title),
+      overdueMilestones: milestones.filter((m) => m.scope === "team" && dueFor(m, t.sectionId) < today && !m.checks.some((k) => k.teamId === t.id)).map((m) => m.title),
       overLimits: facts.requirements.flatMap((r) => {
         const limit = limitOf(r);
         const value = r.measure === "mass" || r.measure === "cost" ? newest?.[r.measure] : null;

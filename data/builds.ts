@@ -1,5 +1,6 @@
 import "server-only";
 import { checkVersion, command, found, refuse } from "./command";
+import { gateBefore } from "./gates";
 import { db, newId, type Tx } from "./db";
 import { storePicture } from "./files";
 import { isId } from "./id";
@@ -60,6 +61,9 @@ export const saveBuild = command({
     let revision = 1;
     let before: Pick<Build, "mass" | "cost" | "sides"> | null = null;
     if (!id) {
+      const gate = await gateBefore(projectId, input.teamId, input.stage, sql);
+      if (!gate.allowed) refuse(gate.says.join(" "));
+      if (gate.says.length) audit({ type: "gate", id: input.teamId, label: `${team!.name}: built with an open gate`, after: gate.says });
       const [last] = await sql<{ n: number }[]>`SELECT coalesce(max(number), 0)::int AS n FROM build WHERE team_id = ${input.teamId}`;
       number = last!.n + 1;
       id = newId();

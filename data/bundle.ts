@@ -4,7 +4,7 @@ import { db, inTransaction, type Tx } from "./db";
 import { readContent, writeContent } from "./files";
 
 /** Version of the bundle's shape; it grows with every migration that changes an exported table. */
-export const schemaVersion = 1;
+export const schemaVersion = 2;
 
 // Every table in an order in which rows can be inserted. `of` narrows a table to one project; tables without it travel in backups only.
 interface Table { name: string; of?: string; omit?: string[] }
@@ -14,7 +14,10 @@ export const tables: Table[] = [
     name: "person", omit: ["email", "password_hash", "instructor", "admin", "version"],
     of: `id IN (SELECT person_id FROM staff WHERE project_id = $1 UNION SELECT e.person_id FROM enrolment e JOIN project_section ps USING (section_id) WHERE ps.project_id = $1 UNION SELECT person_id FROM membership WHERE project_id = $1
       UNION SELECT person_id FROM brief_reading r JOIN brief_version b ON b.id = r.brief_version_id WHERE b.project_id = $1 UNION SELECT author_id FROM concept WHERE project_id = $1 UNION SELECT rater_person FROM sheet WHERE project_id = $1
-      UNION SELECT owner_id FROM action_item WHERE project_id = $1 UNION SELECT person_id FROM milestone_check WHERE project_id = $1 UNION SELECT person_id FROM entered_mark WHERE project_id = $1)`,
+      UNION SELECT owner_id FROM action_item WHERE project_id = $1 UNION SELECT person_id FROM milestone_check WHERE project_id = $1 UNION SELECT person_id FROM entered_mark WHERE project_id = $1
+      UNION SELECT drafter_id FROM question WHERE project_id = $1 UNION SELECT asker_id FROM question WHERE project_id = $1 UNION SELECT author_id FROM note WHERE project_id = $1 UNION SELECT owner_id FROM requirement WHERE project_id = $1
+      UNION SELECT rater_person FROM selection_sheet WHERE project_id = $1 UNION SELECT person_id FROM trait WHERE project_id = $1 UNION SELECT person_id FROM wish WHERE project_id = $1
+      UNION SELECT o.person_id FROM part_owner o JOIN part p ON p.id = o.part_id WHERE p.project_id = $1 UNION SELECT person_id FROM tool_sign_off WHERE project_id = $1 UNION SELECT person_id FROM gate_tick WHERE project_id = $1 UNION SELECT person_id FROM notebook_entry WHERE project_id = $1)`,
   },
   { name: "project", of: "id = $1", omit: ["edition_of"] },
   { name: "section", of: "id IN (SELECT section_id FROM project_section WHERE project_id = $1)" },
@@ -23,14 +26,46 @@ export const tables: Table[] = [
   { name: "enrolment", of: "section_id IN (SELECT section_id FROM project_section WHERE project_id = $1)" },
   { name: "guest_link" },
   { name: "day_off", of: "project_id = $1" },
+  { name: "extra_session", of: "project_id = $1" },
   { name: "milestone", of: "project_id = $1" },
+  { name: "milestone_date", of: "milestone_id IN (SELECT id FROM milestone WHERE project_id = $1)" },
+  { name: "task", of: "project_id = $1" },
   { name: "brief_version", of: "project_id = $1" },
   { name: "brief_reading", of: "brief_version_id IN (SELECT id FROM brief_version WHERE project_id = $1)" },
   { name: "requirement", of: "project_id = $1" },
+  { name: "brief_rule", of: "project_id = $1" },
+  { name: "challenge", of: "project_id = $1" },
+  { name: "challenge_result", of: "project_id = $1" },
   { name: "requirement_version", of: "requirement_id IN (SELECT id FROM requirement WHERE project_id = $1)" },
+  { name: "source", of: "project_id = $1" },
+  { name: "statement", of: "project_id = $1" },
+  { name: "statement_apart", of: "a IN (SELECT id FROM statement WHERE project_id = $1)" },
+  { name: "question", of: "project_id = $1" },
+  { name: "note", of: "project_id = $1" },
+  { name: "statement_note", of: "statement_id IN (SELECT id FROM statement WHERE project_id = $1)" },
+  { name: "baseline", of: "project_id = $1" },
+  { name: "change_request", of: "project_id = $1" },
   { name: "team", of: "project_id = $1" },
   { name: "membership", of: "project_id = $1" },
   { name: "concept", of: "project_id = $1" },
+  { name: "concept_parent", of: "concept_id IN (SELECT id FROM concept WHERE project_id = $1)" },
+  { name: "concept_claim", of: "concept_id IN (SELECT id FROM concept WHERE project_id = $1)" },
+  { name: "concept_fate", of: "project_id = $1" },
+  { name: "selection", of: "project_id = $1" },
+  { name: "selection_sheet", of: "project_id = $1", omit: ["rater_guest"] },
+  { name: "trait", of: "project_id = $1" },
+  { name: "wish", of: "project_id = $1" },
+  { name: "team_constraint", of: "project_id = $1" },
+  { name: "team_plan", of: "project_id = $1" },
+  { name: "part", of: "project_id = $1" },
+  { name: "part_owner", of: "part_id IN (SELECT id FROM part WHERE project_id = $1)" },
+  { name: "tool", of: "project_id = $1" },
+  { name: "tool_sign_off", of: "project_id = $1" },
+  { name: "gate_item", of: "project_id = $1" },
+  { name: "gate_tick", of: "project_id = $1" },
+  { name: "gate_sign_off", of: "project_id = $1" },
+  { name: "notebook_entry", of: "project_id = $1" },
+  { name: "notebook_version", of: "entry_id IN (SELECT id FROM notebook_entry WHERE project_id = $1)" },
   { name: "draw", of: "project_id = $1" },
   { name: "build", of: "project_id = $1" },
   { name: "build_parent", of: "build_id IN (SELECT id FROM build WHERE project_id = $1)" },
@@ -126,6 +161,8 @@ export function openBundle(bytes: Uint8Array, kind: "project" | "backup"): Opene
   if (manifest.schemaVersion > schemaVersion) throw new BundleError(`The bundle is of a newer version (${manifest.schemaVersion}); this Ironstone reads up to ${schemaVersion}. Update Ironstone, then import it.`);
   if (manifest.kind !== kind) throw new BundleError(kind === "project" ? "This is a backup of a whole school. Use restore for it." : "This is the bundle of one project. Use import for it.");
   for (const t of tables.filter((x) => kind === "backup" || x.of)) {
+    // A bundle of an earlier version lacks the tables that came later.
+    if (manifest.schemaVersion < schemaVersion && !parts[`tables/${t.name}.json`]) { parts[`tables/${t.name}.json`] = encode([]); manifest.counts[t.name] = 0; }
     const rows = json(`tables/${t.name}.json`);
     if (!Array.isArray(rows) || rows.length !== manifest.counts?.[t.name]) throw new BundleError(`${t.name} holds ${Array.isArray(rows) ? rows.length : "no"} rows, but the manifest says ${manifest.counts?.[t.name]}: the bundle is not whole.`);
   }

@@ -1,13 +1,11 @@
 import "server-only";
 import { format, parseISO } from "date-fns";
 import type { Actor } from "@/core/access/can";
-import { type ClassSession, classSessions, type MeetingPattern, sessionsHeld } from "@/core/sessions/sessions";
+import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
 import { planStages, type StageKey, stages } from "@/core/stages/stages";
 import { today } from "./command";
+import { calendarsOf, type DayOff, type SectionRow } from "./calendars";
 import { db } from "./db";
-
-export interface SectionRow { id: string; name: string; pattern: MeetingPattern }
-export interface DayOff { id: string; sectionId: string | null; onDate: string; reason: string }
 
 export interface ProjectRow { id: string; slug: string; title: string; purpose: string; kind: "client" | "contest" | "both"; client: string; startsOn: string; endsOn: string; eventOn: string | null; currency: string; editionOf: string | null; finishedAt: string | null; version: number }
 
@@ -18,6 +16,8 @@ export interface Frame {
   readonly project: ProjectRow;
   readonly sections: readonly SectionRow[];
   readonly daysOff: readonly DayOff[];
+  /** Sessions outside the pattern. */
+  readonly extras: readonly DayOff[];
   /** Sessions of each section. */
   readonly calendars: ReadonlyMap<string, ClassSession[]>;
   /** The calendar that dates are counted in: the viewer's own section, or the first. */
@@ -43,9 +43,8 @@ export async function frameOf(slug: string, actor: Actor): Promise<Frame | null>
   if (!project) return null;
   const p = project.id;
   const day = today();
-  const [sections, daysOff, [counts]] = await Promise.all([
-    sql<SectionRow[]>`SELECT c.id, c.name, c.pattern FROM section c JOIN project_section ps ON ps.section_id = c.id WHERE ps.project_id = ${p} ORDER BY c.name`,
-    sql<DayOff[]>`SELECT id, section_id, on_date, reason FROM day_off WHERE project_id = ${p} ORDER BY on_date`,
+  const [{ sections, daysOff, extras, of: calendars }, [counts]] = await Promise.all([
+    calendarsOf(project, sql),
     sql<Counts[]>`
       WITH live AS (SELECT id FROM team WHERE project_id = ${p} AND retired_at IS NULL),
         pupils AS (SELECT DISTINCT e.person_id FROM enrolment e JOIN project_section ps USING (section_id) WHERE ps.project_id = ${p} AND e.to_on IS NULL),
@@ -64,12 +63,9 @@ export async function frameOf(slug: string, actor: Actor): Promise<Frame | null>
         (SELECT min(held_on) FROM review WHERE project_id = ${p} AND held_on >= ${day}) AS next_review,
         (SELECT count(*)::int FROM publication WHERE project_id = ${p}) AS publications, (SELECT count(*)::int FROM event WHERE project_id = ${p}) AS events, (SELECT count(*)::int FROM event WHERE project_id = ${p} AND state = 'confirmed') AS confirmed`,
   ]);
-  const calendars = new Map(sections.map((c) => [c.id, classSessions({
-    pattern: c.pattern, from: project.startsOn, to: project.endsOn, daysOff: new Set(daysOff.filter((d) => d.sectionId === null || d.sectionId === c.id).map((d) => d.onDate)),
-  })]));
   const own = actor.kind === "person" && actor.projects[p]?.role === "student" ? await sql<{ sectionId: string }[]>`SELECT e.section_id FROM enrolment e JOIN project_section ps USING (section_id) WHERE ps.project_id = ${p} AND e.person_id = ${actor.id} AND e.to_on IS NULL LIMIT 1` : [];
   const sessions = calendars.get(own[0]?.sectionId ?? sections[0]?.id ?? "") ?? [];
-  return { project, sections, daysOff, calendars, sessions, held: sessionsHeld(sessions, day), today: day, students: counts!.students, spine: spineOf(counts!, project, sessions.length) };
+  return { project, sections, daysOff, extras, calendars, sessions, held: sessionsHeld(sessions, day), today: day, students: counts!.students, spine: spineOf(counts!, project, sessions.length) };
 }
 
 /** How far each stage stands, from what is on record; the note is the stage's one line in the spine. */

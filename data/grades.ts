@@ -18,9 +18,9 @@ export async function schemeOf(projectId: string): Promise<SchemeVersion | null>
   return (await db()<SchemeVersion[]>`SELECT number, definition, created_by, created_at FROM scheme_version WHERE project_id = ${projectId} ORDER BY number DESC LIMIT 1`)[0] ?? null;
 }
 
-export interface Milestone { id: string; title: string; dueOn: string; scope: "team" | "person"; checks: { teamId: string | null; personId: string | null; doneOn: string; checkedBy: string }[] }
+export interface Milestone { id: string; title: string; dueOn: string; /** Sections with a date of their own. */ dates: Record<string, string>; scope: "team" | "person"; gateStage: string | null; version: number; checks: { teamId: string | null; personId: string | null; doneOn: string; checkedBy: string }[] }
 export const milestonesOf = (projectId: string) => db()<Milestone[]>`
-  SELECT m.id, m.title, m.due_on, m.scope, (SELECT coalesce(json_agg(json_build_object('teamId', team_id, 'personId', person_id, 'doneOn', done_on, 'checkedBy', checked_by)), '[]') FROM milestone_check WHERE milestone_id = m.id) AS checks
+  SELECT m.id, m.title, m.due_on, m.scope, m.gate_stage, m.version, (SELECT coalesce(json_object_agg(section_id, due_on), '{}') FROM milestone_date WHERE milestone_id = m.id) AS dates, (SELECT coalesce(json_agg(json_build_object('teamId', team_id, 'personId', person_id, 'doneOn', done_on, 'checkedBy', checked_by)), '[]') FROM milestone_check WHERE milestone_id = m.id) AS checks
   FROM milestone m WHERE m.project_id = ${projectId} ORDER BY m.due_on, m.title`;
 
 interface EnteredMark { personId: string; component: string; kind: "mark" | "override" | "excused" | "missing"; share: string | null; reason: string; enteredBy: string; enteredAt: string; version: number }
@@ -75,9 +75,10 @@ function stateOf(c: Component, student: Student, w: World): ComponentState {
   if (src.kind === "milestone") {
     const m = w.milestones.find((x) => x.id === src.milestone);
     if (!m) return waiting("the milestone is not in the plan (any more)");
+    const due = m.dates[student.sectionId] ?? m.dueOn;
     const done = m.checks.find((k) => (m.scope === "team" ? k.teamId === student.teamId && student.teamId !== null : k.personId === student.id));
-    if (done) return { state: "scored", share: "1", working: makeWorking({ title: c.name, result: "100", unit: "%", rule: "Full marks for a milestone that was passed.", steps: [`${m.title}: due ${m.dueOn}, passed ${done.doneOn}`], inputs: [{ label: m.title, value: "passed", by: done.checkedBy, at: done.doneOn }], warnings: done.doneOn > m.dueOn ? ["It was passed after its date."] : [] }) };
-    return m.dueOn < w.today ? { state: "missing", note: `${m.title} was due ${m.dueOn}` } : waiting(`${m.title} is due ${m.dueOn}`);
+    if (done) return { state: "scored", share: "1", working: makeWorking({ title: c.name, result: "100", unit: "%", rule: "Full marks for a milestone that was passed.", steps: [`${m.title}: due ${due}, passed ${done.doneOn}`], inputs: [{ label: m.title, value: "passed", by: done.checkedBy, at: done.doneOn }], warnings: done.doneOn > m.dueOn ? ["It was passed after its date."] : [] }) };
+    return due < w.today ? { state: "missing", note: `${m.title} was due ${due}` } : waiting(`${m.title} is due ${due}`);
   }
   const full = new Decimal(src.full || "100");
   const scored = (value: string, unit: string, from: Computed<unknown>["working"], best?: string, place?: { place: number; sharing: number }): ComponentState => {

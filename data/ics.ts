@@ -4,6 +4,7 @@ import { addDays } from "@/core/sessions/date";
 import { db } from "./db";
 import { milestonesOf } from "./grades";
 import type { Frame } from "./frame";
+import { dueFor } from "./plan";
 
 const parts = (d: string): [number, number, number] => d.split("-").map(Number) as [number, number, number];
 
@@ -15,10 +16,10 @@ export async function calendarOf(frame: Frame, sectionId: string): Promise<strin
   const day = (uid: string, date: string, title: string, description = ""): EventAttributes => ({ uid: `${uid}@ironstone`, start: parts(date), end: parts(addDays(date, 1)), title, description, productId: "ironstone", calName: `${p.title}, section ${section.name}`, busyStatus: "FREE" });
   const sessions = frame.calendars.get(sectionId) ?? [];
   const { value, error } = createEvents([
-    ...sessions.map((s) => day(`${p.id}-${sectionId}-${s.date}`, s.date, `${p.title}: session ${s.number} of ${sessions.length}`)),
-    ...milestones.map((m) => day(m.id, m.dueOn, `${p.title}: ${m.title} due`)),
+    ...sessions.map((s) => day(`${p.id}-${sectionId}-${s.number}`, s.date, `${p.title}: session ${s.number} of ${sessions.length}`)),
+    ...milestones.map((m) => day(m.id, dueFor(m, sectionId), `${p.title}: ${m.title} due`)),
     ...reviews.map((r) => day(`${p.id}-${r.title}-${r.heldOn}`.replace(/\s/g, "-"), r.heldOn, `${p.title}: ${r.title}`)),
-    ...(p.eventOn ? [day(`${p.id}-event`, p.eventOn, `${p.title}: event`)] : []),
+    ...((section.eventOn ?? p.eventOn) ? [day(`${p.id}-event`, (section.eventOn ?? p.eventOn)!, `${p.title}: event`)] : []),
   ]);
   if (error) throw error;
   return value ?? "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:ironstone\r\nEND:VCALENDAR\r\n";

@@ -9,7 +9,7 @@ import { siOrNull, readSides } from "./schemas/common";
 import * as s from "./schemas/needs";
 
 export interface RequirementRow {
-  id: string; code: string; rowVersion: number; number: number; statement: string; kind: "constraint" | "criterion"; priority: Priority;
+  id: string; code: string; rowVersion: number; ownerId: string | null; owner: string | null; number: number; statement: string; kind: "constraint" | "criterion"; priority: Priority;
   measure: string | null; comparator: Comparator | null; target: string | null; second: string | null; sides: string[] | null; unit: string | null;
   method: "test" | "inspection" | "demonstration" | "analysis" | null; source: string; reason: string; createdBy: string; createdAt: string;
 }
@@ -20,11 +20,11 @@ export const limitOf = (r: Pick<RequirementRow, "comparator" | "target" | "secon
 
 /** The current version of every requirement in force, by code. */
 export const requirementsOf = (projectId: string, sql: Tx = db()) => sql<RequirementRow[]>`
-  SELECT r.id, r.code, r.version AS row_version, v.number, v.statement, v.kind, v.priority, v.measure, v.comparator, v.target, v.second, v.sides, v.unit, v.method, v.source, v.reason, v.created_by, v.created_at
+  SELECT r.id, r.code, r.version AS row_version, r.owner_id, (SELECT name FROM person WHERE id = r.owner_id) AS owner, v.number, v.statement, v.kind, v.priority, v.measure, v.comparator, v.target, v.second, v.sides, v.unit, v.method, v.source, v.reason, v.created_by, v.created_at
   FROM requirement r JOIN LATERAL (SELECT * FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1) v ON true
   WHERE r.project_id = ${projectId} AND r.retired_at IS NULL ORDER BY r.code`;
 
-export const requirementHistory = (requirementId: string) => db()<Omit<RequirementRow, "id" | "code" | "rowVersion">[]>`
+export const requirementHistory = (requirementId: string) => db()<Omit<RequirementRow, "id" | "code" | "rowVersion" | "ownerId" | "owner">[]>`
   SELECT number, statement, kind, priority, measure, comparator, target, second, sides, unit, method, source, reason, created_by, created_at FROM requirement_version WHERE requirement_id = ${requirementId} ORDER BY number DESC`;
 
 export const retiredRequirements = (projectId: string) => db()<{ id: string; code: string; statement: string; retiredReason: string | null }[]>`
@@ -82,6 +82,12 @@ export const saveRequirement = command({
     // Wording, priority and source change nothing about what was measured: that evidence moves to the new version.
     if (!material) await sql`UPDATE evidence SET requirement_version = ${now.number + 1} WHERE requirement_id = ${input.id} AND requirement_version = ${now.number}`;
     else if (next.measure !== now.measure) await adoptEvidence(sql, input.projectId, input.id, next.measure, by);
+    // After the baseline no limit changes unseen: an accepted change request stands for it.
+    if (material && (await sql`SELECT FROM baseline WHERE project_id = ${input.projectId} LIMIT 1`).length) {
+      const words = (x: typeof next | RequirementRow) => `${x.comparator ? limitWords(x as RequirementRow, "") : "no measure"}${now.method === next.method ? "" : `, verified by ${x.method ?? "nothing"}`}`;
+      await sql`INSERT INTO change_request ${sql({ id: newId(), projectId: input.projectId, requirementId: input.id, what: `${now.code}: ${words(now)} becomes ${words(next)}`, reason: input.reason, askedBy: by, state: "accepted", decision: "changed in the register", decidedBy: by, requirementVersion: now.number + 1 })}`;
+      await sql`UPDATE change_request SET decided_at = app_now() WHERE requirement_id = ${input.id} AND decided_by IS NOT NULL AND decided_at IS NULL`;
+    }
     audit({ type: "requirement", id: input.id, label: `${now.code} ${input.statement}`, before: now, after: next, reason: input.reason });
     return { id: input.id, code: now.code };
   },

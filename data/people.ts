@@ -194,7 +194,14 @@ export const eraseStudent = command({
     await sql`UPDATE person SET name = ${blank}, email = NULL, password_hash = NULL, erased_at = now(), version = version + 1 WHERE id = ${input.personId}`;
     await sql`DELETE FROM session_token WHERE person_id = ${input.personId}`;
     await sql`DELETE FROM entered_mark WHERE person_id = ${input.personId}`;
-    await sql`DELETE FROM brief_reading WHERE person_id = ${input.personId}`;
+    for (const table of ["brief_reading", "trait", "wish", "notebook_entry", "tool_sign_off", "gate_tick", "part_owner"]) await sql`DELETE FROM ${sql(table)} WHERE person_id = ${input.personId}`;
+    await sql`UPDATE selection_sheet SET rater_name = ${blank}, rater_person = NULL WHERE rater_person = ${input.personId}`;
+    await sql`UPDATE question SET drafted_by = ${blank} WHERE drafter_id = ${input.personId}`;
+    await sql`UPDATE note SET author = ${blank} WHERE author_id = ${input.personId}`;
+    await sql`UPDATE team_constraint SET people = array_remove(people, ${input.personId}::uuid) WHERE ${input.personId}::uuid = ANY(people) AND cardinality(people) > 1`;
+    await sql`DELETE FROM team_constraint WHERE people = ARRAY[${input.personId}::uuid]`;
+    await sql`UPDATE team_plan SET assignment = assignment - ${input.personId} WHERE project_id = ${input.projectId}`;
+    for (const [table, column] of [["source", "created_by"], ["statement", "created_by"], ["change_request", "asked_by"], ["challenge_result", "recorded_by"], ["gate_tick", "ticked_by"]] as const) await sql`UPDATE ${sql(table)} SET ${sql(column)} = ${blank} WHERE ${sql(column)} = ${p.name} AND project_id = ${input.projectId}`;
     await sql`UPDATE enrolment SET to_on = coalesce(to_on, ${today}) WHERE person_id = ${input.personId}`;
     await sql`UPDATE membership SET to_on = ${today} WHERE person_id = ${input.personId} AND to_on IS NULL`;
     await sql`UPDATE run SET recorded_by = ${blank} WHERE recorded_by = ${p.name} AND project_id = ${input.projectId}`;
@@ -307,7 +314,7 @@ export const guestLinksOf = (projectId: string) => db()<{ id: string; role: Gues
 export async function studentRecord(projectId: string, personId: string) {
   const sql = db();
   const one = <T>(rows: readonly T[]) => rows[0] ?? null;
-  const [person, enrolments, memberships, readings, marks, actions, concepts, checks, grades] = await Promise.all([
+  const [person, enrolments, memberships, readings, marks, actions, concepts, checks, grades, questions, notes, wishes, traits, votes, parts, tools, notebook] = await Promise.all([
     sql`SELECT id, name, email FROM person WHERE id = ${personId}`,
     sql`SELECT c.name AS section, e.from_on, e.to_on FROM enrolment e JOIN section c ON c.id = e.section_id WHERE e.person_id = ${personId}`,
     sql`SELECT t.name AS team, m.role, m.from_on, m.to_on FROM membership m JOIN team t ON t.id = m.team_id WHERE m.person_id = ${personId} AND m.project_id = ${projectId}`,
@@ -317,6 +324,14 @@ export async function studentRecord(projectId: string, personId: string) {
     sql`SELECT title, idea, fate, fate_reason, created_at FROM concept WHERE author_id = ${personId} AND project_id = ${projectId}`,
     sql`SELECT m.title, k.done_on FROM milestone_check k JOIN milestone m ON m.id = k.milestone_id WHERE k.person_id = ${personId} AND k.project_id = ${projectId}`,
     sql`SELECT number, published_at, jsonb_path_query_first(ledger, '$[*] ? (@.personId == $id)', jsonb_build_object('id', ${personId}::text)) AS grade FROM publication WHERE project_id = ${projectId} ORDER BY number`,
+    sql`SELECT text, created_at FROM question WHERE drafter_id = ${personId} AND project_id = ${projectId}`,
+    sql`SELECT n.text, s.title AS source, n.written_at FROM note n JOIN source s ON s.id = n.source_id WHERE n.author_id = ${personId} AND n.project_id = ${projectId}`,
+    sql`SELECT kind, place, coalesce((SELECT name FROM person WHERE id = target), (SELECT title FROM concept WHERE id = target)) AS wish FROM wish WHERE person_id = ${personId} AND project_id = ${projectId}`,
+    sql`SELECT skills, marked FROM trait WHERE person_id = ${personId} AND project_id = ${projectId}`,
+    sql`SELECT x.title, h.marks, h.handed_in_at FROM selection_sheet h JOIN selection x ON x.id = h.selection_id WHERE h.rater_person = ${personId} AND h.project_id = ${projectId}`,
+    sql`SELECT p.name, p.role FROM part p JOIN part_owner o ON o.part_id = p.id WHERE o.person_id = ${personId} AND p.project_id = ${projectId}`,
+    sql`SELECT t.name, x.signed_on, x.signed_by FROM tool_sign_off x JOIN tool t ON t.id = x.tool_id WHERE x.person_id = ${personId} AND x.project_id = ${projectId}`,
+    sql`SELECT e.on_date, v.number, v.text, v.reason, v.written_at FROM notebook_entry e JOIN notebook_version v ON v.entry_id = e.id WHERE e.person_id = ${personId} AND e.project_id = ${projectId} ORDER BY e.on_date, v.number`,
   ]);
-  return { person: one(person), enrolments, memberships, briefReadings: readings, marks, actionItems: actions, concepts, milestoneChecks: checks, publishedGrades: grades };
+  return { person: one(person), enrolments, memberships, briefReadings: readings, marks, actionItems: actions, concepts, milestoneChecks: checks, publishedGrades: grades, questions, notes, wishes, traits, selectionSheets: votes, parts, toolSignOffs: tools, notebook };
 }

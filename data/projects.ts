@@ -283,6 +283,10 @@ export const createEdition = command({
       await sql`INSERT INTO rubric (id, project_id, name) VALUES (${id}, ${projectId}, ${r.name})`;
       await sql`INSERT INTO rubric_version (id, rubric_id, number, definition, created_by) VALUES (${newId()}, ${id}, 1, ${sql.json(r.definition as never)}, ${by})`;
     }
+    // What the school knows already: its choices, its tools and the questions that were asked. Who is signed for a tool is signed anew.
+    await sql`UPDATE project SET settings = (SELECT settings - 'conceptsOpen' FROM project WHERE id = ${input.projectId}) WHERE id = ${projectId}`;
+    for (const t of await sql<{ name: string; caution: string }[]>`SELECT name, caution FROM tool WHERE project_id = ${input.projectId} ORDER BY name`) await sql`INSERT INTO tool ${sql({ id: newId(), projectId, ...t })}`;
+    for (const q of await sql<{ text: string; place: number | null }[]>`SELECT text, place FROM question WHERE project_id = ${input.projectId} AND merged_into IS NULL AND NOT dropped AND statement_id IS NULL ORDER BY place`) await sql`INSERT INTO question ${sql({ id: newId(), projectId, text: q.text, place: q.place, draftedBy: "the edition before" })}`;
     audit({ type: "project", id: projectId, label: input.title, after: { editionOf: input.projectId } });
     return { projectId, slug };
   },

@@ -2,16 +2,15 @@ import "server-only";
 import { drawTeams as drawSizes } from "@/core/draw/draw";
 import { checkVersion, command, found, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
-import { siOrNull, readSides } from "./schemas/common";
 import * as s from "./schemas/work";
 
-export interface Team { id: string; name: string; sectionId: string | null; section: string | null; version: number; members: { id: string; name: string; role: string }[] }
+export interface Team { id: string; name: string; sectionId: string | null; section: string | null; conceptId: string | null; concept: string | null; version: number; members: { id: string; name: string; role: string }[] }
 
 /** The teams of a project with their members, by name. */
 export const teamsOf = (projectId: string) => db()<Team[]>`
-  SELECT t.id, t.name, t.section_id, c.name AS section, t.version,
+  SELECT t.id, t.name, t.section_id, c.name AS section, t.concept_id, k.title AS concept, t.version,
     (SELECT coalesce(json_agg(json_build_object('id', p.id, 'name', p.name, 'role', m.role) ORDER BY p.name), '[]') FROM membership m JOIN person p ON p.id = m.person_id WHERE m.team_id = t.id AND m.to_on IS NULL) AS members
-  FROM team t LEFT JOIN section c ON c.id = t.section_id WHERE t.project_id = ${projectId} AND t.retired_at IS NULL ORDER BY t.name`;
+  FROM team t LEFT JOIN section c ON c.id = t.section_id LEFT JOIN concept k ON k.id = t.concept_id WHERE t.project_id = ${projectId} AND t.retired_at IS NULL ORDER BY t.name`;
 
 const ofTeam = async (sql: Tx, id: string) => {
   const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${id}`;
@@ -103,48 +102,3 @@ export const drawTeams = command({
 });
 
 export const drawsOf = (projectId: string, purpose: string) => db()<{ id: string; seed: string; drawnBy: string; drawnAt: string; outcome: unknown }[]>`SELECT id, seed, drawn_by, drawn_at, outcome FROM draw WHERE project_id = ${projectId} AND purpose = ${purpose} ORDER BY drawn_at DESC`;
-
-// Concepts -----------------------------------------------------------------------------------------------------------
-
-export interface Concept { id: string; title: string; idea: string; author: string | null; authorId: string | null; team: string | null; mass: string | null; cost: string | null; sides: string[] | null; fate: "open" | "goes on" | "set aside"; fateReason: string; fateBy: string | null; version: number }
-export const conceptsOf = (projectId: string) => db()<Concept[]>`
-  SELECT k.*, p.name AS author, t.name AS team FROM concept k LEFT JOIN person p ON p.id = k.author_id LEFT JOIN team t ON t.id = k.team_id WHERE k.project_id = ${projectId} ORDER BY k.fate <> 'goes on', t.name, k.id`;
-
-export const saveConcept = command({
-  name: "saveConcept", act: "concept.edit", schema: s.concept,
-  async subject(sql, i, actor) {
-    if (!i.id) return { project: i.projectId, person: actor.kind === "person" ? actor.id : undefined };
-    const [k] = await sql<{ projectId: string; authorId: string | null }[]>`SELECT project_id, author_id FROM concept WHERE id = ${i.id} AND project_id = ${i.projectId}`;
-    return k ? { project: k.projectId, person: k.authorId ?? "" } : null;
-  },
-  async run({ sql, actor, audit }, input): Promise<{ id: string }> {
-    const row = { title: input.title, idea: input.idea, mass: siOrNull(input.mass, "kg"), cost: siOrNull(input.cost, "1"), sides: input.sides ? readSides(input.sides, "mm") : null };
-    if (!input.id) {
-      const id = newId();
-      const [m] = await sql<{ teamId: string }[]>`SELECT team_id FROM membership WHERE project_id = ${input.projectId} AND person_id = ${actor.id} AND to_on IS NULL`;
-      await sql`INSERT INTO concept ${sql({ ...row, id, projectId: input.projectId, authorId: actor.id, teamId: m?.teamId ?? null })}`;
-      audit({ type: "concept", id, label: input.title });
-      return { id };
-    }
-    const [old] = await sql<Concept[]>`SELECT * FROM concept WHERE id = ${input.id} FOR UPDATE`;
-    checkVersion(found(old, "This concept"), input.version, { title: "Title", idea: "Idea" }, row, old as unknown as Record<string, unknown>);
-    if (old!.fate !== "open") refuse("This concept has been decided on. Its record stays as it was.");
-    await sql`UPDATE concept SET ${sql(row)}, version = version + 1 WHERE id = ${input.id}`;
-    audit({ type: "concept", id: input.id, label: input.title, before: old, after: row });
-    return { id: input.id };
-  },
-});
-
-export const decideConcept = command({
-  name: "decideConcept", act: "concept.decide", schema: s.conceptFate,
-  async subject(sql, i) {
-    const [k] = await sql<{ projectId: string }[]>`SELECT project_id FROM concept WHERE id = ${i.id}`;
-    return k ? { project: k.projectId } : null;
-  },
-  async run({ sql, audit, by }, input) {
-    const [k] = await sql<{ version: number; title: string; fate: string; reason: string }[]>`SELECT version, title, fate, fate_reason AS reason FROM concept WHERE id = ${input.id} FOR UPDATE`;
-    checkVersion(found(k, "This concept"), input.version, { fate: "Decision", reason: "Reason" }, input, k!);
-    await sql`UPDATE concept SET fate = ${input.fate}, fate_reason = ${input.reason}, fate_by = ${by}, version = version + 1 WHERE id = ${input.id}`;
-    audit({ type: "concept", id: input.id, label: k!.title, before: { fate: k!.fate }, after: { fate: input.fate }, reason: input.reason });
-  },
-});

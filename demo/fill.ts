@@ -6,6 +6,7 @@ import { addDays, mondayOf } from "@/core/sessions/date";
 import * as bench from "@/data/bench";
 import * as builds from "@/data/builds";
 import { type Command, execute, today } from "@/data/command";
+import * as concepts from "@/data/concepts";
 import * as contest from "@/data/contest";
 import { db } from "@/data/db";
 import * as grades from "@/data/grades";
@@ -203,14 +204,14 @@ async function thisYear(owner: string, co: { name: string; email: string }, befo
     for (const [k, m] of t.members.slice(0, 3).entries()) {
       await at(day(2, 4), 10, i * 5 + k);
       const title = ideas[(i + k * 3) % ideas.length]!;
-      await run(teamsData.saveConcept, ids.get(m)!, { projectId, title, idea: `${title}, worked by a lever; water rises in the return stroke.`, mass: `${(2.6 + rnd() * 3).toFixed(1)} kg`, cost: (12 + rnd() * 30).toFixed(0), sides: `${520 + Math.round(rnd() * 110)} × 380 × 380 mm` });
+      await run(concepts.saveConcept, ids.get(m)!, { projectId, title, idea: `${title}, worked by a lever; water rises in the return stroke.`, mass: `${(2.6 + rnd() * 3).toFixed(1)} kg`, cost: (12 + rnd() * 30).toFixed(0), sides: `${520 + Math.round(rnd() * 110)} × 380 × 380 mm` });
     }
   await at(day(3, 0), 12);
   const seen = new Set<string>();
-  for (const k of await teamsData.conceptsOf(projectId)) {
+  for (const k of await concepts.conceptsOf(projectId, await as(owner))) {
     const first = !seen.has(k.team!);
     seen.add(k.team!);
-    await run(teamsData.decideConcept, owner, { id: k.id, version: k.version, fate: first ? "goes on" : "set aside", reason: first ? "Client: simple to mend, and I see how it works" : "Another idea of the team goes on; this one stays on record" });
+    await run(concepts.decideConcept, owner, { id: k.id, version: k.version, fate: first ? "goes on" : "set aside", reason: first ? "Client: simple to mend, and I see how it works" : "Another idea of the team goes on; this one stays on record" });
   }
   // Who read the brief.
   const everybody = story.teams.flatMap((t) => t.members);
@@ -323,7 +324,7 @@ async function coldBox(owner: string, start: string): Promise<void> {
   for (const [i, n] of names.entries()) {
     await at(addDays(start, 11), 10, i * 4);
     const title = ["Vacuum panels with a gel core", "Phase-change plates at 5 °C", "Nested foam shells", "Evaporative jacket"][i % 4]!;
-    await run(teamsData.saveConcept, ids.get(n)!, { projectId, title, idea: `${title}; the vials sit in the middle of the mass.`, mass: `${(2.6 + rnd() * 2.2).toFixed(1)} kg`, cost: (30 + rnd() * 50).toFixed(0), sides: "400 × 300 × 300 mm" });
+    await run(concepts.saveConcept, ids.get(n)!, { projectId, title, idea: `${title}; the vials sit in the middle of the mass.`, mass: `${(2.6 + rnd() * 2.2).toFixed(1)} kg`, cost: (30 + rnd() * 50).toFixed(0), sides: "400 × 300 × 300 mm" });
   }
 }
 

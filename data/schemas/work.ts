@@ -12,8 +12,6 @@ export const drawTeams = yup.object({
   max: yup.number().integer().min(1).max(12).required().test("order", "The largest size lies below the smallest.", (v, x) => !v || v >= x.parent.min),
 });
 
-export const concept = yup.object({ projectId: c.id(), id: c.optionalId(), version: yup.number().integer().default(0), title: c.text(120), idea: c.optionalText(4000), mass: c.quantity("kg"), cost: c.quantity("1"), sides: c.sides() });
-export const conceptFate = yup.object({ id: c.id(), version: c.version(), fate: yup.mixed<"open" | "goes on" | "set aside">().oneOf(["open", "goes on", "set aside"]).required(), reason: c.optionalText(600).test("why", "Say why, so that the record tells it later.", (v, x) => x.parent.fate === "open" || !!v) });
 
 export const build = yup.object({
   teamId: c.id(), id: c.optionalId(), version: yup.number().integer().default(0),

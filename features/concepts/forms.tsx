@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { concept, conceptFate } from "@/data/schemas/work";
+import { concept, conceptFate } from "@/data/schemas/front";
 import { ActionForm, QuantityField, SelectField, TextArea, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
 import { decideConceptAction, saveConceptAction } from "./actions";

@@ -1,7 +1,7 @@
 import { isBuildMeasure } from "@/core/needs/requirement";
 import { checkLimits } from "@/data/inspection";
 import { limitWords, requirementsOf } from "@/data/needs";
-import { conceptsOf } from "@/data/teams";
+import { conceptsOf } from "@/data/concepts";
 import { formatSi } from "@/core/quantity/quantity";
 import { projectPage } from "@/server/page";
 import { Empty, PageHead } from "@/ui/page";
@@ -13,7 +13,7 @@ import { ConceptForm, FateForm } from "./forms";
 export async function ConceptsScreen({ slug }: { slug: string }) {
   const { frame, staff, actor } = await projectPage(slug);
   const p = frame.project;
-  const [concepts, requirements] = await Promise.all([conceptsOf(p.id), requirementsOf(p.id)]);
+  const [concepts, requirements] = await Promise.all([conceptsOf(p.id, actor), requirementsOf(p.id)]);
   const checked = requirements.filter((r) => isBuildMeasure(r.measure));
   return (
     <>
