@@ -5,6 +5,7 @@ import { channelsOf } from "@/core/run/protocol";
 import { gradebook } from "./grades";
 import { contestOf } from "./contest";
 import { limitWords, measureWords } from "./needs";
+import { registerTable } from "./register";
 import { projectFacts, statusMatrix } from "./status";
 
 /** CSV text with a byte order mark for spreadsheets; a cell that could start a formula is kept from doing so, numbers stay numbers. */
@@ -16,7 +17,7 @@ export function toCsv(rows: readonly (readonly (string | number | null)[])[]): s
   return `\ufeff${Papa.unparse(rows.map((r) => r.map(safe)), { newline: "\r\n" })}\r\n`;
 }
 
-export const csvKinds = ["requirements", "runs", "standings", "gradebook"] as const;
+export const csvKinds = ["requirements", "register", "runs", "standings", "gradebook"] as const;
 export type CsvKind = (typeof csvKinds)[number];
 
 /** One of the project's lists as CSV; headings name units. */
@@ -29,6 +30,7 @@ export async function csvOf(kind: CsvKind, projectId: string, currency: string, 
       ...facts.requirements.map((r) => [r.code, r.number, r.statement, r.kind, r.priority, measureWords(r, facts.protocols), limitWords(r, currency), r.method, r.source, ...facts.teams.map((t) => m.status.get(r.id)!.get(t.id)!.value)]),
     ]);
   }
+  if (kind === "register") return toCsv(await registerTable(projectId));
   if (kind === "runs") {
     const facts = await projectFacts(projectId);
     const builds = new Map(facts.builds.map((b) => [b.id, b]));

@@ -49,8 +49,10 @@ export async function readContent(hash: string, sql: Tx = db()): Promise<StoredF
   return folder && existsSync(pathOf(hash)) ? { ...f, content: await readFile(pathOf(hash)) } : null;
 }
 
-/** The project that a use of a file belongs to; null when there is no such use. */
-export async function fileUse(id: string): Promise<{ projectId: string; hash: string } | null> {
-  const [u] = await db()<{ projectId: string; hash: string }[]>`SELECT project_id, file_hash AS hash FROM file_use WHERE id = ${id}`;
+/** The project that a use of a file belongs to, and whose it alone is while concepts are hidden from each other; null when there is no such use. */
+export async function fileUse(id: string): Promise<{ projectId: string; hash: string; only: string | null } | null> {
+  const [u] = await db()<{ projectId: string; hash: string; only: string | null }[]>`
+    SELECT u.project_id, u.file_hash AS hash, CASE WHEN u.concept_id IS NOT NULL AND NOT coalesce((p.settings->>'conceptsOpen')::boolean, false) THEN coalesce(k.author_id::text, '') END AS only
+    FROM file_use u JOIN project p ON p.id = u.project_id LEFT JOIN concept k ON k.id = u.concept_id WHERE u.id = ${id}`;
   return u ?? null;
 }

@@ -17,13 +17,16 @@ export interface Tool { id: string; name: string; caution: string; signed: { per
 export const toolsOf = (projectId: string, sql: Tx = db()) => sql<Tool[]>`
   SELECT t.id, t.name, t.caution, (SELECT coalesce(json_agg(json_build_object('personId', x.person_id, 'on', x.signed_on, 'by', x.signed_by)), '[]') FROM tool_sign_off x WHERE x.tool_id = t.id) AS signed FROM tool t WHERE t.project_id = ${projectId} ORDER BY t.name`;
 
+/** What has been ticked by hand, by item and team or person. */
+export const gateTicks = (projectId: string, sql: Tx = db()) => sql<{ itemId: string; teamId: string | null; personId: string | null }[]>`SELECT item_id, team_id, person_id FROM gate_tick WHERE project_id = ${projectId}`;
+
 /** Every gate of a project with its checklist as it stands for each team. */
 export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]> {
   const gates = await sql<{ id: string; title: string; dueOn: string; stage: BuildStage }[]>`SELECT id, title, due_on, gate_stage AS stage FROM milestone WHERE project_id = ${projectId} AND gate_stage IS NOT NULL ORDER BY due_on, title`;
   if (!gates.length) return [];
   const [items, ticks, signs, teams, tools, requirements, concepts] = await Promise.all([
     sql<Item[]>`SELECT id, milestone_id, kind, label, needs, tool_id FROM gate_item WHERE project_id = ${projectId} ORDER BY id`,
-    sql<{ itemId: string; teamId: string | null; personId: string | null }[]>`SELECT item_id, team_id, person_id FROM gate_tick WHERE project_id = ${projectId}`,
+    gateTicks(projectId, sql),
     sql<{ milestoneId: string; teamId: string; signedBy: string; signedAt: string; missing: string }[]>`SELECT milestone_id, team_id, signed_by, signed_at, missing FROM gate_sign_off WHERE project_id = ${projectId}`,
     sql<{ id: string; name: string; conceptId: string | null; members: { id: string; name: string }[] }[]>`SELECT t.id, t.name, coalesce(t.concept_id, (SELECT k.id FROM concept k WHERE k.team_id = t.id AND k.fate = 'goes on' LIMIT 1)) AS concept_id, (SELECT coalesce(json_agg(json_build_object('id', p.id, 'name', p.name) ORDER BY p.name), '[]') FROM membership m JOIN person p ON p.id = m.person_id WHERE m.team_id = t.id AND m.to_on IS NULL) AS members FROM team t WHERE t.project_id = ${projectId} AND t.retired_at IS NULL ORDER BY t.name`,
     toolsOf(projectId, sql), requirementsOf(projectId, sql),

@@ -1,10 +1,9 @@
 "use client";
 
-import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
 import { build } from "@/data/schemas/work";
 import { ActButton, ActionForm, CheckField, QuantityField, SelectField, TextArea, TextField } from "@/ui/form";
-import { buttonClass, LinkButton } from "@/ui/page";
+import { LinkButton } from "@/ui/page";
+import { PictureUpload } from "@/ui/picture";
 import { addPhotoAction, removePhotoAction, saveBuildAction } from "./actions";
 
 export interface BuildDefaults { stage: string; builtOn: string; whatChanged: string; why: string; expected: string; predicted: string; mass: string; cost: string; sides: string; learned: string; features: string; variables: string; parentId: string }
@@ -29,38 +28,5 @@ export function BuildForm({ slug, teamId, id, version, defaults, parents, predic
   );
 }
 
-/** Photos one after the other; each is checked to be a picture and stored without its metadata. */
-export function PhotoUpload({ buildId }: { buildId: string }) {
-  const router = useRouter();
-  const input = useRef<HTMLInputElement>(null);
-  const [note, setNote] = useState("");
-  const [busy, setBusy] = useState(false);
-  const send = async (file: File) => {
-    setBusy(true);
-    setNote("");
-    try {
-      if (file.size > 28_000_000) return setNote("The photo is larger than 28 MB. Send a smaller one.");
-      const data = await new Promise<string>((resolve, reject) => {
-        const r = new FileReader();
-        r.onload = () => resolve(String(r.result).replace(/^data:[^,]*,/, ""));
-        r.onerror = () => reject(r.error);
-        r.readAsDataURL(file);
-      });
-      const r = await addPhotoAction({ buildId, base64: data, caption: file.name.replace(/\.\w+$/, "").slice(0, 80) });
-      setNote(r.ok ? "" : r.message);
-      router.refresh();
-    } catch {
-      setNote("The photo did not arrive. Send it again.");
-    } finally {
-      setBusy(false);
-    }
-  };
-  return (
-    <span className="no-print inline-flex flex-wrap items-center gap-2">
-      <button type="button" className={buttonClass()} disabled={busy} onClick={() => input.current?.click()}>{busy ? "Sending…" : "Add a photo"}</button>
-      <input ref={input} type="file" accept="image/*" className="sr-only" tabIndex={-1} aria-label="Photo file" onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ""; if (f) void send(f); }} />
-      {note && <span role="alert" className="text-sm text-iron">{note}</span>}
-    </span>
-  );
-}
+export const PhotoUpload = ({ buildId }: { buildId: string }) => <PictureUpload action={addPhotoAction} input={{ buildId }} label="Photo file">Add a photo</PictureUpload>;
 export const RemovePhoto = ({ id }: { id: string }) => <ActButton action={removePhotoAction} input={{ id }} look="quiet" confirm="The photo goes.">remove</ActButton>;

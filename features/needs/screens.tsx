@@ -6,6 +6,8 @@ import { fromSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
 import { protocolsOf } from "@/data/bench";
 import { limitWords, measureWords, requirementHistory, type RequirementRow, requirementsOf, retiredRequirements } from "@/data/needs";
+import { staffOf, studentsOf } from "@/data/people";
+import { clashesOf, tracedCounts, traceOf, volatilityOf } from "@/data/register";
 import { projectFacts, type StatusMatrix, statusMatrix, summaryOf } from "@/data/status";
 import { projectPage } from "@/server/page";
 import { cx } from "@/ui/classes";
@@ -13,15 +15,18 @@ import { instant } from "@/ui/date";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { VerdictLegend, VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
+import { OwnerForm } from "./change-forms";
+import { NeedsTabs } from "./tabs";
 import { FindingForm, KeepForm, type MeasureChoice, RequirementForm, RestoreButton, RetireForm } from "./forms";
 
+const sorts = { code: "code", statement: "statement", owner: "owner", version: "most changed", met: "least met" } as const;
 const filters = { all: "All", must: "must", missed: "not met anywhere", stale: "stale", bare: "no measure" } as const;
 
 /** The register: every requirement with its limit, its source, and how every team's newest build stands. */
-export async function NeedsScreen({ slug, open, filter }: { slug: string; open?: string; filter?: string }) {
+export async function NeedsScreen({ slug, open, filter, sort }: { slug: string; open?: string; filter?: string; sort?: string }) {
   const { frame, staff } = await projectPage(slug, "needs.read");
   const p = frame.project;
-  const [facts, retired] = await Promise.all([projectFacts(p.id), retiredRequirements(p.id)]);
+  const [facts, retired, volatility, traced] = await Promise.all([projectFacts(p.id), retiredRequirements(p.id), volatilityOf(p.id, frame.today), tracedCounts(p.id)]);
   const m = statusMatrix(facts);
   const base = `/p/${slug}/needs`;
   const of = (r: RequirementRow) => facts.teams.map((t) => m.status.get(r.id)!.get(t.id)!.value);
@@ -31,17 +36,26 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
   const musts = facts.requirements.filter((r) => r.priority === "must");
   const unverifiable = musts.filter((r) => !r.method || !r.comparator).length;
   const selected = facts.requirements.find((r) => r.code === open);
+  const clashes = clashesOf(facts.requirements);
+  const by = (sort && sort in sorts ? sort : "code") as keyof typeof sorts;
+  const met = (r: RequirementRow) => of(r).filter((v) => v === "met").length;
+  const orders = { code: () => 0, statement: (a: RequirementRow, b: RequirementRow) => a.statement.localeCompare(b.statement), owner: (a: RequirementRow, b: RequirementRow) => (a.owner ?? "~").localeCompare(b.owner ?? "~"), version: (a: RequirementRow, b: RequirementRow) => b.number - a.number, met: (a: RequirementRow, b: RequirementRow) => met(a) - met(b) };
+  const query = (more: Record<string, string | undefined>) => { const all: Record<string, string | undefined> = { filter: chosen === "all" ? undefined : chosen, sort: by === "code" ? undefined : by, ...more }; const q = new URLSearchParams(Object.entries(all).flatMap(([k, v]) => (v ? [[k, v]] : []))).toString(); return q ? `${base}?${q}` : base; };
+  shown.sort(orders[by]);
   if (facts.requirements.length === 0)
-    return (<><PageHead title="Requirements" /><Empty title="No requirement yet" action={staff && <LinkButton href={`${base}/new`} look="main">New requirement</LinkButton>}>Write down each thing that the client or the rules ask for, with its number where it has one. Builds and test runs are then checked against it by themselves.</Empty></>);
+    return (<><PageHead title="Requirements" /><NeedsTabs slug={slug} /><Empty title="No requirement yet" action={staff && <LinkButton href={`${base}/new`} look="main">New requirement</LinkButton>}>Write down each thing that the client or the rules ask for, with its number where it has one. Builds and test runs are then checked against it by themselves.</Empty></>);
   const groups = [{ title: "Musts", list: shown.filter((r) => r.priority === "must") }, { title: "Should and could", list: shown.filter((r) => r.priority !== "must") }].filter((g) => g.list.length);
   return (
     <>
-      <PageHead title="Requirements" note={<>{facts.requirements.length} requirements · <strong className="font-[600] text-ink">{musts.length} musts{unverifiable ? `, all verifiable but ${unverifiable}` : ", all verifiable"}</strong></>}>
+      <PageHead title="Requirements" note={<>{facts.requirements.length} requirements · <strong className="font-[600] text-ink">{musts.length} musts{unverifiable ? `, all verifiable but ${unverifiable}` : ", all verifiable"}</strong>{volatility.since ? ` · ${volatility.changes} ${volatility.changes === 1 ? "change" : "changes"} since the baseline${volatility.perWeek === null ? "" : `, ${volatility.perWeek.toFixed(1)} a week`}` : " · no baseline yet"}</>}>
         <LinkButton href={`/p/${slug}/csv/requirements`} download>CSV</LinkButton>
         {staff && <LinkButton href={`${base}/new`} look="main">New requirement</LinkButton>}
       </PageHead>
+      <NeedsTabs slug={slug} />
+      {clashes.length > 0 && <ul className="mb-3 border-l-4 border-iron bg-iron-wash px-3 py-1.5">{clashes.map((c) => <li key={`${c.a}/${c.b}`}><strong className="font-[650]">{facts.requirements[c.a]!.code} and {facts.requirements[c.b]!.code}</strong>: {c.why}.</li>)}</ul>}
       <div className="no-print mb-2 flex flex-wrap items-center justify-between gap-x-6 gap-y-1.5">
-        <nav aria-label="Filter" className="text-soft">{Object.entries(filters).map(([k, label], i) => <span key={k}>{i > 0 && " · "}<Link href={k === "all" ? base : `${base}?filter=${k}`} aria-current={chosen === k ? "true" : undefined} className={chosen === k ? "font-[650] text-ink" : "hover:text-ink"}>{label}</Link></span>)}</nav>
+        <nav aria-label="Filter" className="text-soft">{Object.entries(filters).map(([k, label], i) => <span key={k}>{i > 0 && " · "}<Link href={query({ filter: k === "all" ? undefined : k })} aria-current={chosen === k ? "true" : undefined} className={chosen === k ? "font-[650] text-ink" : "hover:text-ink"}>{label}</Link></span>)}</nav>
+        <nav aria-label="Sort" className="text-soft">sorted by {Object.entries(sorts).map(([k, label], i) => <span key={k}>{i > 0 && " · "}<Link href={query({ sort: k === "code" ? undefined : k })} aria-current={by === k ? "true" : undefined} className={by === k ? "font-[650] text-ink" : "hover:text-ink"}>{label}</Link></span>)}</nav>
         <VerdictLegend />
       </div>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Requirements">
@@ -57,15 +71,15 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
                 return (
                   <Fragment key={r.id}>
                   <tr className={cx(selected?.id === r.id ? "bg-[#f1eadc]" : bad && "bg-iron-wash")}>
-                    <td className="font-[650] whitespace-nowrap"><Link href={selected?.id === r.id ? base : `${base}?r=${r.code}${chosen === "all" ? "" : `&filter=${chosen}`}`} className="hover:text-iron" scroll={false} aria-expanded={selected?.id === r.id}>{r.code}</Link></td>
-                    <td className="min-w-52"><Link href={`${base}?r=${r.code}`} scroll={false} className="hover:text-iron">{r.statement}</Link>{vague.length > 0 && <span className="block text-sm text-ochre-deep">“{vague.join("”, “")}” has no measure. Ask the client, or set a limit.</span>}</td>
+                    <td className="font-[650] whitespace-nowrap"><Link href={selected?.id === r.id ? query({}) : query({ r: r.code })} className="hover:text-iron" scroll={false} aria-expanded={selected?.id === r.id}>{r.code}</Link></td>
+                    <td className="min-w-52"><Link href={query({ r: r.code })} scroll={false} className="hover:text-iron">{r.statement}</Link>{vague.length > 0 && <span className="block text-sm text-ochre-deep">“{vague.join("”, “")}” has no measure. Ask the client, or set a limit.</span>}</td>
                     <td>{r.kind}</td>
                     <td className="min-w-36">{r.comparator ? <>{measureWords(r, facts.protocols)} <strong className="font-[600]">{r.comparator === "yes" ? "yes or no" : limitWords(r, p.currency)}</strong></> : <span className="text-sm text-ochre-deep">no measure yet</span>}</td>
                     <td>{r.method ?? "–"}</td>
-                    <td className="max-w-44 text-soft"><span className="line-clamp-2">{r.source || "–"}</span></td>
+                    <td className="max-w-44 text-soft"><span className="line-clamp-2">{r.source || (traced.get(r.id) ? `${traced.get(r.id)} statements` : "–")}</span>{r.owner && <span className="block text-xs">looked after by {r.owner}</span>}</td>
                     <td className="pr-0"><span className="flex">{facts.teams.map((t) => { const s = m.status.get(r.id)!.get(t.id)!; return <span key={t.id} className="w-[22px] text-center"><Figure working={s.working} className="border-b-0"><VerdictMark verdict={s.value} /><span className="sr-only"> {t.name}</span></Figure></span>; })}</span></td>
                   </tr>
-                  {selected?.id === r.id && <tr><td colSpan={7} className="bg-[#f6f1e6] p-0"><Detail slug={slug} r={r} m={m} staff={staff} currency={p.currency} /></td></tr>}
+                  {selected?.id === r.id && <tr><td colSpan={7} className="bg-[#f6f1e6] p-0"><Detail slug={slug} r={r} m={m} staff={staff} currency={p.currency} projectId={p.id} /></td></tr>}
                   </Fragment>
                 );
               })}
@@ -90,8 +104,8 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
 }
 
 /** One requirement traced from its words over its version and verification to where the class stands. */
-async function Detail({ slug, r, m, staff, currency }: { slug: string; r: RequirementRow; m: StatusMatrix; staff: boolean; currency: string }) {
-  const history = await requirementHistory(r.id);
+async function Detail({ slug, r, m, staff, currency, projectId }: { slug: string; r: RequirementRow; m: StatusMatrix; staff: boolean; currency: string; projectId: string }) {
+  const [history, trace, students, staffers] = await Promise.all([requirementHistory(r.id), traceOf(r.id), studentsOf(projectId), staffOf(projectId)]);
   const { facts } = m;
   const run = runMeasure(r.measure);
   const protocol = run ? facts.protocols.find((x) => x.id === run.protocol) : undefined;
@@ -108,7 +122,10 @@ async function Detail({ slug, r, m, staff, currency }: { slug: string; r: Requir
   const staleBuilds = builds.filter((b) => m.status.get(r.id)!.get(b.team)!.value === "stale");
   return (
     <section className="grid gap-x-6 gap-y-4 px-4 py-3 md:grid-cols-2 xl:grid-cols-4" aria-label={`${r.code} in detail`}>
-      <div><h3 className="mb-1.5">{r.code} · in the words of</h3>{r.source ? <blockquote className="border-l-3 border-stone-3 pl-3">{r.source}</blockquote> : <p className="text-ochre-deep">No source is noted. Later nobody can say where this came from.</p>}</div>
+      <div><h3 className="mb-1.5">{r.code} · in the words of</h3>{trace.statements.map((x) => <div key={x.id} className="mb-1.5">{x.notes.map((n) => <blockquote key={n.text} className="border-l-3 border-stone-3 pl-3">“{n.text}”<span className="block text-sm text-soft">{n.author}, <Link href={`/p/${slug}/needs/sources/${n.sourceId}`} className="underline">{n.source}</Link>{n.question && `, asked: ${n.question}`}</span></blockquote>)}<p className="mt-0.5 text-sm">became “{x.text}”</p></div>)}
+        {r.source && !trace.statements.length && <blockquote className="border-l-3 border-stone-3 pl-3">{r.source}</blockquote>}
+        {trace.rules.map((k) => <p key={k} className="text-sm text-soft">Rule of the <Link href={`/p/${slug}/brief`} className="underline">brief</Link>: {k.replace(/#/g, "…")}</p>)}
+        {!r.source && !trace.statements.length && !trace.rules.length && <p className="text-ochre-deep">No source is noted. Later nobody can say where this came from.</p>}</div>
       <div>
         <h3 className="mb-1.5">Requirement, version {r.number}</h3>
         <p className="font-[600]">{r.comparator ? `${measureWords(r, facts.protocols)} ${limitWords(r, currency)}` : "no measure yet"}</p>
@@ -119,6 +136,8 @@ async function Detail({ slug, r, m, staff, currency }: { slug: string; r: Requir
         <h3 className="mb-1.5">Verified by</h3>
         {protocol ? <><p><Link href={`/p/${slug}/bench?protocol=${protocol.id}`} className="font-[600] hover:text-iron">{protocol.name} v{protocol.number}</Link>, {protocol.definition.policy.school.replace("-", " ")} counts</p><p className="text-sm text-soft">{runs.length} runs, {runs.filter((x) => !facts.assessed.get(x.id)?.comparable).length} not comparable</p></>
           : r.measure ? <p>The {r.measure === "envelope" ? "sides" : r.measure} that each build records.</p> : <p>{r.method ?? "Not decided"}: somebody looks or tries, and says so.</p>}
+        {trace.builds.length > 0 && <p className="mt-1.5 text-sm text-soft">Evidence from {trace.builds.length} builds{trace.builds.some((b) => b.runs) ? ` and ${trace.builds.reduce((s, b) => s + b.runs, 0)} runs` : ""}: {trace.builds.slice(-8).map((b, i) => <span key={b.id}>{i > 0 && ", "}<Link href={`/p/${slug}/builds/${b.id}`} className="underline">{b.label}</Link></span>)}{trace.builds.length > 8 && " and earlier ones"}</p>}
+        {trace.reviews.length > 0 && <p className="mt-1 text-sm text-soft">Leaned on in {trace.reviews.map((v, i) => <span key={v.id}>{i > 0 && ", "}<Link href={`/p/${slug}/reviews/${v.id}`} className="underline">{v.label}</Link> ({v.verdict})</span>)}</p>}
       </div>
       <div>
         <h3 className="mb-1.5">Where the class stands</h3>
@@ -129,6 +148,7 @@ async function Detail({ slug, r, m, staff, currency }: { slug: string; r: Requir
           </svg>
         ) : <ul className="text-sm">{values.map((x) => <li key={x.t.id} className="flex gap-2"><VerdictMark verdict={x.verdict} />{x.t.name}</li>)}</ul>}
       </div>
+      {staff && <div className="no-print md:col-span-2 xl:col-span-4"><OwnerForm id={r.id} ownerId={r.ownerId} people={[...staffers, ...students].map((x) => ({ value: x.id, label: x.name }))} /></div>}
       {staff && (!r.measure || staleBuilds.length > 0) && builds.length > 0 && (
         <div className="no-print grid gap-3 border-t border-line pt-3 md:col-span-2 xl:col-span-4">
           {!r.measure && <FindingForm requirementId={r.id} builds={builds} />}

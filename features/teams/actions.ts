@@ -4,6 +4,9 @@ import { type Envelope, perform } from "@/server/perform";
 import * as teams from "@/data/teams";
 import * as forming from "@/data/forming";
 import * as settings from "@/data/settings";
+import type { TeamProblem } from "@/core/teams/problem";
+import { teamSetup } from "@/data/schemas/front";
+import { allowed } from "@/server/route";
 
 export async function createTeamAction(input: unknown, envelope?: Envelope): Promise<Result<Awaited<ReturnType<typeof teams.createTeam.run>>>> {
   return perform(teams.createTeam, input, envelope);
@@ -61,4 +64,9 @@ export async function removePartAction(input: unknown, envelope?: Envelope): Pro
 }
 export async function saveSettingsAction(input: unknown, envelope?: Envelope): Promise<Result<Awaited<ReturnType<typeof settings.saveSettings.run>>>> {
   return perform(settings.saveSettings, input, envelope);
+}
+
+/** The team problem under a setup, for the worker in the instructor's browser; null for anybody else. */
+export async function problemAction(projectId: string, setup: forming.Setup): Promise<TeamProblem | null> {
+  return (await allowed("team.edit", projectId)) ? forming.problemOf(projectId, (await teamSetup.validate(setup, { stripUnknown: true })) as forming.Setup) : null;
 }

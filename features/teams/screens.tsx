@@ -1,22 +1,29 @@
 import { randomInt } from "node:crypto";
+import { conceptsOf } from "@/data/concepts";
+import { settingsOf } from "@/data/settings";
 import { drawsOf, teamsOf } from "@/data/teams";
 import { studentsOf } from "@/data/people";
 import { projectPage } from "@/server/page";
 import { instant } from "@/ui/date";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { ConceptOfTeam, JoinTeam } from "./forming-forms";
+import { TeamTabs } from "./tabs";
 import { DrawForm, NewTeamForm, Placement, RenameForm } from "./forms";
 
 /** Teams by section: members and roles, students without a team, and the draw. */
 export async function TeamsScreen({ slug }: { slug: string }) {
-  const { frame, staff, ownTeam } = await projectPage(slug);
+  const { frame, staff, ownTeam, actor } = await projectPage(slug);
   const p = frame.project;
-  const [teams, students, draws] = await Promise.all([teamsOf(p.id), studentsOf(p.id), drawsOf(p.id, "teams")]);
+  const [teams, students, draws, concepts, settings] = await Promise.all([teamsOf(p.id), studentsOf(p.id), drawsOf(p.id, "teams"), conceptsOf(p.id, actor), settingsOf(p.id)]);
+  const going = concepts.filter((k) => k.fate === "goes on").map((k) => ({ value: k.id, label: k.title }));
+  const self = settings.teamSchool === "self" && !staff;
   const sections = frame.sections.map((s) => ({ value: s.id, label: s.name }));
   const loose = students.filter((s) => !s.teamId);
   const options = teams.map((t) => ({ value: t.id, label: t.name }));
   return (
     <>
       <PageHead title="Teams" note={`${teams.length} teams · ${students.length - loose.length} of ${students.length} students placed`}>{staff && <LinkButton href={`/p/${slug}/people`}>Roster</LinkButton>}</PageHead>
+      <TeamTabs slug={slug} staff={staff} />
       {staff && students.length === 0 && <Empty title="Nobody to form teams of yet" action={<LinkButton href={`/p/${slug}/people`} look="main">Bring in the roster</LinkButton>}>The roster comes first: from a CSV file or pasted from a spreadsheet.</Empty>}
       {!staff && teams.length === 0 && <Empty title="Teams are not formed yet">Your instructor forms them, by hand or by a draw.</Empty>}
       {staff && students.length > 0 && (
@@ -41,6 +48,8 @@ export async function TeamsScreen({ slug }: { slug: string }) {
                   {staff || t.id === ownTeam
                     ? <ul>{t.members.map((m) => <li key={m.id} className="flex items-center justify-between gap-2 border-b border-line py-1 last:border-0"><span>{m.name}</span>{staff ? <Placement projectId={p.id} personId={m.id} teamId={t.id} role={m.role} teams={options} name={m.name} /> : <span className="text-soft">{m.role}</span>}</li>)}{t.members.length === 0 && <li className="text-soft">nobody yet</li>}</ul>
                     : <p className="text-soft">{t.members.length} members</p>}
+                  {staff ? going.length > 0 && <details className="mt-1 text-sm" open={false}><summary className="text-soft">{t.concept ? `works on ${t.concept}` : "works on no concept yet"}</summary><ConceptOfTeam id={t.id} conceptId={t.conceptId} concepts={going} /></details> : t.concept && <p className="mt-1 text-sm text-soft">works on {t.concept}</p>}
+                  {self && <p className="mt-1"><JoinTeam projectId={p.id} personId={actor.id} teamId={t.id} full={t.members.length >= settings.teamMax} mine={t.id === ownTeam} /></p>}
                 </div>
               ))}
             </div>

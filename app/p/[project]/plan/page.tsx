@@ -1,6 +1,6 @@
 import { PlanScreen } from "@/features/plan/screens";
 
 export const metadata = { title: "Plan" };
-export default async function Page({ params }: { params: Promise<{ project: string }> }) {
-  return <PlanScreen slug={(await params).project} />;
+export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ section?: string }> }) {
+  return <PlanScreen slug={(await params).project} section={(await searchParams).section} />;
 }

@@ -2,7 +2,7 @@ import { today } from "@/data/command";
 import { type CsvKind, csvKinds, csvOf } from "@/data/csv";
 import { allowed, download, projectId, refused } from "@/server/route";
 
-const acts = { requirements: "needs.read", runs: "project.read", standings: "contest.read", gradebook: "grade.readAll" } as const;
+const acts = { requirements: "needs.read", register: "needs.read", runs: "project.read", standings: "contest.read", gradebook: "grade.readAll" } as const;
 
 /** Requirements, runs, standings or the gradebook as CSV. */
 export async function GET(_: Request, { params }: { params: Promise<{ project: string; kind: string }> }): Promise<Response> {

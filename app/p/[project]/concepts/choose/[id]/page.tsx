@@ -1,0 +1,7 @@
+import { SelectionScreen } from "@/features/concepts/screens";
+
+export const metadata = { title: "Selection" };
+export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {
+  const { project, id } = await params;
+  return <SelectionScreen slug={project} id={id} />;
+}

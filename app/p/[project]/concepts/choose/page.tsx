@@ -1,0 +1,6 @@
+import { ChoosingScreen } from "@/features/concepts/screens";
+
+export const metadata = { title: "Choosing" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <ChoosingScreen slug={(await params).project} />;
+}

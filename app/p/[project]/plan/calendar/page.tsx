@@ -1,0 +1,6 @@
+import { CalendarScreen } from "@/features/plan/screens";
+
+export const metadata = { title: "Calendar" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <CalendarScreen slug={(await params).project} />;
+}

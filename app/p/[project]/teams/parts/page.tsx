@@ -1,0 +1,6 @@
+import { PartsScreen } from "@/features/teams/forming-screens";
+
+export const metadata = { title: "Parts and owners" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <PartsScreen slug={(await params).project} />;
+}

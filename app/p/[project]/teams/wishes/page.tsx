@@ -1,0 +1,6 @@
+import { WishesScreen } from "@/features/teams/forming-screens";
+
+export const metadata = { title: "My wishes" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <WishesScreen slug={(await params).project} />;
+}
