@@ -1,6 +1,6 @@
 /** The direction of dependence: core <- data <- server <- features <- app; ui knows nothing of features. */
 const never = (name, from, to, comment) => ({ name, severity: "error", comment, from: { path: from, pathNot: "\\.test\\.tsx?$" }, to: { path: to } });
-const stages = "brief|needs|concepts|teams|builds|bench|reviews|grades|contest|records|plan|people|log|access|school|guest|today";
+const stages = "brief|needs|concepts|teams|builds|bench|reviews|grades|contest|records|plan|notebook|people|log|access|school|guest|today";
 module.exports = {
   forbidden: [
     never("core-imports-core-only", "^core/", "^(data|features|ui|server|app|workers|demo|devices|e2e|tasks)/", "core is pure"),

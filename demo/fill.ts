@@ -15,6 +15,7 @@ import * as people from "@/data/people";
 import * as projects from "@/data/projects";
 import * as reviews from "@/data/reviews";
 import * as teamsData from "@/data/teams";
+import { coldBoxFront, terraceFront } from "./front";
 import { lift, pumpOf, random } from "./model";
 import * as story from "./story";
 
@@ -26,8 +27,8 @@ const as = async (id: string): Promise<Actor> => {
 };
 const fresh = () => actors.clear();
 
-async function run<I, O>(cmd: Command<I, O>, who: string, input: unknown): Promise<O> {
-  const r = await execute(cmd, await as(who), input);
+async function run<I, O>(cmd: Command<I, O>, who: string | Actor, input: unknown): Promise<O> {
+  const r = await execute(cmd, typeof who === "string" ? await as(who) : who, input);
   if (!r.ok) throw new Error(`${cmd.name}: ${r.message} ${JSON.stringify("fields" in r ? r.fields : "")}`);
   return r.value;
 }
@@ -206,13 +207,7 @@ async function thisYear(owner: string, co: { name: string; email: string }, befo
       const title = ideas[(i + k * 3) % ideas.length]!;
       await run(concepts.saveConcept, ids.get(m)!, { projectId, title, idea: `${title}, worked by a lever; water rises in the return stroke.`, mass: `${(2.6 + rnd() * 3).toFixed(1)} kg`, cost: (12 + rnd() * 30).toFixed(0), sides: `${520 + Math.round(rnd() * 110)} × 380 × 380 mm` });
     }
-  await at(day(3, 0), 12);
-  const seen = new Set<string>();
-  for (const k of await concepts.conceptsOf(projectId, await as(owner))) {
-    const first = !seen.has(k.team!);
-    seen.add(k.team!);
-    await run(concepts.decideConcept, owner, { id: k.id, version: k.version, fate: first ? "goes on" : "set aside", reason: first ? "Client: simple to mend, and I see how it works" : "Another idea of the team goes on; this one stays on record" });
-  }
+  await terraceFront({ run, at, sketch, as, owner, projectId, ids }, day, start);
   // Who read the brief.
   const everybody = story.teams.flatMap((t) => t.members);
   const readers = async (skip: number) => {
@@ -326,6 +321,7 @@ async function coldBox(owner: string, start: string): Promise<void> {
     const title = ["Vacuum panels with a gel core", "Phase-change plates at 5 °C", "Nested foam shells", "Evaporative jacket"][i % 4]!;
     await run(concepts.saveConcept, ids.get(n)!, { projectId, title, idea: `${title}; the vials sit in the middle of the mass.`, mass: `${(2.6 + rnd() * 2.2).toFixed(1)} kg`, cost: (30 + rnd() * 50).toFixed(0), sides: "400 × 300 × 300 mm" });
   }
+  await coldBoxFront({ run, at, sketch, as, owner, projectId, ids }, start, rnd);
 }
 
 /** Fills the demo so that today lies in week 7 of its first project. */

@@ -10,6 +10,7 @@ import { protocolsOf } from "@/data/bench";
 import { limitOf, limitWords, measureWords, type RequirementRow } from "@/data/needs";
 import { projectFacts, requirementStatus, summaryOf } from "@/data/status";
 import { teamsOf } from "@/data/teams";
+import { gateBefore } from "@/data/gates";
 import { projectPage } from "@/server/page";
 import { cx } from "@/ui/classes";
 import { fullDate, instant, shortDate } from "@/ui/date";
@@ -140,10 +141,12 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
   const mine = builds.filter((x) => x.teamId === owner.id && x.id !== b?.id);
   const primary = protocols[0] && channelsOf(protocols[0].definition).find((c) => c.key === protocols[0]!.definition.primary);
   const last = mine.at(-1);
+  const gate = b ? [] : (await gateBefore(p.id, owner.id, "final")).says;
   const vars = (x?: Build) => Object.entries(x?.variables ?? {}).map(([k, v]) => `${k} = ${v}`).join("\n");
   return (
     <>
       <PageHead title={b ? `${owner.name} G${b.number}: edit` : `${owner.name}: a new generation`} note={b ? undefined : last ? `After G${last.number}. Its variables are filled in: change what you changed.` : "The first one."} />
+      {gate.length > 0 && <div className="mb-3 max-w-[860px] border-l-4 border-ochre bg-ochre-wash px-3 py-2">{gate.map((g) => <p key={g}>{g}</p>)}<p className="text-sm"><Link href={`/p/${slug}/plan/gates`} className="underline">Open the gates</Link></p></div>}
       {!b && <div className="mb-4 max-w-[860px]"><Caution>Cutting, drilling and hot glue: only with tools that you are signed off for, eyes protected, and the instructor told before you start. The school's workshop rules come first.</Caution></div>}
       <BuildForm slug={slug} teamId={owner.id} id={b?.id} version={b?.version ?? 0} predictedUnit={primary?.unit ?? ""} currency={p.currency} parents={mine.map((x) => ({ value: x.id, label: `${owner.name} G${x.number}` }))}
         defaults={{ stage: b?.stage ?? last?.stage ?? "mock-up", builtOn: b?.builtOn ?? page.frame.today, whatChanged: b?.whatChanged ?? "", why: b?.why ?? "", expected: b?.expected ?? "", predicted: b?.predicted ? String(Number(b.predicted)) : "", mass: b?.mass ? `${fromSi(b.mass, "kg")} kg` : "", cost: b?.cost ? String(Number(b.cost)) : "", sides: b && size(b) ? `${size(b)} mm` : "", learned: b?.learned ?? "", features: (b ?? last)?.features.join(", ") ?? "", variables: vars(b ?? last), parentId: b?.parents[0] ?? (b ? "" : (last?.id ?? "")) }} />

@@ -2,18 +2,21 @@ import Link from "@/ui/link";
 import { notFound, redirect } from "next/navigation";
 import type { ReactNode } from "react";
 import { can } from "@/core/access/can";
+import { formatSi } from "@/core/quantity/quantity";
+import { conceptsOf } from "@/data/concepts";
 import { type ContestEvent, contestOf } from "@/data/contest";
 import { db } from "@/data/db";
-import { limitWords, requirementsOf } from "@/data/needs";
+import { clientQuestions } from "@/data/interviews";
 import { briefVersions } from "@/data/projects";
 import { reviewsOf } from "@/data/reviews";
+import { mayRate, selectionsOf } from "@/data/selection";
 import { currentGuest } from "@/server/session";
 import { fullDate } from "@/ui/date";
 import { LiveRefresh } from "@/ui/live";
 import { Mark } from "@/ui/mark";
 import { Markdown } from "@/ui/markdown";
 import { Empty } from "@/ui/page";
-import { GuestSheet } from "./forms";
+import { AnswerForm, GuestChoice, GuestSheet } from "./forms";
 
 function Surface({ title, who, live, children }: { title: string; who: string; live: string; children: ReactNode }) {
   return (
@@ -63,11 +66,31 @@ export async function GuestScreen({ review, scoring }: { review?: string; /** Ho
       </Surface>
     );
   }
-  const [[brief], requirements] = await Promise.all([briefVersions(guest.project), requirementsOf(guest.project)]);
+  const [[brief], questions, selections, concepts] = await Promise.all([briefVersions(guest.project), clientQuestions(guest.project), selectionsOf(guest.project), conceptsOf(guest.project, guest)]);
+  const open = questions.filter((q) => q.forClient);
+  const answered = questions.filter((q) => !q.forClient);
+  const choices = selections.filter((x) => mayRate(x.school, guest, guest.project) && x.concepts.every((k) => concepts.some((c) => c.id === k.id)));
+  const toDo = [...(open.length ? [`${open.length} ${open.length === 1 ? "question" : "questions"} to answer`] : []), ...(choices.some((x) => !x.closedAt) ? ["concepts to choose"] : [])];
   return (
     <Surface {...frame}>
-      {brief ? <article className="sheet prose-brief mb-6 px-5 py-4"><Markdown>{brief.body}</Markdown></article> : <p className="text-soft">The brief is being written.</p>}
-      {requirements.length > 0 && <section><h2 className="mb-2">What the design must do, as we understood you</h2><ul>{requirements.map((r) => <li key={r.id} className="border-b border-line py-2"><span className="font-[600]">{r.statement}</span> <span className="whitespace-nowrap text-soft">{limitWords(r, p.currency)}</span>{r.source && <span className="block text-sm text-soft">{r.source}</span>}</li>)}</ul></section>}
+      <p className="mb-4">{toDo.length ? <>The class asks you for: <strong className="font-[650]">{toDo.join(", ")}</strong>.</> : <span className="text-soft">Nothing waits for you now. The brief stands below.</span>}</p>
+      {open.length > 0 && <section className="mb-6"><h1 className="mb-2 text-[18px]">Questions</h1><ul className="grid gap-4">{open.map((q) => <li key={q.id} className="sheet px-4 py-3"><AnswerForm questionId={q.id} text={q.text} /></li>)}</ul></section>}
+      {choices.map((x) => (
+        <section key={x.id} className="mb-6">
+          <h1 className="mb-2 text-[18px]">{x.title}</h1>
+          <ul className="mb-3 grid gap-3">{x.concepts.map((k) => { const c = concepts.find((y) => y.id === k.id)!; return (
+            <li key={k.id} className="sheet px-4 py-3"><h2>{c.title}</h2>
+              {c.sketches.slice(0, 2).map((f) => <img key={f.id} src={`/api/file/${f.id}`} alt={f.caption || `Sketch of ${c.title}`} className="my-2 max-h-72 w-full rounded-sm border border-line object-contain" />)}
+              <p className="whitespace-pre-wrap">{c.idea}</p>
+              <p className="mt-1 text-sm text-soft">{[c.mass && `about ${formatSi(c.mass, "kg", 1)} kg`, c.cost && `about ${formatSi(c.cost, "1", 2)} ${p.currency}`, c.sides && `${c.sides.map((y) => Math.round(Number(y) * 1000)).join(" × ")} mm`].filter(Boolean).join(" · ")}</p>
+              {x.closedAt && <p className="mt-1"><strong className="font-[650]">{k.fate}</strong> {k.fateReason}</p>}
+            </li>
+          ); })}</ul>
+          {!x.closedAt && <GuestChoice key={x.sheets.find((h) => h.raterGuest === guest.id)?.handedInAt ?? "new"} given={x.sheets.find((h) => h.raterGuest === guest.id)?.marks ?? null} q={{ id: x.id, school: x.school, criteria: x.definition.criteria, top: x.definition.top, keep: x.definition.keep, votes: x.definition.votes, datum: x.definition.datum, concepts: x.concepts }} />}
+        </section>
+      ))}
+      {brief ? <section><h1 className="mb-2 text-[18px]">The brief, version {brief.number}</h1><article className="sheet prose-brief mb-6 px-5 py-4"><Markdown>{brief.body}</Markdown></article></section> : <p className="text-soft">The brief is being written.</p>}
+      {answered.length > 0 && <details className="mb-6"><summary className="font-[600]">{answered.length} answered</summary><ul className="mt-1">{answered.map((q) => <li key={q.id} className="border-b border-line py-1.5"><span className="text-soft">{q.text}</span><span className="block">{q.answer} <span className="text-sm text-soft">{q.by}</span></span></li>)}</ul></details>}
     </Surface>
   );
 }

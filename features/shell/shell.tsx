@@ -14,7 +14,7 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
   const p = frame.project;
   const base = `/p/${slug}`;
   const below = [
-    { label: "Today", href: "/" }, { label: "Plan", href: `${base}/plan` },
+    { label: "Today", href: "/" }, { label: "Plan", href: `${base}/plan` }, { label: "Notebook", href: `${base}/notebook` },
     ...(staff ? [{ label: "People", href: `${base}/people` }, { label: "Settings", href: `${base}/settings` }, { label: "Audit", href: `${base}/audit` }] : []),
   ];
   const pages = [{ label: "Core log", href: base }, ...frame.spine.map((s) => ({ label: s.name, href: `${base}/${s.key}` })), ...below];

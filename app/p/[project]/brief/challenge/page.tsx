@@ -1,0 +1,6 @@
+import { ChallengeScreen } from "@/features/brief/more-screens";
+
+export const metadata = { title: "Entry challenge" };
+export default async function Page({ params }: { params: Promise<{ project: string }> }) {
+  return <ChallengeScreen slug={(await params).project} />;
+}
