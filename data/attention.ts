@@ -2,6 +2,7 @@ import "server-only";
 import { teamFlags } from "@/core/log/flags";
 import { sessionsHeld } from "@/core/sessions/sessions";
 import { fromSi } from "@/core/quantity/quantity";
+import { rulesOf } from "./brief";
 import { calendarsOf } from "./calendars";
 import { db } from "./db";
 import { limitOf } from "./needs";
@@ -48,13 +49,15 @@ export async function flagsOf(projectId: string, today: string, given?: ProjectF
 /** What waits for the instructor of a project: flags of teams, verdicts to give, requirements without verification, students without a team. */
 export async function attentionOf(projectId: string, slug: string, today: string): Promise<Waiting[]> {
   const facts = await projectFacts(projectId);
-  const [flags, reviews, [loose], brief] = await Promise.all([
+  const [flags, reviews, [loose], brief, [front]] = await Promise.all([
     flagsOf(projectId, today, facts), reviewsOf(projectId),
     db()<{ students: number; placed: number; concepts: number; scheme: boolean }[]>`
       SELECT (SELECT count(*)::int FROM enrolment e JOIN project_section ps USING (section_id) WHERE ps.project_id = ${projectId} AND e.to_on IS NULL) AS students, (SELECT count(*)::int FROM membership WHERE project_id = ${projectId} AND to_on IS NULL) AS placed,
         (SELECT count(*)::int FROM concept WHERE project_id = ${projectId} AND fate = 'open') AS concepts, EXISTS (SELECT FROM scheme_version WHERE project_id = ${projectId}) AS scheme`,
-    db()`SELECT FROM brief_version WHERE project_id = ${projectId} LIMIT 1`,
+    db()<{ body: string }[]>`SELECT body FROM brief_version WHERE project_id = ${projectId} ORDER BY number DESC LIMIT 1`,
+    db()<{ changes: number; asked: number; choosing: string | null }[]>`SELECT (SELECT count(*)::int FROM change_request WHERE project_id = ${projectId} AND state = 'open') AS changes, (SELECT count(*)::int FROM question WHERE project_id = ${projectId} AND for_client AND NOT dropped) AS asked, (SELECT title FROM selection WHERE project_id = ${projectId} AND closed_at IS NULL ORDER BY created_at LIMIT 1) AS choosing`,
   ]);
+  const differ = brief[0] ? (await rulesOf(projectId, brief[0].body)).filter((r) => r.differs) : [];
   const base = `/p/${slug}`;
   const name = (id: string) => facts.teams.find((t) => t.id === id)?.name ?? "";
   const items: Waiting[] = [];
@@ -63,6 +66,10 @@ export async function attentionOf(projectId: string, slug: string, today: string
   if (loose!.students === 0) items.push({ who: "Class", what: "Bring in the roster", stage: "People", href: `${base}/people` });
   else if (loose!.placed < loose!.students && facts.teams.length) items.push({ who: "Class", what: `${loose!.students - loose!.placed} students are in no team`, stage: "Teams", href: `${base}/teams` });
   if (loose!.concepts) items.push({ who: "Class", what: `${loose!.concepts} concepts wait for a decision`, stage: "Concepts", href: `${base}/concepts` });
+  if (front!.changes) items.push({ who: "Class", what: `${front!.changes} change ${front!.changes === 1 ? "request waits" : "requests wait"} for a decision`, stage: "Needs", href: `${base}/needs/changes` });
+  if (front!.asked) items.push({ who: "Client", what: `has ${front!.asked} open ${front!.asked === 1 ? "question" : "questions"} on the client's page`, stage: "Needs", href: `${base}/needs/questions` });
+  if (front!.choosing) items.push({ who: "Class", what: `${front!.choosing} is open`, stage: "Concepts", href: `${base}/concepts/choose` });
+  if (differ.length) items.push({ who: "Brief", what: `${differ[0]!.requirement!.code}: ${differ[0]!.differs}`, stage: "Brief", href: `${base}/brief` });
   for (const r of facts.requirements) if (r.priority === "must" && !r.comparator) items.push({ who: r.code, what: "is a must without a measure", stage: "Needs", href: `${base}/needs?r=${r.code}` });
   for (const r of reviews) {
     if (!r.verdict && r.sheets.length > 0 && r.heldOn <= today) items.push({ who: r.team, what: `${r.title}: ${r.sheets.length} sheets are in, the verdict is open`, stage: "Reviews", href: `${base}/reviews/${r.id}` });

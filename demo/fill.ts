@@ -318,7 +318,7 @@ async function coldBox(owner: string, start: string): Promise<void> {
   fresh();
   for (const [i, n] of names.entries()) {
     await at(addDays(start, 11), 10, i * 4);
-    const title = ["Vacuum panels with a gel core", "Phase-change plates at 5 °C", "Nested foam shells", "Evaporative jacket"][i % 4]!;
+    const title = ["Vacuum panels with a gel core", "Phase-change plates at 5 °C", "Nested foam shells", "Evaporative jacket", "Vacuum flask with a wide neck", "Phase-change sleeve for each tray", "Nested boxes with an air gap", "Evaporative lid", "Vacuum panels in a rucksack", "Phase-change drawer", "Nested cork and foil", "Evaporative felt on a frame"][i]!;
     await run(concepts.saveConcept, ids.get(n)!, { projectId, title, idea: `${title}; the vials sit in the middle of the mass.`, mass: `${(2.6 + rnd() * 2.2).toFixed(1)} kg`, cost: (30 + rnd() * 50).toFixed(0), sides: "400 × 300 × 300 mm" });
   }
   await coldBoxFront({ run, at, sketch, as, owner, projectId, ids }, start, rnd);

@@ -46,7 +46,7 @@ export function gateStates(items: readonly GateItem[], facts: GateFacts): ItemSt
     const have = new Set(facts.have[item.id] ?? []);
     const [there, missing] = [facts.members.filter((m) => have.has(m.id)), facts.members.filter((m) => !have.has(m.id))];
     if (facts.members.length === 0) return { item, met: false, note: "the team has nobody yet" };
-    if (item.kind === "tool" && item.needs > 0) return { item, met: there.length >= Math.min(item.needs, facts.members.length), note: there.length ? `signed: ${list(there.map((m) => m.name))}` : `nobody is signed; ${item.needs} must be` };
+    if (item.kind === "tool" && item.needs > 0) return { item, met: there.length >= Math.min(item.needs, facts.members.length), note: there.length ? `${there.length} of ${facts.members.length} signed` : `nobody is signed; ${item.needs} must be` };
     return { item, met: missing.length === 0, note: missing.length ? `missing from ${list(missing.map((m) => m.name))}` : "from everybody" };
   });
 }

@@ -13,6 +13,8 @@ export interface PlanTask {
   readonly notBefore?: number;
   /** Sessions by whose end it must be finished. */
   readonly deadline?: number;
+  /** Finished: it keeps its place and is not critical any more. */
+  readonly done?: boolean;
 }
 
 export interface Scheduled {
@@ -61,10 +63,12 @@ export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number): N
     const next = tasks.filter((x) => before(x).includes(t.id)).map((x) => late.get(x.id)!);
     late.set(t.id, Math.min(eventAfter, t.deadline ?? eventAfter, ...next) - t.length);
   }
-  const least = Math.min(...tasks.map((t) => late.get(t.id)! - early.get(t.id)!));
+  // A milestone is open as long as something that leads to it is.
+  const open = (t: PlanTask): boolean => !t.done && (t.length > 0 || before(t).some((id) => open(byId.get(id)!)));
+  const least = Math.min(...tasks.filter(open).map((t) => late.get(t.id)! - early.get(t.id)!));
   const scheduled = tasks.map((t) => {
     const [e, l] = [early.get(t.id)!, late.get(t.id)!];
-    return { id: t.id, early: e, earlyEnd: e + t.length, late: l, lateEnd: l + t.length, slack: l - e, critical: l - e === least };
+    return { id: t.id, early: e, earlyEnd: e + t.length, late: l, lateEnd: l + t.length, slack: l - e, critical: l - e === least && open(t) };
   });
   // One chain of the critical tasks: each begins where the one before ends.
   const critical = order.filter((t) => scheduled.find((s) => s.id === t.id)!.critical);
@@ -104,7 +108,7 @@ export function countTasks(tasks: readonly DatedTask[], sessions: readonly Class
   return tasks.map((t) => ({
     id: t.id, name: t.name, length: t.length, after: t.after,
     ...(t.notBefore ? { notBefore: sessions.filter((s) => s.date < t.notBefore!).length } : {}),
-    ...(t.deadline ? { deadline: sessionsHeld(sessions, t.deadline) } : {}),
+    ...(t.deadline ? { deadline: sessionsHeld(sessions, t.deadline) } : {}), ...(t.done ? { done: true } : {}),
   }));
 }
 

@@ -264,7 +264,7 @@ export function reportTeams(p: TeamProblem, assignment: Assignment): SolverRepor
   return {
     students, teams, constraints: all.map((c) => ({ text: c.text, held: holds(c) })),
     soft: [
-      { kind: "idea", text: chosen.length ? `${chosen.filter((s) => s.choice === 1).length} of ${chosen.length} got their first idea, ${chosen.filter((s) => s.choice === 2).length} their second` : "nobody named an idea", cost: cost.idea },
+      { kind: "idea", text: chosen.length ? `${chosen.filter((s) => s.choice === 1).length} of ${chosen.length} got their first idea, ${chosen.filter((s) => s.choice === 2).length} their second` : p.people.some((x) => x.ideas.length) ? "no team works on a named idea yet" : "nobody named an idea", cost: cost.idea },
       { kind: "wish", text: `${count("met")} of ${count("wishes")} wishes are met`, cost: cost.wish },
       { kind: "skill", text: p.skills.length ? `sums of a skill lie between ${p.skills.map((s, k) => `${Math.min(...teams.map((t) => t.skills[k]!))} and ${Math.max(...teams.map((t) => t.skills[k]!))} (${s})`).join(", ")}` : "no skill is given", cost: cost.skill },
       { kind: "lone", text: alone.length ? `exactly one of a marked group in ${alone.map((t) => `${t.name} (${t.lone.join(", ")})`).join(", ")}` : "no team holds exactly one of a marked group", cost: cost.lone },

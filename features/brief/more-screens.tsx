@@ -1,4 +1,4 @@
-import { diffWords } from "diff";
+import { diffArrays } from "diff";
 import { challengesOf, readingsOf } from "@/data/brief";
 import { studentsOf } from "@/data/people";
 import { briefVersions } from "@/data/projects";
@@ -19,14 +19,16 @@ export async function CompareScreen({ slug, a, b }: { slug: string; a?: string; 
   if (!newest) return (<><PageHead title="Versions" /><BriefTabs slug={slug} /><Empty title="The brief is not written yet">Its versions are compared here.</Empty></>);
   const right = versions.find((v) => String(v.number) === b) ?? newest;
   const left = versions.find((v) => String(v.number) === a) ?? versions.find((v) => v.number === right.number - 1) ?? right;
-  const parts = diffWords(left.body, right.body);
-  const changed = parts.filter((p) => p.added || p.removed).length;
-  const side = (drop: "added" | "removed") => parts.filter((p) => !p[drop]).map((p, i) => (p.added ? <ins key={i} className="bg-moss-wash no-underline">{p.value}</ins> : p.removed ? <del key={i} className="bg-iron-wash">{p.value}</del> : <span key={i}>{p.value}</span>));
+  // Whole words and numbers are compared, without the marks of headings and emphasis.
+  const words = (body: string) => body.replace(/\*\*|__|`/g, "").replace(/^#{1,4}\s+(.+)$/gm, (_, title: string) => title.toUpperCase()).split(/(\s+)/);
+  const parts = diffArrays(words(left.body), words(right.body)).map((p) => ({ ...p, value: p.value.join("") }));
+  const changed = parts.filter((p, i) => p.removed || (p.added && !parts[i - 1]?.removed)).length;
+  const side = (drop: "added" | "removed") => parts.filter((p) => !p[drop]).map((p, i) => (p.added ? <ins key={i} className="rounded-sm bg-[#c9d8b4] font-[650] no-underline">{p.value}</ins> : p.removed ? <del key={i} className="rounded-sm bg-[#eecabd] font-[650]">{p.value}</del> : <span key={i}>{p.value}</span>));
   const pick = (key: "a" | "b", now: number) => versions.map((v, i) => <span key={v.id}>{i > 0 && " · "}<Link href={`/p/${slug}/brief/compare?a=${key === "a" ? v.number : left.number}&b=${key === "b" ? v.number : right.number}`} aria-current={v.number === now ? "true" : undefined} className={v.number === now ? "font-[650] text-iron" : "text-soft hover:text-ink"}>v{v.number}</Link></span>);
   const read = new Map(readings.map((r) => [r.personId, r]));
   return (
     <>
-      <PageHead title="Versions" note={left.id === right.id ? "There is one version." : changed ? `${changed} places differ between version ${left.number} and version ${right.number}.` : "The two texts are the same."} />
+      <PageHead title="Versions" note={left.id === right.id ? "There is one version." : changed ? `${changed} ${changed === 1 ? "place differs" : "places differ"} between version ${left.number} and version ${right.number}.` : "The two texts are the same."} />
       <BriefTabs slug={slug} />
       <div className="grid gap-5 md:grid-cols-2">
         {([["a", left, "added"], ["b", right, "removed"]] as const).map(([key, v, drop]) => <section key={key} className="min-w-0"><p className="no-print mb-1">{pick(key, v.number)}</p><div className="sheet px-4 py-3"><p className="mb-2 text-sm text-soft">Version {v.number}, {instant(v.createdAt)}, {v.createdBy}{v.whatChanged && `: ${v.whatChanged}`}</p><div className="whitespace-pre-wrap wrap-break-word">{side(drop)}</div></div></section>)}

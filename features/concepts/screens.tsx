@@ -45,8 +45,8 @@ export async function ConceptsScreen({ slug }: { slug: string }) {
               <tbody>
                 {concepts.map((k) => (
                   <tr key={k.id} className={k.fate === "set aside" || k.fate === "merged" ? "text-soft" : undefined}>
-                    <td className="min-w-48"><Link href={`/p/${slug}/concepts/${k.id}`} className="font-[600] hover:text-iron">{k.title}</Link>{k.parents.length > 0 && <span className="block text-sm text-soft">from {k.parents.map((x) => x.title).join(" and ")}</span>}</td>
-                    <td>{k.author}{k.team && <span className="block text-sm text-soft">{k.team}</span>}</td>
+                    <td className="min-w-48"><Link href={`/p/${slug}/concepts/${k.id}`} className="font-[600] hover:text-iron">{k.title}</Link>{k.idea && <span className="line-clamp-1 text-sm text-soft">{k.idea}</span>}{k.parents.length > 0 && <span className="block text-sm text-slate">from {k.parents.map((x) => x.title).join(" and ")}</span>}</td>
+                    <td className="whitespace-nowrap">{k.author}{k.team && <span className="block text-sm text-soft">{k.team}</span>}</td>
                     <td className="num">{k.mass === null ? "–" : formatSi(k.mass, "kg", 2)}</td><td className="num">{k.cost === null ? "–" : formatSi(k.cost, "1", 2)}</td><td className="whitespace-nowrap">{size(k)}</td>
                     {screen(musts, k).map(({ must, status }) => <td key={must.id} className={cx("px-1 text-center", status.value === "not met" && "bg-iron-wash")}><Figure working={status.working} className="border-b-0"><VerdictMark verdict={status.value} /></Figure></td>)}
                     <td className="min-w-40"><span className={fateClass[k.fate]}>{k.fate}</span>{k.fateReason && <span className="line-clamp-2 text-sm text-soft">{k.fateReason}</span>}</td>

@@ -37,13 +37,13 @@ export function QuestionBank({ projectId, list, people, staff }: { projectId: st
                   <TextField name="text" label="Question" /><SelectField name="askerId" label="Asked by" empty="nobody yet" options={people} /><CheckField name="forClient" label="Stands on the client's page" hint="The client answers it there in writing; the answer comes back as a source." />
                 </ActionForm>
               ) : <p className="font-[600]">{q.text}</p>}
-              <p className="text-sm text-soft">{q.draftedBy}{q.merged.length > 0 && <>, with {q.merged.map((m) => m.draftedBy).join(", ")}</>}{q.merged.length > 0 && <details className="inline-block"><summary className="ml-2 inline underline">{q.merged.length} merged</summary><ul>{q.merged.map((m) => <li key={m.id}>“{m.text}” ({m.draftedBy}){staff && <> <ActButton action={dropQuestionAction} input={{ id: m.id, dropped: false }} look="quiet">take out again</ActButton></>}</li>)}</ul></details>}</p>
+              <div className="text-sm text-soft">{q.draftedBy}{q.merged.length > 0 && <>, with {q.merged.map((m) => m.draftedBy).join(", ")}</>}{q.merged.length > 0 && <details className="inline-block"><summary className="ml-2 inline underline">{q.merged.length} merged</summary><ul>{q.merged.map((m) => <li key={m.id}>“{m.text}” ({m.draftedBy}){staff && <> <ActButton action={dropQuestionAction} input={{ id: m.id, dropped: false }} look="quiet">take out again</ActButton></>}</li>)}</ul></details>}</div>
             </div>
-            <span className="shrink-0 text-sm">{q.forClient ? <span className="text-ochre-deep">on the client's page</span> : q.asker ? <>asked by <strong className="font-[600]">{q.asker}</strong></> : <span className="text-soft">nobody asks it yet</span>}{q.answers > 0 && <span className="text-soft"> · {q.answers} notes</span>}</span>
+            <span className="shrink-0 text-sm">{q.forClient ? <span className="text-ochre-deep">on the client's page</span> : q.asker ? <>asked by <strong className="font-[600]">{q.asker}</strong></> : <span className="text-soft">nobody asks it yet</span>}{q.answers > 0 && <span className="text-soft"> · {q.answers} {q.answers === 1 ? "note" : "notes"}</span>}</span>
             {staff && (
               <span className="no-print flex shrink-0 items-center gap-1">
-                {i > 0 && <ActButton action={orderQuestionsAction} input={{ projectId, ids: moved(i, -1) }} look="quiet"><ArrowUp size={14} aria-label={`Move “${q.text}” up`} /></ActButton>}
-                {i < list.length - 1 && <ActButton action={orderQuestionsAction} input={{ projectId, ids: moved(i, 1) }} look="quiet"><ArrowDown size={14} aria-label={`Move “${q.text}” down`} /></ActButton>}
+                <span className={cx(i === 0 && "invisible")}><ActButton action={orderQuestionsAction} input={{ projectId, ids: i ? moved(i, -1) : ids }} look="quiet"><ArrowUp size={14} aria-label={`Move “${q.text}” up`} /></ActButton></span>
+                <span className={cx(i === list.length - 1 && "invisible")}><ActButton action={orderQuestionsAction} input={{ projectId, ids: i < list.length - 1 ? moved(i, 1) : ids }} look="quiet"><ArrowDown size={14} aria-label={`Move “${q.text}” down`} /></ActButton></span>
                 <button type="button" className={buttonClass("quiet")} onClick={() => setEdited(edited === q.id ? "" : q.id)}>edit</button>
                 <ActButton action={dropQuestionAction} input={{ id: q.id, dropped: true }} look="quiet">drop</ActButton>
               </span>

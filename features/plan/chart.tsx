@@ -33,7 +33,7 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
   const lines = [...order.map((t) => ({ kind: "task" as const, t })), ...milestones.map((m) => ({ kind: "milestone" as const, m }))];
   const slips = lost.length ? replayLost(network, sessions, lost, event) : [];
   const chain = plan.chain.flatMap((id) => tasks.find((t) => t.id === id)?.title ?? milestones.find((m) => m.id === id)?.title ?? []);
-  const least = Math.min(0, ...plan.tasks.map((t) => t.slack));
+  const least = Math.min(0, ...plan.tasks.filter((t) => t.critical).map((t) => t.slack));
   const width = left + sessions.length * cell + 8;
 
   const save = async (t: ChartTask, patch: Partial<ChartTask>) => {
@@ -69,18 +69,16 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
       <p className="mb-1.5 max-w-[90ch]">{tasks.length === 0 ? "No task yet." : <>The plan takes {plan.takes} of {sessionsHeld(sessions, event)} sessions until the event. {least < 0 ? <strong className="font-[650] text-iron">It is {-least} {least === -1 ? "session" : "sessions"} too long: </strong> : "The tightest chain is "}{chain.join(" → ")}.</>}</p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Plan chart">
         <svg width={width} height={(lines.length + 1) * row + 26} className="block bg-sheet" role="group" aria-label="Tasks by class session">
+          {sessions.map((s, i) => <rect key={s.number} x={x(i)} y={0} width={cell} height={(lines.length + 1) * row + 26} fill={lost.includes(s.date) ? "#f6ece7" : i % 2 ? "#f6f1e6" : "transparent"} />)}
           {sessions.map((s, i) => {
             const off = lost.includes(s.date);
             return (
-              <g key={s.number}>
-                <rect x={x(i)} y={0} width={cell} height={(lines.length + 1) * row + 26} fill={off ? "#f6ece7" : i % 2 ? "#f6f1e6" : "transparent"} />
-                <g role="checkbox" tabIndex={0} aria-checked={off} aria-label={`Session ${s.number}, ${longDate(s.date)}: lost?`} className="cursor-pointer" onClick={() => setLost(off ? lost.filter((d) => d !== s.date) : [...lost, s.date])} onKeyDown={(e) => { if (e.key === " " || e.key === "Enter") { e.preventDefault(); setLost(off ? lost.filter((d) => d !== s.date) : [...lost, s.date]); } }}>
+                <g key={s.number} role="checkbox" tabIndex={0} aria-checked={off} aria-label={`Session ${s.number}, ${longDate(s.date)}: lost?`} className="cursor-pointer" onClick={() => setLost(off ? lost.filter((d) => d !== s.date) : [...lost, s.date])} onKeyDown={(e) => { if (e.key === " " || e.key === "Enter") { e.preventDefault(); setLost(off ? lost.filter((d) => d !== s.date) : [...lost, s.date]); } }}>
                   <title>{`session ${s.number}, ${longDate(s.date)}${off ? ", tried as lost" : ". Press to try it as lost"}`}</title>
                   <rect x={x(i)} y={0} width={cell} height={row + 10} fill="transparent" />
                   <text x={x(i) + cell / 2} y={13} textAnchor="middle" fontSize="11" fontWeight={i === held - 1 ? 700 : 400} fill={off ? "#9a3b22" : "#574e45"} textDecoration={off ? "line-through" : undefined}>{s.number}</text>
-                  {(i === 0 || sessions[i - 1]!.date.slice(0, 7) !== s.date.slice(0, 7) || i % 4 === 0) && <text x={x(i) + 1} y={27} fontSize="9.5" fill="#6b6258">{shortDate(s.date)}</text>}
+                  {(i === 0 || i % 4 === 0) && <text x={x(i) + 1} y={27} fontSize="9.5" fill="#6b6258">{shortDate(s.date)}</text>}
                 </g>
-              </g>
             );
           })}
           {held > 0 && held < sessions.length && <line x1={x(held)} x2={x(held)} y1={4} y2={(lines.length + 1) * row + 24} stroke="#9a3b22" strokeWidth="1.5" />}
@@ -89,11 +87,11 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
             if (l.kind === "milestone") {
               const end = sessionsHeld(sessions, l.m.dueOn);
               const reached = at.get(l.m.id)!;
-              const late = reached.slack < 0;
+              const late = reached.slack < 0 && reached.critical;
               return (
                 <g key={l.m.id}>
                   <text x={6} y={y + 15} fontSize="12.5" fontWeight="600" fill="#231f1b">{l.m.title.slice(0, 30)}</text>
-                  <g tabIndex={staff && !l.m.own ? 0 : undefined} role={staff ? "slider" : "img"} aria-label={`Milestone ${l.m.title}, due ${longDate(l.m.dueOn)}${late ? ", its tasks end too late" : ""}`} aria-valuenow={end} aria-valuemin={1} aria-valuemax={sessions.length} onKeyDown={(e) => { if (!staff || l.m.own) return; if (e.key === "ArrowLeft" || e.key === "ArrowRight") { e.preventDefault(); void moveMilestone(l.m, e.key === "ArrowLeft" ? -1 : 1); } }}>
+                  <g tabIndex={0} role="slider" aria-disabled={!staff || l.m.own} aria-label={`Milestone ${l.m.title}, due ${longDate(l.m.dueOn)}${late ? ", its tasks end too late" : ""}`} aria-valuenow={end} aria-valuemin={1} aria-valuemax={sessions.length} onKeyDown={(e) => { if (!staff || l.m.own) return; if (e.key === "ArrowLeft" || e.key === "ArrowRight") { e.preventDefault(); void moveMilestone(l.m, e.key === "ArrowLeft" ? -1 : 1); } }}>
                     <title>{`${l.m.title}: due ${longDate(l.m.dueOn)}; its tasks end with session ${reached.earlyEnd}`}</title>
                     <path d={`M${x(end)} ${y + 4}l6 7-6 7-6-7z`} fill={late ? "#9a3b22" : "#41586a"} />
                   </g>
@@ -112,7 +110,7 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
                 <text x={6} y={y + 15} fontSize="12.5" fill={t.doneOn ? "#6b6258" : "#231f1b"}>{t.title.slice(0, 31)}</text>
                 {t.after.map((a) => { const b = at.get(a); const j = order.findIndex((o) => o.id === a); return b && j >= 0 ? <path key={a} d={`M${x(b.earlyEnd)} ${(j + 1) * row + 23}H${x(s.early) + 3}V${y + 3}`} fill="none" stroke="#b9a282" /> : null; })}
                 {s.slack > 0 && !t.doneOn && <line x1={x(s.earlyEnd)} x2={x(Math.min(sessions.length, s.lateEnd))} y1={y + 11} y2={y + 11} stroke="#526b3c" strokeDasharray="2 3" />}
-                <g tabIndex={staff ? 0 : undefined} role={staff ? "slider" : "img"} aria-label={words} aria-valuenow={s.early + 1} aria-valuemin={1} aria-valuemax={sessions.length} aria-valuetext={words} className={cx(staff && "cursor-grab")}
+                <g tabIndex={0} role="slider" aria-disabled={!staff} aria-label={words} aria-valuenow={s.early + 1} aria-valuemin={1} aria-valuemax={sessions.length} aria-valuetext={words} className={cx(staff && "cursor-grab")}
                   onKeyDown={(e) => { if (!staff || (e.key !== "ArrowLeft" && e.key !== "ArrowRight")) return; e.preventDefault(); const by = e.key === "ArrowLeft" ? -1 : 1; void (e.shiftKey ? stretch(t, by) : move(t, by)); }}
                   onPointerDown={(e) => { if (!staff) return; const box = e.currentTarget.getBoundingClientRect(); e.currentTarget.setPointerCapture(e.pointerId); setDrag({ id: t.id, from: e.clientX, by: 0, edge: box.right - e.clientX < 8 }); }}
                   onPointerMove={(e) => { if (drag?.id === t.id) setDrag({ ...drag, by: e.clientX - drag.from }); }}

@@ -99,6 +99,16 @@ export const StrictnessForm = ({ projectId, value }: { projectId: string; value:
     <SelectField name="gateStrictness" label="Gate before material" options={[{ value: "warn", label: "warn, with the list of what is missing" }, { value: "block", label: "block until signed" }, { value: "none", label: "none: tinkering first" }]} hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first." />
   </ActionForm>
 );
+/** Where good instructors differ: each choice with its reason. */
+export const SchoolsForm = ({ projectId, values }: { projectId: string; values: Record<string, string | number> }) => (
+  <ActionForm schema={settings} action={saveSettingsAction} fixed={{ projectId }} defaults={values} submit="Save" saved="Saved." className="grid gap-4">
+    <SelectField name="conceptSchool" label="Who selects concepts" options={[{ value: "client", label: "the client picks, with reasons" }, { value: "panel", label: "a panel scores" }, { value: "vote", label: "the class votes" }, { value: "weighted", label: "weighted matrix" }, { value: "datum", label: "datum matrix" }]} hint="The client has to live with it; a panel knows more; a vote makes it the class's own; a matrix says what mattered. A must that is broken is always shown." />
+    <SelectField name="teamSchool" label="When and how teams form" options={[{ value: "idea", label: "after selection, by adopted idea" }, { value: "draw", label: "before, by draw" }, { value: "self", label: "self-chosen within limits" }, { value: "assigned", label: "assigned" }, { value: "solver", label: "by the solver, from wishes and limits" }]} hint="An idea carries its authors; a draw is nobody's fault; choice makes teams willing; assigning and the solver leave nobody over." />
+    <div className="grid grid-cols-2 gap-4"><TextField name="teamMin" label="Smallest team" type="number" /><TextField name="teamMax" label="Largest team" type="number" /></div>
+    <SelectField name="gateStrictness" label="Gate before material" options={[{ value: "warn", label: "warn, with the list of what is missing" }, { value: "block", label: "block until signed" }, { value: "none", label: "none: tinkering first" }]} hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first." />
+    <SelectField name="shareSchool" label="Equal shares" options={[{ value: "number", label: "every member designs an equal number of the parts" }, { value: "role", label: "shares by role" }, { value: "none", label: "not checked" }]} hint="Counting is fair to see; roles let each do what they are good at." />
+  </ActionForm>
+);
 export function GateForm({ milestoneId, stage }: { milestoneId: string; stage: string }) {
   return <span className="flex flex-wrap gap-2">{stage ? <ActButton action={setGateAction} input={{ milestoneId, stage: "" }} look="quiet" confirm="It becomes a plain milestone; its checklist is kept.">no gate</ActButton> : (["mock-up", "proof of concept", "prototype", "final"] as const).map((s) => <ActButton key={s} action={setGateAction} input={{ milestoneId, stage: s }}>{s}</ActButton>)}</span>;
 }
@@ -119,7 +129,7 @@ export const GateItemForm = ({ milestoneId, tools }: { milestoneId: string; tool
 export const RemoveItem = ({ id }: { id: string }) => <ActButton action={removeGateItemAction} input={{ id }} look="quiet" confirm="The line goes.">remove</ActButton>;
 export const SignGate = ({ milestoneId, teamId, signed, missing }: { milestoneId: string; teamId: string; signed: boolean; missing: number }) =>
   signed ? <ActButton action={signGateAction} input={{ milestoneId, teamId, on: false }} look="quiet" confirm="The signature goes.">take back</ActButton> : <ActButton action={signGateAction} input={{ milestoneId, teamId, on: true }} look={missing ? "plain" : "main"} confirm={missing ? `${missing} ${missing === 1 ? "line is" : "lines are"} not there yet; this is written beside your signature.` : undefined}>Sign</ActButton>;
-export const Tick = ({ itemId, teamId, personId, on, label }: { itemId: string; teamId?: string; personId?: string; on: boolean; label: string }) => <ActButton action={tickGateAction} input={{ itemId, teamId, personId, on: !on }} look="quiet">{on ? <span className="text-moss">{label}: there</span> : label}</ActButton>;
+export const Tick = ({ itemId, teamId, personId, on, label }: { itemId: string; teamId?: string; personId?: string; on: boolean; label: string }) => <ActButton action={tickGateAction} input={{ itemId, teamId, personId, on: !on }} look="quiet">{on ? (personId ? <span className="text-moss">{label}: in</span> : "take back") : label}</ActButton>;
 
 export const ToolForm = ({ projectId }: { projectId: string }) => (
   <ActionForm clear schema={tool} action={saveToolAction} fixed={{ projectId }} defaults={{ name: "", caution: "" }} submit="Add tool" look="plain"><TextField name="name" label="Tool" /><TextArea name="caution" label="Caution" rows={2} hint="Shown where it matters. The school's rules and its trained staff decide." /></ActionForm>

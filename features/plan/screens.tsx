@@ -14,7 +14,7 @@ import { Caution, Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Tabs } from "@/ui/tabs";
 import { VerdictMark } from "@/ui/verdict";
 import { PlanChart } from "./chart";
-import { ExtraForm, GateForm, GateItemForm, IcsImport, MilestoneDateForm, PatternForm, RemoveExtra, RemoveItem, SignGate, SignTool, StrictnessForm, TaskForm, TaskTable, Tick, ToolForm } from "./plan-forms";
+import { ExtraForm, GateForm, GateItemForm, IcsImport, MilestoneDateForm, PatternForm, RemoveExtra, RemoveItem, SignGate, SchoolsForm, SignTool, StrictnessForm, TaskForm, TaskTable, Tick, ToolForm } from "./plan-forms";
 import { DaysOffForm, MilestoneCheck, MilestoneForm, ProjectForm, RemoveDayOff, RemoveMilestone, SectionForm } from "./forms";
 
 const PlanTabs = ({ slug }: { slug: string }) => <Tabs label="Plan" pages={[{ href: `/p/${slug}/plan`, label: "Tasks and milestones" }, { href: `/p/${slug}/plan/calendar`, label: "Calendar" }, { href: `/p/${slug}/plan/gates`, label: "Gates and tools" }]} />;
@@ -90,7 +90,7 @@ export async function CalendarScreen({ slug }: { slug: string }) {
       <PageHead title="Calendar" note="Class sessions come from each section's pattern, less days off, with what was added." />
       <PlanTabs slug={slug} />
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_330px]">
-        <div className="grid min-w-0 gap-6">
+        <div className="grid min-w-0 gap-6 [&>*]:min-w-0">
           {frame.sections.map((s) => {
             const list = frame.calendars.get(s.id) ?? [];
             const c = s.pattern;
@@ -131,8 +131,8 @@ export async function GatesScreen({ slug }: { slug: string }) {
     <>
       <PageHead title="Gates and tools" note={strict} />
       <PlanTabs slug={slug} />
-      <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_330px]">
-        <div className="grid min-w-0 gap-6">
+      <div className="grid gap-6">
+        <div className="grid min-w-0 gap-6 [&>*]:min-w-0">
           {gates.length === 0 && <Empty title="No gate yet" action={staff && <LinkButton href={`/p/${slug}/plan`}>To the milestones</LinkButton>}>A gate is a milestone with a checklist that a team passes before it touches material: drawings in, model complete, materials listed, tools signed. {staff && (rest.length ? "Make one of the milestones below a gate." : "Add a milestone in the plan first.")}</Empty>}
           {gates.map((g) => (
             <section key={g.id}>
@@ -148,8 +148,8 @@ export async function GatesScreen({ slug }: { slug: string }) {
                         const has = (k: { teamId?: string; personId?: string }) => ticks.some((y) => y.itemId === x.item.id && (k.personId ? y.personId === k.personId : y.teamId === k.teamId));
                         return (
                           <td key={x.item.id} className="min-w-36"><span className="flex items-baseline gap-1.5"><VerdictMark verdict={x.met ? "met" : "not met"} /><span className="text-sm">{x.note}</span></span>
-                            {x.item.kind === "team" && staff && <Tick itemId={x.item.id} teamId={t.id} on={has({ teamId: t.id })} label={has({ teamId: t.id }) ? "it is" : "it is there"} />}
-                            {x.item.kind === "each" && (staff ? <details className="no-print text-sm text-soft"><summary>who</summary>{members.map((m) => <span key={m.id} className="block"><Tick itemId={x.item.id} personId={m.id} on={has({ personId: m.id })} label={m.name} /></span>)}</details> : <Tick itemId={x.item.id} personId={actor.id} on={has({ personId: actor.id })} label={has({ personId: actor.id }) ? "mine" : "I hand mine in"} />)}
+                            {x.item.kind === "team" && staff && <Tick itemId={x.item.id} teamId={t.id} on={has({ teamId: t.id })} label="it is there" />}
+                            {x.item.kind === "each" && (staff ? <details className="no-print text-sm text-soft"><summary>who</summary>{members.map((m) => <span key={m.id} className="block"><Tick itemId={x.item.id} personId={m.id} on={has({ personId: m.id })} label={m.name} /></span>)}</details> : <Tick itemId={x.item.id} personId={actor.id} on={has({ personId: actor.id })} label={has({ personId: actor.id }) ? "my own" : "I hand mine in"} />)}
                           </td>
                         );
                       })}
@@ -170,7 +170,7 @@ export async function GatesScreen({ slug }: { slug: string }) {
           )}
         </div>
         {staff && (
-          <aside className="no-print grid gap-4">
+          <aside className="no-print grid items-start gap-4 md:grid-cols-3">
             <Sheet title="School"><StrictnessForm projectId={p.id} value={settings.gateStrictness} /></Sheet>
             {rest.length > 0 && <Sheet title="Make a milestone a gate before"><ul className="grid gap-2">{rest.map((m) => <li key={m.id}><p className="font-[600]">{m.title} <span className="font-normal text-soft">{shortDate(m.dueOn)}</span></p><GateForm milestoneId={m.id} stage="" /></li>)}</ul></Sheet>}
             <Sheet title="A tool"><ToolForm projectId={p.id} /></Sheet>
@@ -184,14 +184,19 @@ export async function GatesScreen({ slug }: { slug: string }) {
 export async function SettingsScreen({ slug }: { slug: string }) {
   const { frame } = await projectPage(slug, "project.edit");
   const p = frame.project;
+  const settings = await settingsOf(p.id);
   return (
     <>
-      <PageHead title="Settings" note="What the project is, when it runs, and taking it with you." />
+      <PageHead title="Settings" note="What the project is, when it runs, its schools, and taking it with you." />
       <ProjectForm projectId={p.id} version={p.version} values={{ title: p.title, purpose: p.purpose, kind: p.kind, client: p.client, startsOn: p.startsOn, endsOn: p.endsOn, eventOn: p.eventOn ?? "", currency: p.currency }} />
+      <section className="mt-8 max-w-[700px] border-t border-line pt-4">
+        <h2 className="mb-2">Schools</h2>
+        <SchoolsForm projectId={p.id} values={{ conceptSchool: settings.conceptSchool, teamSchool: settings.teamSchool, teamMin: settings.teamMin, teamMax: settings.teamMax, gateStrictness: settings.gateStrictness, shareSchool: settings.shareSchool }} />
+      </section>
       <section className="mt-8 max-w-[700px] border-t border-line pt-4">
         <h2>Out</h2>
         <p className="my-1.5 text-soft">The bundle holds the whole project as open files: one JSON a table, and the photos. It imports again unchanged, here or in another school. It holds students' names; logins and guest links stay behind.</p>
-        <div className="flex flex-wrap gap-2"><LinkButton href={`/p/${slug}/bundle`} download>Export the project</LinkButton>{["requirements", "runs", "standings", "gradebook"].map((k) => <LinkButton key={k} href={`/p/${slug}/csv/${k}`} download look="quiet">{k} CSV</LinkButton>)}</div>
+        <div className="flex flex-wrap gap-2"><LinkButton href={`/p/${slug}/bundle`} download>Export the project</LinkButton>{["requirements", "register", "runs", "standings", "gradebook"].map((k) => <LinkButton key={k} href={`/p/${slug}/csv/${k}`} download look="quiet">{k} CSV</LinkButton>)}</div>
       </section>
     </>
   );

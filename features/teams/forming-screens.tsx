@@ -35,7 +35,7 @@ export async function FormingScreen({ slug }: { slug: string }) {
   const last = orders[0];
   return (
     <>
-      <PageHead title="Forming teams" note={`${wished} of ${students.length} students have told their wishes · ${constraints.length} limits · ${plans.length} plans kept`} />
+      <PageHead title="Forming teams" note={`${wished} of ${students.length} students have told their wishes · ${constraints.length} limits · ${plans.length} ${plans.length === 1 ? "plan" : "plans"} kept`} />
       <TeamTabs slug={slug} staff={staff} />
       {students.length === 0 ? <Empty title="Nobody to form teams of yet">The roster comes first.</Empty> : (
         <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_360px]">
@@ -44,7 +44,7 @@ export async function FormingScreen({ slug }: { slug: string }) {
             {kept.length > 0 && (
               <Sheet title="Plans kept">
                 <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Plans">
-                  <table className="table"><thead><tr><th>Plan</th><th>First idea</th><th>Wishes</th><th className="num">Skill cost</th><th className="num">Lone</th><th className="num">Cost in all</th><th /></tr></thead>
+                  <table className="table"><thead><tr><th>Plan</th><th>First idea</th><th>Wishes</th><th className="num">Skill cost</th><th className="num">Alone</th><th className="num">Cost in all</th><th /></tr></thead>
                     <tbody>{kept.map(({ plan, report }) => { const s = (k: string) => report?.soft.find((x) => x.kind === k)?.text ?? "the roster changed since"; return <tr key={plan.id}><td className="min-w-36 font-[600]">{plan.name}<span className="block text-sm font-normal text-soft">{instant(plan.madeAt)}, {plan.madeBy}</span></td><td className="text-sm">{s("idea")}</td><td className="text-sm">{s("wish")}</td><td className="num">{plan.cost.skill.toFixed(1)}</td><td className="num">{plan.cost.lone.toFixed(0)}</td><td className="num font-[600]">{plan.cost.all.toFixed(1)}</td><td className="whitespace-nowrap">{plan.adoptedAt ? <><span className="font-[650] text-moss">adopted</span> <UndoPlan id={plan.id} /></> : report ? <AdoptPlan id={plan.id} /> : null}</td></tr>; })}</tbody></table>
                 </div>
                 {kept.filter((x) => x.report).slice(0, 3).map(({ plan, problem, report }) => <details key={plan.id} className="mt-2"><summary className="font-[600]">{plan.name} explained</summary><div className="mt-2"><Explained report={report!} problem={{ teams: problem.teams.map((t) => ({ id: t.id, name: t.name })), skills: problem.skills }} /></div></details>)}

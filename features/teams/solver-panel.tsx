@@ -70,7 +70,7 @@ export function SolverPanel({ projectId, sections, concepts, min, max, students,
   const clash = answer && !answer.ok ? answer : null;
   return (
     <div className="grid gap-3">
-      <div className="flex flex-wrap items-end gap-3">{number("min", "Smallest")}{number("max", "Largest")}{number("teams", live ? "New teams more" : "New teams")}<label className="grid gap-1 text-[12.5px] font-[600]">Seed<input className="input w-24" value={seed} onChange={(e) => setSeed(e.target.value)} /></label></div>
+      <div className="flex flex-wrap items-end gap-3">{number("min", "Smallest")}{number("max", "Largest")}{number("teams", live ? "More teams" : "New teams")}<label className="grid gap-1 text-[12.5px] font-[600]">Seed<input className="input w-24" value={seed} onChange={(e) => setSeed(e.target.value)} /></label></div>
       {sections.length > 1 && <fieldset><legend className="text-[12.5px] font-[600]">Sections</legend>{ticks("sectionIds", sections)}</fieldset>}
       {concepts.length > 0 && <fieldset><legend className="text-[12.5px] font-[600]">A team for each of these concepts</legend>{ticks("conceptIds", concepts)}</fieldset>}
       <details><summary className="text-[12.5px] font-[600]">What counts how much</summary><div className="mt-1 grid gap-1">{(Object.keys(weightWords) as (keyof typeof weightWords)[]).map((k) => <label key={k} className="flex items-center gap-2"><input type="number" min={0} step={0.5} className="input w-20" value={setup.weights[k]} onChange={(e) => setSetup({ ...setup, weights: { ...setup.weights, [k]: Number(e.target.value) } })} />{weightWords[k]}</label>)}</div></details>

@@ -45,7 +45,7 @@ export async function TodayScreen() {
         <section key={o.slug} className="mb-6">
           <h2 className="border-b border-line pb-1 text-[16px]"><Link href={`/p/${o.slug}`} className="hover:text-iron">{o.title}</Link>{o.team && <span className="font-normal text-soft"> · team {o.team}</span>}</h2>
           <div className="grid gap-x-8 gap-y-1 py-2 sm:grid-cols-2">
-            {o.next && <p><span className="text-soft">Next due: </span><strong className="font-[650]">{o.next.what}</strong> <span className={o.next.on < today() ? "text-iron" : "text-soft"}>{longDate(o.next.on)}</span></p>}
+            {o.next && <p><span className="text-soft">{o.next.on < today() ? "Was due: " : "Next due: "}</span><strong className="font-[650]">{o.next.what}</strong> <span className={o.next.on < today() ? "text-iron" : "text-soft"}>{longDate(o.next.on)}</span></p>}
             <p><span className="text-soft">My team: </span>{o.team ? <Link href={`/p/${o.slug}/teams`} className="hover:text-iron">{o.mates.map((m) => `${m.name.split(" ")[0]}${m.role ? ` (${m.role})` : ""}`).join(", ")}</Link> : "none yet"}</p>
             <p><span className="text-soft">My concept: </span>{o.concept ? <><Link href={`/p/${o.slug}/concepts/${o.concept.id}`} className="underline">{o.concept.title}</Link> <span className="text-soft">{o.concept.fate}</span></> : <Link href={`/p/${o.slug}/concepts`} className="underline">none yet</Link>}</p>
             <p><span className="text-soft">Notebook: </span><Link href={`/p/${o.slug}/notebook`} className="underline">{o.lastEntry === today() ? "written today" : o.lastEntry ? `last entry ${shortDate(o.lastEntry)}` : "write the first entry"}</Link> · <Link href={`/p/${o.slug}/needs/sources`} className="underline">interview notes</Link></p>
