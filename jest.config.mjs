@@ -2,7 +2,7 @@ const swc = { "^.+\\.tsx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescrip
 const common = {
   testEnvironment: "node",
   transform: { ...swc, "^.+\\.m?js$": ["@swc/jest", { jsc: { target: "es2022" } }] },
-  transformIgnorePatterns: ["/node_modules/(?!(uuid|ics|nanoid|stemmer|ical\.js|diff)/)"],
+  transformIgnorePatterns: ["/node_modules/(?!(uuid|ics|nanoid|stemmer|ical.js|diff)/)"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1", "^server-only$": "<rootDir>/node_modules/server-only/empty.js" },
 };
 export default {

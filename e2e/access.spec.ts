@@ -37,10 +37,11 @@ test("every route handler against every role", async ({ page, browser }) => {
   const table: [handler: string, url: string, may: Role[]][] = [
     ["api/file/[use]", photo, ["owner", "student", "client", "reviewer"]],
     ["api/jump", `/api/jump?project=${slug}&q=alder`, inside],
-    ["api/live", `/api/live?project=${live}`, ["owner", "student", "reviewer", "scorer"]],
+    ["api/live", `/api/live?project=${live}`, ["owner", "student", "client", "reviewer", "scorer"]],
     ["p/[project]/bundle", `/p/${slug}/bundle`, ["owner"]],
     ["p/[project]/calendar/[section]", ics, inside],
-    ["p/[project]/csv/[kind]", `/p/${slug}/csv/requirements`, ["owner", "student", "client", "reviewer"]],
+    ["p/[project]/csv/[kind]", `/p/${slug}/csv/requirements`, ["owner", "student", "reviewer"]],
+    ["p/[project]/csv/[kind]", `/p/${slug}/csv/register`, ["owner", "student", "reviewer"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/runs`, inside],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/standings`, ["owner", "student", "scorer"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/gradebook`, ["owner"]],

@@ -1,4 +1,4 @@
-import Decimal from "decimal.js";
+import type Decimal from "decimal.js";
 import { disjoint, limitsInText, sameKind } from "../quantity/limits-in-text";
 import { describeLimit, type Limit, limitRange } from "./requirement";
 import { wordsOf } from "./similarity";

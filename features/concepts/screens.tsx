@@ -83,7 +83,7 @@ export async function ConceptScreen({ slug, id }: { slug: string; id: string }) 
       <p className="no-print mb-3"><Link href={`/p/${slug}/concepts`} className="text-soft underline">All concepts</Link></p>
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_320px]">
         <div className="grid min-w-0 gap-4">
-          {k.sketches.length > 0 && <ul className="grid gap-3 sm:grid-cols-2">{k.sketches.map((f) => <li key={f.id}>{/* biome-ignore lint/performance/noImgElement: stored pictures, already sized */}<img src={`/api/file/${f.id}`} alt={f.caption || `Sketch of ${k.title}`} className="max-h-80 w-full rounded-sm border border-line bg-sheet object-contain" /><p className="text-sm text-soft">{f.caption} {may && <RemoveSketch id={f.id} />}</p></li>)}</ul>}
+          {k.sketches.length > 0 && <ul className="grid gap-3 sm:grid-cols-2">{k.sketches.map((f) => <li key={f.id}><img src={`/api/file/${f.id}`} alt={f.caption || `Sketch of ${k.title}`} className="max-h-80 w-full rounded-sm border border-line bg-sheet object-contain" /><p className="text-sm text-soft">{f.caption} {may && <RemoveSketch id={f.id} />}</p></li>)}</ul>}
           {k.idea && <p className="max-w-[70ch] whitespace-pre-wrap">{k.idea}</p>}
           <section>
             <h2 className="mb-1.5">How it meets each must</h2>
