@@ -234,7 +234,7 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
   for (const [rater, bias] of [[owner, 0.3], [vet, -0.6]] as const) { await s.at(addDays(start, 15), 11); await s.run(selection.rateConcepts, rater, { selectionId: panel, marks: score(bias) }); }
   const names = [...s.ids.keys()];
   for (const [i, name] of names.slice(0, 9).entries()) { await s.at(addDays(start, 15), 12, i); await s.run(forming.saveWishes, who(name), { projectId, personId: who(name), people: [who(names[(i + 4) % 12]!), who(names[(i + 7) % 12]!)].filter((x) => x !== who(name)), ideas: [standing[i % standing.length]!.id, standing[(i + 2) % standing.length]!.id] }); }
-  await s.run(forming.saveTraits, owner, { projectId, rows: names.map((name, i) => ({ personId: who(name), skills: { workshop: 1 + ((i * 5) % 5), calculating: 1 + ((i * 3 + 2) % 5) }, marked: i % 4 === 1 })) });
+  await s.run(forming.saveTraits, owner, { projectId, rows: names.map((name, i) => ({ personId: who(name), skills: { workshop: 1 + ((i * 7) % 5), calculating: 1 + ((i * 3 + 2) % 5) }, marked: i % 4 === 1 })) });
   await s.run(forming.addConstraint, owner, { projectId, kind: "apart", people: [who("Elif Demir"), who("Gwen Parry")] });
   await s.run(forming.addConstraint, owner, { projectId, kind: "together", people: [who("Ada Lorentz"), who("Kira Novak")] });
   const setup = { min: 3, max: 3, teams: 0, conceptIds: [], sectionIds: [], weights: usualWeights };

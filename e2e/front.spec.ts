@@ -186,7 +186,7 @@ test("a concept stays its author's until it is opened; a gate blocks the build u
   await row.getByRole("button", { name: "Yes, do it" }).click();
   await go(greta, "terrace-pump/builds");
   await greta.getByRole("row", { name: /Downpour/ }).getByRole("link", { name: /record a build/ }).first().click();
-  await greta.getByLabel("Stage").selectOption("prototype");
+  await greta.getByRole("combobox", { name: "Stage" }).selectOption("prototype");
   await greta.getByLabel("What changed").fill("Rubber discs");
   await greta.getByRole("button", { name: "Record the build" }).click();
   await expect(greta.getByText("Ask the instructor to sign it.").last()).toBeVisible();

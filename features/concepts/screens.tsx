@@ -179,7 +179,7 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
           </div>
         )}
         {staff && !x.closedAt && d.criteria.length > 0 && <Sheet title="Weights" aside={weights && d.pairs ? `consistency ratio ${weights.ratio.toFixed(3)}` : undefined}><WeightsForm key={x.version} id={x.id} version={x.version} criteria={d.criteria} pairs={d.pairs ?? {}} /></Sheet>}
-        {!x.closedAt && mayRate(x.school, actor, p.id) && <Sheet title={x.school === "client" ? "Enter the client's choice" : mine ? "My sheet" : "Fill in a sheet"}><StaffSheet key={mine?.handedInAt ?? "new"} q={{ id: x.id, school: x.school, criteria: d.criteria, top: d.top, keep: d.keep, votes: d.votes, datum: d.datum, concepts: x.concepts }} given={mine?.marks ?? null} /></Sheet>}
+        {!x.closedAt && mayRate(x.school, actor, p.id) && <Sheet title={x.school === "client" ? "Enter the client's choice" : mine ? "My sheet" : "Fill in a sheet"}><StaffSheet key={x.id} q={{ id: x.id, school: x.school, criteria: d.criteria, top: d.top, keep: d.keep, votes: d.votes, datum: d.datum, concepts: x.concepts }} given={mine?.marks ?? null} /></Sheet>}
         {staff && !x.closedAt && <Sheet title="Decide"><CloseForm key={x.sheets.length} id={x.id} version={x.version} keep={d.keep} rows={o.rows.map((r, i) => ({ id: r.id, title: r.title, leads: i < d.keep && r.value !== null && r.value !== 0, broken: broken(r.id) }))} /></Sheet>}
       </div>
     </>

@@ -6,6 +6,7 @@ import { selection } from "@/data/schemas/front";
 import { pairwiseMatrix, pairwiseWeights } from "@/core/concepts/matrix";
 import { ActButton, ActionForm, ChoiceField, SelectField, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
+import { useReady } from "@/ui/ready";
 import { SelectionSheet, type SheetQuestion } from "@/ui/selection-sheet";
 import { closeSelectionAction, openSelectionAction, rateConceptsAction, reopenSelectionAction, weighSelectionAction } from "./actions";
 
@@ -57,6 +58,7 @@ const say = (v: number, a: string, b: string) => (v === 1 ? "both weigh the same
 
 /** Weights by hand, or from comparing criteria two by two; the contradiction among the answers is said. */
 export function WeightsForm({ id, version, criteria, pairs }: { id: string; version: number; criteria: { key: string; name: string; weight: number }[]; pairs: Record<string, number> }) {
+  const ready = useReady();
   const [typed, setTyped] = useState(criteria.map((c) => String(Number(c.weight.toFixed(3)))));
   const [answers, setAnswers] = useState(pairs);
   const [how, setHow] = useState<"hand" | "pairs">(Object.keys(pairs).length ? "pairs" : "hand");
@@ -65,7 +67,7 @@ export function WeightsForm({ id, version, criteria, pairs }: { id: string; vers
   const weights = how === "pairs" && result ? result.weights : typed.map((t) => Number(t.replace(",", ".")));
   const ok = weights.every((w) => w > 0);
   return (
-    <div className="grid gap-2">
+    <fieldset disabled={!ready} className="grid gap-2">
       <p className="flex gap-4 text-sm">{(["hand", "pairs"] as const).map((h) => <label key={h} className="flex items-center gap-1.5"><input type="radio" name="how" className="accent-iron" checked={how === h} onChange={() => setHow(h)} />{h === "hand" ? "by hand" : "two by two"}</label>)}</p>
       {how === "hand" ? <div className="flex flex-wrap gap-3">{criteria.map((c, i) => <label key={c.key} className="grid gap-1 text-sm"><span>{c.name}</span><input className="input w-24" inputMode="decimal" value={typed[i]} onChange={(e) => setTyped(typed.map((t, j) => (j === i ? e.target.value : t)))} /></label>)}</div> : (
         <>
@@ -74,7 +76,7 @@ export function WeightsForm({ id, version, criteria, pairs }: { id: string; vers
         </>
       )}
       <p className="flex items-center gap-2"><ActButton key={JSON.stringify(weights)} action={weighSelectionAction} input={{ id, version, weights, ...(how === "pairs" ? { pairs: answers } : {}) }} onDone={() => setNote("Kept.")}>Use these weights</ActButton><span className="text-sm text-moss" role="status">{!ok ? "" : note}</span></p>
-    </div>
+    </fieldset>
   );
 }
 

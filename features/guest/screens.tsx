@@ -86,7 +86,7 @@ export async function GuestScreen({ review, scoring }: { review?: string; /** Ho
               {x.closedAt && <p className="mt-1"><strong className="font-[650]">{k.fate}</strong> {k.fateReason}</p>}
             </li>
           ); })}</ul>
-          {!x.closedAt && <GuestChoice key={x.sheets.find((h) => h.raterGuest === guest.id)?.handedInAt ?? "new"} given={x.sheets.find((h) => h.raterGuest === guest.id)?.marks ?? null} q={{ id: x.id, school: x.school, criteria: x.definition.criteria, top: x.definition.top, keep: x.definition.keep, votes: x.definition.votes, datum: x.definition.datum, concepts: x.concepts }} />}
+          {!x.closedAt && <GuestChoice key={x.id} given={x.sheets.find((h) => h.raterGuest === guest.id)?.marks ?? null} q={{ id: x.id, school: x.school, criteria: x.definition.criteria, top: x.definition.top, keep: x.definition.keep, votes: x.definition.votes, datum: x.definition.datum, concepts: x.concepts }} />}
         </section>
       ))}
       {brief ? <section><h1 className="mb-2 text-[18px]">The brief, version {brief.number}</h1><article className="sheet prose-brief mb-6 px-5 py-4"><Markdown>{brief.body}</Markdown></article></section> : <p className="text-soft">The brief is being written.</p>}

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { baseline, changeRequest, decideChange, requirementOwner } from "@/data/schemas/front";
 import { ActionForm, SelectField, TextArea, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
+import { useReady } from "@/ui/ready";
 import { askChangeAction, decideChangeAction, importRequirementsAction, makeBaselineAction, ownRequirementAction } from "./actions";
 
 type Choice = { value: string; label: string };
@@ -33,6 +34,7 @@ interface Line { line: number; code: string | null; statement: string; does: str
 
 /** A table comes in: looked at first, row by row; written only when no row is wrong. */
 export function TableImport({ projectId }: { projectId: string }) {
+  const ready = useReady();
   const [text, setText] = useState("");
   const [seen, setSeen] = useState<{ lines: Line[]; written: number } | null>(null);
   const [note, setNote] = useState("");
@@ -53,7 +55,7 @@ export function TableImport({ projectId }: { projectId: string }) {
   const count = (d: string) => seen?.lines.filter((l) => l.does === d).length ?? 0;
   return (
     <div className="grid gap-2">
-      <label className="grid gap-1"><span className="text-[12.5px] font-[600]">Table (CSV, or pasted from a spreadsheet)</span><textarea rows={4} className="input" value={text} onChange={(e) => { setText(e.target.value); setSeen(null); }} /></label>
+      <label className="grid gap-1"><span className="text-[12.5px] font-[600]">Table (CSV, or pasted from a spreadsheet)</span><textarea rows={4} className="input" disabled={!ready} value={text} onChange={(e) => { setText(e.target.value); setSeen(null); }} /></label>
       <div className="flex flex-wrap items-center gap-3">
         <input type="file" accept=".csv,text/csv,text/plain" aria-label="Table file" className="text-sm" onChange={async (e) => { const f = e.target.files?.[0]; if (f) { setText(await f.text()); setSeen(null); } }} />
         <button type="button" className={buttonClass()} disabled={busy || !text.trim()} onClick={() => send(false)}>Look at it</button>

@@ -7,6 +7,7 @@ import { cx } from "@/ui/classes";
 import { ActButton, ActionForm, CheckField, SelectField, TextArea, TextField } from "@/ui/form";
 import { useDraft, useOutbox } from "@/ui/outbox";
 import { buttonClass } from "@/ui/page";
+import { useReady } from "@/ui/ready";
 import { adoptStatementAction, amendNoteAction, askClientAction, closeSourceAction, draftQuestionAction, dropQuestionAction, editQuestionAction, linkStatementAction, mergeQuestionsAction, mergeStatementsAction, openSourceAction, orderQuestionsAction, saveStatementAction, setStatementAsideAction, tellApartAction, unmergeStatementAction, writeNoteAction } from "./actions";
 
 type Choice = { value: string; label: string };
@@ -70,10 +71,11 @@ interface NoteLine { id: string; questionId: string | null; text: string; author
 
 function NoteField({ name, label, onSend }: { name: string; label: string; onSend: (text: string) => void }) {
   const [text, setText] = useDraft(name);
+  const ready = useReady();
   const send = () => { if (!text.trim()) return; onSend(text.trim()); setText(""); };
   return (
     <form className="no-print flex items-end gap-2" onSubmit={(e) => { e.preventDefault(); send(); }}>
-      <textarea rows={1} className="input grow" aria-label={label} placeholder="A note, then Enter" value={text} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => { if (e.key === "Enter" && !e.shiftKey) { e.preventDefault(); send(); } }} />
+      <textarea rows={1} className="input grow" aria-label={label} placeholder="A note, then Enter" disabled={!ready} value={text} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => { if (e.key === "Enter" && !e.shiftKey) { e.preventDefault(); send(); } }} />
       <button type="submit" className={buttonClass()}>Note</button>
     </form>
   );

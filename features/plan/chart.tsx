@@ -39,9 +39,10 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
   const save = async (t: ChartTask, patch: Partial<ChartTask>) => {
     if (busy.current) return;
     busy.current = true;
+    setNote("");
     try {
       const r = await saveTaskAction({ projectId, id: t.id, version: t.version, title: t.title, length: patch.length ?? t.length, notBefore: patch.notBefore === undefined ? (t.notBefore ?? "") : (patch.notBefore ?? ""), deadline: t.deadline ?? "", milestoneId: t.milestoneId ?? "", after: t.after });
-      setNote(r.ok ? "" : r.message);
+      if (!r.ok) setNote(r.message);
       router.refresh();
     } catch {
       setNote("The network did not answer. The plan is as it was.");
@@ -91,7 +92,7 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
               return (
                 <g key={l.m.id}>
                   <text x={6} y={y + 15} fontSize="12.5" fontWeight="600" fill="#231f1b">{l.m.title.slice(0, 30)}</text>
-                  <g tabIndex={0} role="slider" aria-disabled={!staff || l.m.own} aria-label={`Milestone ${l.m.title}, due ${longDate(l.m.dueOn)}${late ? ", its tasks end too late" : ""}`} aria-valuenow={end} aria-valuemin={1} aria-valuemax={sessions.length} onKeyDown={(e) => { if (!staff || l.m.own) return; if (e.key === "ArrowLeft" || e.key === "ArrowRight") { e.preventDefault(); void moveMilestone(l.m, e.key === "ArrowLeft" ? -1 : 1); } }}>
+                  <g tabIndex={0} role="slider" aria-disabled={!staff || l.m.own} aria-label={`Milestone ${l.m.title}, ${longDate(l.m.dueOn)}${late ? ", its tasks end too late" : ""}`} aria-valuenow={end} aria-valuemin={1} aria-valuemax={sessions.length} onKeyDown={(e) => { if (!staff || l.m.own) return; if (e.key === "ArrowLeft" || e.key === "ArrowRight") { e.preventDefault(); void moveMilestone(l.m, e.key === "ArrowLeft" ? -1 : 1); } }}>
                     <title>{`${l.m.title}: due ${longDate(l.m.dueOn)}; its tasks end with session ${reached.earlyEnd}`}</title>
                     <path d={`M${x(end)} ${y + 4}l6 7-6 7-6-7z`} fill={late ? "#9a3b22" : "#41586a"} />
                   </g>

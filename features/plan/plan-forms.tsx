@@ -101,7 +101,7 @@ export const StrictnessForm = ({ projectId, value }: { projectId: string; value:
 );
 /** Where good instructors differ: each choice with its reason. */
 export const SchoolsForm = ({ projectId, values }: { projectId: string; values: Record<string, string | number> }) => (
-  <ActionForm schema={settings} action={saveSettingsAction} fixed={{ projectId }} defaults={values} submit="Save" saved="Saved." className="grid gap-4">
+  <ActionForm schema={settings} action={saveSettingsAction} fixed={{ projectId }} defaults={values} submit="Keep these schools" saved="Kept." className="grid gap-4">
     <SelectField name="conceptSchool" label="Who selects concepts" options={[{ value: "client", label: "the client picks, with reasons" }, { value: "panel", label: "a panel scores" }, { value: "vote", label: "the class votes" }, { value: "weighted", label: "weighted matrix" }, { value: "datum", label: "datum matrix" }]} hint="The client has to live with it; a panel knows more; a vote makes it the class's own; a matrix says what mattered. A must that is broken is always shown." />
     <SelectField name="teamSchool" label="When and how teams form" options={[{ value: "idea", label: "after selection, by adopted idea" }, { value: "draw", label: "before, by draw" }, { value: "self", label: "self-chosen within limits" }, { value: "assigned", label: "assigned" }, { value: "solver", label: "by the solver, from wishes and limits" }]} hint="An idea carries its authors; a draw is nobody's fault; choice makes teams willing; assigning and the solver leave nobody over." />
     <div className="grid grid-cols-2 gap-4"><TextField name="teamMin" label="Smallest team" type="number" /><TextField name="teamMax" label="Largest team" type="number" /></div>

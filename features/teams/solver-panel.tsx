@@ -7,6 +7,7 @@ import type { SolverProgress, Solution, SolverReport } from "@/core/teams/solver
 import { cx } from "@/ui/classes";
 import { ActButton } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
+import { useReady } from "@/ui/ready";
 import { problemAction, saveTeamPlanAction } from "./actions";
 
 interface Setup { min: number; max: number; teams: number; conceptIds: string[]; sectionIds: string[]; weights: typeof usualWeights }
@@ -15,6 +16,7 @@ const weightWords = { idea: "A step down the list of ideas", wish: "A wish not m
 /** Sets a team problem up, solves it in a worker with live progress, and explains the answer before anything is kept. */
 export function SolverPanel({ projectId, sections, concepts, min, max, students, live }: { projectId: string; sections: { value: string; label: string }[]; concepts: { value: string; label: string }[]; min: number; max: number; students: number; live: number }) {
   const router = useRouter();
+  const ready = useReady();
   const [setup, setSetup] = useState<Setup>({ min, max, teams: live || concepts.length ? 0 : Math.max(1, Math.round(students / ((min + max) / 2))), conceptIds: concepts.map((c) => c.value), sectionIds: sections.length === 1 ? [sections[0]!.value] : sections.map((s) => s.value), weights: usualWeights });
   const [seed, setSeed] = useState("");
   const [progress, setProgress] = useState<SolverProgress | null>(null);
@@ -69,7 +71,7 @@ export function SolverPanel({ projectId, sections, concepts, min, max, students,
   const ticks = (key: "conceptIds" | "sectionIds", list: { value: string; label: string }[]) => <span className="flex flex-wrap gap-x-4 gap-y-1">{list.map((o) => <label key={o.value} className="flex items-center gap-1.5"><input type="checkbox" className="accent-iron" checked={setup[key].includes(o.value)} onChange={(e) => setSetup({ ...setup, [key]: e.target.checked ? [...setup[key], o.value] : setup[key].filter((x) => x !== o.value) })} />{o.label}</label>)}</span>;
   const clash = answer && !answer.ok ? answer : null;
   return (
-    <div className="grid gap-3">
+    <fieldset disabled={!ready} className="grid gap-3">
       <div className="flex flex-wrap items-end gap-3">{number("min", "Smallest")}{number("max", "Largest")}{number("teams", live ? "More teams" : "New teams")}<label className="grid gap-1 text-[12.5px] font-[600]">Seed<input className="input w-24" value={seed} onChange={(e) => setSeed(e.target.value)} /></label></div>
       {sections.length > 1 && <fieldset><legend className="text-[12.5px] font-[600]">Sections</legend>{ticks("sectionIds", sections)}</fieldset>}
       {concepts.length > 0 && <fieldset><legend className="text-[12.5px] font-[600]">A team for each of these concepts</legend>{ticks("conceptIds", concepts)}</fieldset>}
@@ -86,7 +88,7 @@ export function SolverPanel({ projectId, sections, concepts, min, max, students,
           <ActButton key={JSON.stringify(answer.assignment).length + seed} action={saveTeamPlanAction} input={{ projectId, name: `Plan with seed ${seed}`, seed, setup, assignment: answer.assignment }} look="main" onDone={() => { setAnswer(null); setReport(null); router.refresh(); }}>Keep this plan to compare</ActButton>
         </>
       )}
-    </div>
+    </fieldset>
   );
 }
 
