@@ -5,6 +5,7 @@ import { useState } from "react";
 import { editQuestion, linkStatement, openQuestion, question, setAside, source, statement, amendNote } from "@/data/schemas/front";
 import { cx } from "@/ui/classes";
 import { ActButton, ActionForm, CheckField, SelectField, TextArea, TextField } from "@/ui/form";
+import Link from "@/ui/link";
 import { useDraft, useOutbox } from "@/ui/outbox";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
@@ -67,7 +68,7 @@ export function SourceForm({ projectId, slug, today }: { projectId: string; slug
 }
 export const CloseSource = ({ id, closed }: { id: string; closed: boolean }) => <ActButton action={closeSourceAction} input={{ id, closed: !closed }}>{closed ? "Open again" : "Close the session"}</ActButton>;
 
-interface NoteLine { id: string; questionId: string | null; text: string; author: string; authorId: string | null; at: string; version: number }
+interface NoteLine { id: string; questionId: string | null; text: string; author: string; authorId: string | null; at: string; version: number; became: string[] }
 
 function NoteField({ name, label, onSend }: { name: string; label: string; onSend: (text: string) => void }) {
   const [text, setText] = useDraft(name);
@@ -82,7 +83,7 @@ function NoteField({ name, label, onSend }: { name: string; label: string; onSen
 }
 
 /** Many hands at once: each question with its notes as they come in, and a line to write in. What cannot be sent waits in this browser. */
-export function SessionBoard({ sourceId, me, questions, notes, closed, general }: { sourceId: string; me: string; questions: { id: string; text: string; asker: string | null }[]; notes: NoteLine[]; closed: boolean; general: string }) {
+export function SessionBoard({ sourceId, me, questions, notes, closed, general, slug }: { slug: string; sourceId: string; me: string; questions: { id: string; text: string; asker: string | null }[]; notes: NoteLine[]; closed: boolean; general: string }) {
   const box = useOutbox<{ id: string; sourceId: string; questionId?: string; text: string; writtenAt: string }>(`notes.${me}.${sourceId}`, writeNoteAction, notes.map((n) => n.id));
   const [amended, setAmended] = useState("");
   const stuck = box.waiting.filter((w) => !w.sent);
@@ -92,7 +93,7 @@ export function SessionBoard({ sourceId, me, questions, notes, closed, general }
       {notes.filter((n) => n.questionId === questionId).map((n) => (
         <li key={n.id} className={cx("border-l-3 pl-2.5", n.authorId === me ? "border-iron" : "border-stone-3")}>
           {amended === n.id ? <ActionForm inline schema={amendNote} action={amendNoteAction} fixed={{ id: n.id, version: n.version }} defaults={{ text: n.text }} submit="Save" onDone={() => setAmended("")}><TextField name="text" label="Note" hideLabel className="w-72" /></ActionForm> : <span className="whitespace-pre-wrap">{n.text}</span>}
-          <span className="ml-2 text-xs text-soft">{n.author} {n.at}{n.authorId === me && amended !== n.id && !closed && <button type="button" className="ml-2 underline" onClick={() => setAmended(n.id)}>correct</button>}</span>
+          <span className="ml-2 text-xs text-soft">{n.author} {n.at}{n.became.map((c) => <Link key={c} href={`/p/${slug}/needs?r=${c}`} className="ml-2 underline">{c}</Link>)}{n.authorId === me && amended !== n.id && !closed && <button type="button" className="ml-2 underline" onClick={() => setAmended(n.id)}>correct</button>}</span>
         </li>
       ))}
       {box.waiting.filter((w) => (w.input.questionId ?? null) === questionId).map((w) => <li key={w.id} className="border-l-3 border-ochre pl-2.5 text-soft">{w.input.text}<span className="ml-2 text-xs">{w.sent ? "saved" : w.problem ? <>{w.problem} <button type="button" className="underline" onClick={() => box.retry(w.id)}>send again</button> <button type="button" className="underline" onClick={() => box.drop(w.id)}>leave out</button></> : "waits for the network"}</span></li>)}

@@ -64,7 +64,7 @@ export async function SourceScreen({ slug, id }: { slug: string; id: string }) {
       <PageHead title={s.title} note={`${kinds[s.kind]} · ${fullDate(s.heldOn)}${s.who ? ` · ${s.who}` : ""} · ${notes.length} notes from ${hands.size} ${hands.size === 1 ? "hand" : "hands"}`}>{staff && s.kind !== "answer" && <CloseSource id={s.id} closed={!!s.closedAt} />}</PageHead>
       <p className="no-print mb-2"><Link href={`/p/${slug}/needs/sources`} className="text-soft underline">All sources</Link></p>
       <SessionBoard sourceId={s.id} me={actor.id} closed={!!s.closedAt} general={s.kind === "interview" ? "Anything else that was said" : s.kind === "observation" ? "What was seen" : "What it does, measures and lacks"}
-        questions={asked.map((q) => ({ id: q.id, text: q.text, asker: q.asker }))} notes={notes.map((n) => ({ id: n.id, questionId: n.questionId, text: n.text, author: n.author, authorId: n.authorId, at: instant(n.writtenAt).slice(-5), version: n.version }))} />
+        questions={asked.map((q) => ({ id: q.id, text: q.text, asker: q.asker }))} notes={notes.map((n) => ({ id: n.id, questionId: n.questionId, text: n.text, author: n.author, authorId: n.authorId, at: instant(n.writtenAt).slice(-5), version: n.version, became: n.became }))} slug={slug} />
     </>
   );
 }

@@ -54,7 +54,7 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
     const to = Math.max(0, Math.min(sessions.length - 1, at.get(t.id)!.early + by));
     const earliest = scheduleTasks(countTasks(network.map((x) => (x.id === t.id ? { ...x, notBefore: null } : x)), sessions), sessionsHeld(sessions, event));
     const free = earliest.ok ? earliest.tasks.find((x) => x.id === t.id)!.early : 0;
-    if (to < free) setNote(`“${t.title}” cannot begin before session ${free + 1}: ${t.after.map((a) => tasks.find((x) => x.id === a)?.title ?? milestones.find((m) => m.id === a)?.title).filter(Boolean).join(", ") || "the project begins then"} comes first.`);
+    if (to < free) return setNote(`“${t.title}” cannot begin before session ${free + 1}: ${t.after.map((a) => tasks.find((x) => x.id === a)?.title ?? milestones.find((m) => m.id === a)?.title).filter(Boolean).join(", ") || "the project begins then"} comes first.`);
     return save(t, { notBefore: to <= free ? null : sessions[to]!.date });
   };
   const stretch = (t: ChartTask, by: number) => save(t, { length: Math.max(1, t.length + by) });
@@ -92,9 +92,12 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
               return (
                 <g key={l.m.id}>
                   <text x={6} y={y + 15} fontSize="12.5" fontWeight="600" fill="#231f1b">{l.m.title.slice(0, 30)}</text>
-                  <g tabIndex={0} role="slider" aria-disabled={!staff || l.m.own} aria-label={`Milestone ${l.m.title}, ${longDate(l.m.dueOn)}${late ? ", its tasks end too late" : ""}`} aria-valuenow={end} aria-valuemin={1} aria-valuemax={sessions.length} onKeyDown={(e) => { if (!staff || l.m.own) return; if (e.key === "ArrowLeft" || e.key === "ArrowRight") { e.preventDefault(); void moveMilestone(l.m, e.key === "ArrowLeft" ? -1 : 1); } }}>
+                  <g tabIndex={0} role="slider" aria-disabled={!staff || l.m.own} aria-label={`Milestone ${l.m.title}, ${longDate(l.m.dueOn)}${late ? ", its tasks end too late" : ""}`} aria-valuenow={end} aria-valuemin={1} aria-valuemax={sessions.length} onKeyDown={(e) => { if (!staff || l.m.own) return; if (e.key === "ArrowLeft" || e.key === "ArrowRight") { e.preventDefault(); void moveMilestone(l.m, e.key === "ArrowLeft" ? -1 : 1); } }} className={cx(staff && !l.m.own && "cursor-grab")}
+                    onPointerDown={(e) => { if (!staff || l.m.own) return; e.currentTarget.setPointerCapture(e.pointerId); setDrag({ id: l.m.id, from: e.clientX, by: 0, edge: false }); }}
+                    onPointerMove={(e) => { if (drag?.id === l.m.id) setDrag({ ...drag, by: e.clientX - drag.from }); }} onPointerCancel={() => setDrag(null)}
+                    onPointerUp={() => { if (drag?.id !== l.m.id) return; const by = Math.round(drag.by / cell); setDrag(null); if (by) void moveMilestone(l.m, by); }}>
                     <title>{`${l.m.title}: due ${longDate(l.m.dueOn)}; its tasks end with session ${reached.earlyEnd}`}</title>
-                    <path d={`M${x(end)} ${y + 4}l6 7-6 7-6-7z`} fill={late ? "#9a3b22" : "#41586a"} />
+                    <path d={`M${x(end + (drag?.id === l.m.id ? Math.round(drag.by / cell) : 0))} ${y + 4}l6 7-6 7-6-7z`} fill={late ? "#9a3b22" : "#41586a"} />
                   </g>
                 </g>
               );

@@ -17,7 +17,10 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
     { label: "Today", href: "/" }, { label: "Plan", href: `${base}/plan` }, { label: "Notebook", href: `${base}/notebook` },
     ...(staff ? [{ label: "People", href: `${base}/people` }, { label: "Settings", href: `${base}/settings` }, { label: "Audit", href: `${base}/audit` }] : []),
   ];
-  const pages = [{ label: "Core log", href: base }, ...frame.spine.map((s) => ({ label: s.name, href: `${base}/${s.key}` })), ...below];
+  const pages = [{ label: "Core log", href: base }, ...frame.spine.map((s) => ({ label: s.name, href: `${base}/${s.key}` })), ...below,
+    { label: "Questions for the client", href: `${base}/needs/questions` }, { label: "Interviews and sources", href: `${base}/needs/sources` }, { label: "Statements", href: `${base}/needs/statements` }, { label: "Baseline and changes", href: `${base}/needs/changes` },
+    { label: "Choosing concepts", href: `${base}/concepts/choose` }, { label: "Parts and owners", href: `${base}/teams/parts` }, ...(staff ? [{ label: "Forming teams", href: `${base}/teams/form` }] : [{ label: "My wishes", href: `${base}/teams/wishes` }]),
+    { label: "Calendar", href: `${base}/plan/calendar` }, { label: "Gates and tools", href: `${base}/plan/gates` }, { label: "Entry challenge", href: `${base}/brief/challenge` }];
   const position = p.finishedAt ? "Finished" : frame.held === 0 ? `Begins ${longDate(frame.sessions[0]?.date ?? p.startsOn)}` : `Session ${frame.held} of ${frame.sessions.length}`;
   return (
     <div className="frame min-h-dvh md:grid md:grid-cols-[212px_minmax(0,1fr)]">
