@@ -36,7 +36,7 @@ export async function bench() {
     const cookie = `ironstone_session=${session.out.trim().split("\n").at(-1)}`;
     server = await serve({ ...env, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
     const p = "/p/terrace-pump";
-    const paths = ["/new", "/", p, `${p}/brief`, `${p}/needs`, `${p}/concepts`, `${p}/teams`, `${p}/builds`, `${p}/bench`, `${p}/reviews`, `${p}/grades`, `${p}/contest`, `${p}/records`, `${p}/plan`, `${p}/people`, `${p}/audit`, "/screen/terrace-pump"];
+    const paths = ["/new", "/", p, `${p}/brief`, `${p}/needs`, `${p}/needs/questions`, `${p}/needs/statements`, `${p}/concepts`, `${p}/teams`, `${p}/teams/form`, `${p}/plan/gates`, `${p}/notebook`, `${p}/builds`, `${p}/bench`, `${p}/reviews`, `${p}/grades`, `${p}/contest`, `${p}/records`, `${p}/plan`, `${p}/people`, `${p}/audit`, "/screen/terrace-pump"];
     step(`${rounds} rounds over ${paths.length} pages, one request at a time`);
     const times = new Map(paths.map((x) => [x, []]));
     for (let i = 0; i < rounds + 3; i++)

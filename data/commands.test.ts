@@ -356,7 +356,7 @@ describe("reading", () => {
     const frame = (await frameOf(w.slug, boss))!;
     expect([frame.sessions.length, frame.held]).toEqual([29, 19]);
     const ics = await calendarOf(frame, w.section);
-    expect(ics.match(/BEGIN:VEVENT/g)!.length).toBe(29 + 2 + 1 + 1);
+    expect(ics.match(/BEGIN:VEVENT/g)!.length).toBe(29 + 3 + 1 + 1);
     expect((await csvOf("requirements", w.projectId, "cr", "2027-03-02")).split("\r\n")[1]).toBe("R-01,1,Moves 7.5 L/min,criterion,must,flow,≥ 7.5 L/min,test,,met,untested");
     expect(await csvOf("runs", w.projectId, "cr", "2027-03-02")).toContain("Collected (kg),Flow (L/min)");
     expect(await csvOf("gradebook", w.projectId, "cr", "2027-03-02")).toContain("Review (%, weight 40)");

@@ -12,7 +12,8 @@ import * as gates from "./gates";
 import * as interviews from "./interviews";
 import { requirementsOf, saveRequirement } from "./needs";
 import * as notebook from "./notebook";
-import { actorOf, importRoster, previewRoster, studentsOf } from "./people";
+import { tables } from "./bundle";
+import { actorOf, eraseStudent, importRoster, previewRoster, studentsOf } from "./people";
 import * as plan from "./plan";
 import { briefVersions, createEdition, saveBrief } from "./projects";
 import * as register from "./register";
@@ -296,4 +297,19 @@ test("the next edition carries the schools, the tools and the questions over", a
   const { projectId } = await ok(createEdition, boss, { projectId: w.projectId, title: "Front, next", startsOn: "2028-01-17", endsOn: "2028-03-24" });
   expect((await gates.toolsOf(projectId)).map((t) => [t.name, t.signed.length])).toEqual([["Drill press", 0]]);
   expect((await interviews.questionsOf(projectId)).map((q) => q.text)).toEqual(["What may it weigh?"]);
+});
+
+test("an erased student's name stands in no table any more, and what the class did stays", async () => {
+  const [name, me] = [(mate as { name: string }).name, w.students[0]!];
+  const anywhere = async () => {
+    const out: string[] = [];
+    for (const t of tables) { const [r] = await db().unsafe<{ n: number }[]>(`SELECT count(*)::int AS n FROM ${t.name} x WHERE to_jsonb(x)::text LIKE $1`, [`%${name}%`]); if (r!.n) out.push(t.name); }
+    return out;
+  };
+  expect((await anywhere()).length).toBeGreaterThan(5);
+  const before = (await interviews.notesOf(w.projectId)).length;
+  await ok(eraseStudent, boss, { projectId: w.projectId, personId: me, confirm: name });
+  expect(await anywhere()).toEqual([]);
+  const [notes, entries, own] = [await interviews.notesOf(w.projectId), await notebook.entriesOf(w.projectId, me), await db()`SELECT FROM wish WHERE person_id = ${me} UNION ALL SELECT FROM trait WHERE person_id = ${me} UNION ALL SELECT FROM tool_sign_off WHERE person_id = ${me}`];
+  expect([notes.length, notes.some((n) => n.author === "erased student"), entries.length, own.length]).toEqual([before, true, 0, 0]);
 });

@@ -4,6 +4,7 @@ import { createHash, randomBytes, randomInt } from "node:crypto";
 import type { Actor, GuestRole, Membership } from "@/core/access/can";
 import { readRoster, type RosterPreview } from "@/core/roster/roster";
 import Papa from "papaparse";
+import { columnsOf } from "./bundle";
 import { command, found, refuse } from "./command";
 import { db, inTransaction, newId, type Sql } from "./db";
 import * as s from "./schemas/people";
@@ -195,24 +196,24 @@ export const eraseStudent = command({
     await sql`DELETE FROM session_token WHERE person_id = ${input.personId}`;
     await sql`DELETE FROM entered_mark WHERE person_id = ${input.personId}`;
     for (const table of ["brief_reading", "trait", "wish", "notebook_entry", "tool_sign_off", "gate_tick", "part_owner"]) await sql`DELETE FROM ${sql(table)} WHERE person_id = ${input.personId}`;
-    await sql`UPDATE selection_sheet SET rater_name = ${blank}, rater_person = NULL WHERE rater_person = ${input.personId}`;
-    await sql`UPDATE question SET drafted_by = ${blank} WHERE drafter_id = ${input.personId}`;
-    await sql`UPDATE note SET author = ${blank} WHERE author_id = ${input.personId}`;
+    await sql`UPDATE selection_sheet SET rater_person = NULL WHERE rater_person = ${input.personId}`;
     await sql`UPDATE team_constraint SET people = array_remove(people, ${input.personId}::uuid) WHERE ${input.personId}::uuid = ANY(people) AND cardinality(people) > 1`;
     await sql`DELETE FROM team_constraint WHERE people = ARRAY[${input.personId}::uuid]`;
     await sql`UPDATE team_plan SET assignment = assignment - ${input.personId} WHERE project_id = ${input.projectId}`;
-    for (const [table, column] of [["source", "created_by"], ["statement", "created_by"], ["change_request", "asked_by"], ["challenge_result", "recorded_by"], ["gate_tick", "ticked_by"]] as const) await sql`UPDATE ${sql(table)} SET ${sql(column)} = ${blank} WHERE ${sql(column)} = ${p.name} AND project_id = ${input.projectId}`;
+    await sql`UPDATE statement_apart SET told_by = ${blank} WHERE told_by = ${p.name}`;
     await sql`UPDATE enrolment SET to_on = coalesce(to_on, ${today}) WHERE person_id = ${input.personId}`;
     await sql`UPDATE membership SET to_on = ${today} WHERE person_id = ${input.personId} AND to_on IS NULL`;
-    await sql`UPDATE run SET recorded_by = ${blank} WHERE recorded_by = ${p.name} AND project_id = ${input.projectId}`;
-    await sql`UPDATE build SET recorded_by = ${blank} WHERE recorded_by = ${p.name} AND project_id = ${input.projectId}`;
-    await sql`UPDATE file_use SET added_by = ${blank} WHERE added_by = ${p.name} AND project_id = ${input.projectId}`;
-    await sql`UPDATE evidence SET recorded_by = ${blank} WHERE recorded_by = ${p.name} AND project_id = ${input.projectId}`;
-    await sql`UPDATE action_item SET closed_by = ${blank} WHERE closed_by = ${p.name} AND project_id = ${input.projectId}`;
     await sql`UPDATE publication SET ledger = (SELECT jsonb_agg(CASE WHEN x->>'personId' = ${input.personId} THEN x || jsonb_build_object('name', ${blank}::text, 'grade', null, 'components', '[]'::jsonb) ELSE x END) FROM jsonb_array_elements(ledger) x)
       WHERE ledger @> ${sql.json([{ personId: input.personId }])}`;
     await sql`UPDATE audit SET actor_name = ${blank} WHERE actor_id = ${input.personId}`;
     await sql`UPDATE audit SET label = ${blank}, before = NULL, after = NULL WHERE subject_id = ${input.personId}`;
+    // Wherever else the name was written down in the projects of this student: as who recorded something, in a label, in a draw.
+    const projects = (await sql<{ id: string }[]>`SELECT DISTINCT ps.project_id AS id FROM enrolment e JOIN project_section ps USING (section_id) WHERE e.person_id = ${input.personId}`).map((x) => x.id);
+    const columns = await columnsOf(sql);
+    const owned = new Set(columns.filter((c) => c.column === "project_id").map((c) => c.table));
+    const pattern = `\\m${p.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\\M`;
+    for (const c of columns) if (owned.has(c.table) && (c.type === "text" || c.type === "jsonb"))
+      await sql.unsafe(`UPDATE ${c.table} SET ${c.column} = regexp_replace(${c.column}::text, $1, $2, 'g')::${c.type} WHERE project_id = ANY($3::uuid[]) AND ${c.column}::text ~ $1`, [pattern, blank, projects]);
     await sql`UPDATE audit SET before = NULL, after = NULL WHERE project_id = ${input.projectId} AND (before::text LIKE ${`%${p.name}%`} OR after::text LIKE ${`%${p.name}%`})`;
     audit({ type: "person", id: input.personId, label: blank, reason: "erased at the instructor's order" });
   },

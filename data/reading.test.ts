@@ -59,10 +59,10 @@ describe("the frame", () => {
 test("a student's home names what is next, and lets go of what is done", async () => {
   const me = (await actorOf(w.students[0]!)) as Extract<Actor, { kind: "person" }>;
   const what = async () => (await studentHome(me, "2027-03-02"))[0]!.items.map((i) => i.what);
-  expect(await what()).toEqual(["Read the brief", "Mend the seal", "Drawing", "Model"]);
+  expect(await what()).toEqual(["Read the brief", "Interview 1", "Mend the seal", "Drawing", "Model"]);
   await ok(closeAction, me, { id: w.action, version: 1, evidence: "photo of the new seal" });
   await ok(acknowledgeBrief, me, { projectId: w.projectId, briefVersionId: (await briefVersions(w.projectId))[0]!.id });
-  expect(await what()).toEqual(["Drawing", "Model"]);
+  expect(await what()).toEqual(["Interview 1", "Drawing", "Model"]);
 });
 
 describe("verdicts and records", () => {

@@ -148,6 +148,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
   const tools: string[] = [];
   for (const [name, caution] of [["Drill press", "Hair tied, no gloves, the work clamped; an adult stands by."], ["Hot glue gun", "200 °C at the tip. Lay it in its stand, never on the table."], ["Hacksaw", "Clamp the work; saw away from the holding hand."]] as const) tools.push((await s.run(gates.saveTool, owner, { projectId, name, caution })).id);
   const teams = await teamsOf(projectId);
+  for (const t of teams) if (first.has(t.name)) await s.run(forming.setTeamConcept, owner, { id: t.id, conceptId: first.get(t.name)!.id });
   for (const t of teams) for (const [i, m] of t.members.entries()) { if (i < 2) await s.run(gates.signTool, owner, { toolId: tools[0], personId: m.id, on: true }); if (t.name !== "Headrace" || i === 0) await s.run(gates.signTool, owner, { toolId: tools[1], personId: m.id, on: true }); }
   const { id: gate } = await s.run(saveMilestone, owner, { projectId, title: "Gate before material", dueOn: day(4, 0), scope: "team" });
   await s.run(gates.setGate, owner, { milestoneId: gate, stage: "proof of concept" });

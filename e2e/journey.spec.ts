@@ -2,7 +2,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
-import { emptyUrl } from "./tools";
+import { emptyUrl, findings } from "./tools";
 
 const go = (page: Page, stage: string) => page.goto(`${emptyUrl}/p/garden-lift/${stage}`);
 
@@ -33,6 +33,14 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await page.getByRole("button", { name: "Create project" }).click();
     await expect(page.getByText("The core log begins with teams")).toBeVisible();
     await expect(page.getByText("Session 19 of 29")).toBeVisible();
+    // With no data every page of the front half says what it will hold and what comes next.
+    for (const path of ["brief", "brief/compare", "brief/challenge", "needs", "needs/questions", "needs/sources", "needs/statements", "needs/changes", "concepts", "concepts/choose", "teams", "teams/parts", "teams/form", "plan", "plan/calendar", "plan/gates", "notebook"]) {
+      await go(page, path);
+      await expect(page.getByRole("heading", { level: 1 }).first()).toBeVisible();
+      expect.soft([path, await findings(page)]).toEqual([path, []]);
+      expect.soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))]).toEqual([path, 0]);
+    }
+    await go(page, "");
     await page.getByRole("link", { name: "Write the brief" }).first().click();
     await page.getByLabel("Brief", { exact: true }).fill("## Need\n\nWater, 1.60 m up. At most **5.0 kg**.");
     await page.getByRole("button", { name: "Save version 1" }).click();

@@ -231,13 +231,17 @@ export function reportTeams(p: TeamProblem, assignment: Assignment): SolverRepor
     const foe = p.apart.find((g) => g.includes(x) && g.some((o) => o !== x && assignment[o] === t));
     if (foe) return `is kept apart from ${foe.filter((o) => o !== x && assignment[o] === t).map((o) => byId.get(o)?.name).join(" and ")} of ${team.name}`;
     let [least, partner]: [number, string | null] = [Number.POSITIVE_INFINITY, null];
-    for (const o of [null, ...members(t).map((m) => m.id)]) {
-      const tried = { ...assignment, [x]: t, ...(o ? { [o]: assignment[x]! } : {}) };
+    // Whoever is kept together with x comes along, in exchange for nobody or for as many of the other team.
+    const along = [...new Set([x, ...p.together.filter((g) => g.includes(x)).flat()])].filter((o) => assignment[o] === assignment[x]);
+    const there = members(t).map((m) => m.id);
+    const sets = (n: number, from: number): string[][] => (n === 0 ? [[]] : there.slice(from).flatMap((o, i) => sets(n - 1, from + i + 1).map((rest) => [o, ...rest])));
+    for (const back of [[], ...sets(Math.min(along.length, 3), 0)]) {
+      const tried = { ...assignment, ...Object.fromEntries(along.map((o) => [o, t])), ...Object.fromEntries(back.map((o) => [o, assignment[x]!])) };
       if (!legal(tried)) continue;
       const change = costOf(p, tried).all - cost.all;
-      if (change < least) [least, partner] = [change, o];
+      if (change < least) [least, partner] = [change, back.map((o) => byId.get(o)!.name).join(" and ") || null];
     }
-    return least === Number.POSITIVE_INFINITY ? `no move or exchange with ${team.name} keeps every limit` : `the best way into ${team.name}${partner ? `, for ${byId.get(partner)?.name},` : ""} would cost the others ${least.toFixed(1)} more`;
+    return least === Number.POSITIVE_INFINITY ? `no move or exchange with ${team.name} keeps every limit` : `the best way into ${team.name}${partner ? `, for ${partner},` : ""} would cost the others ${least.toFixed(1)} more`;
   };
   const explain = p.people.length <= 60;
   const students = p.people.map((x) => {

@@ -34,6 +34,7 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
   const slips = lost.length ? replayLost(network, sessions, lost, event) : [];
   const chain = plan.chain.flatMap((id) => tasks.find((t) => t.id === id)?.title ?? milestones.find((m) => m.id === id)?.title ?? []);
   const least = Math.min(0, ...plan.tasks.filter((t) => t.critical).map((t) => t.slack));
+  const room = Math.max(0, plan.tasks.find((t) => t.critical)?.slack ?? 0);
   const width = left + sessions.length * cell + 8;
 
   const save = async (t: ChartTask, patch: Partial<ChartTask>) => {
@@ -67,7 +68,7 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
   const x = (s: number) => left + s * cell;
   return (
     <div>
-      <p className="mb-1.5 max-w-[90ch]">{tasks.length === 0 ? "No task yet." : <>The plan takes {plan.takes} of {sessionsHeld(sessions, event)} sessions until the event. {least < 0 ? <strong className="font-[650] text-iron">It is {-least} {least === -1 ? "session" : "sessions"} too long: </strong> : "The tightest chain is "}{chain.join(" → ")}.</>}</p>
+      <p className="mb-1.5 max-w-[90ch]">{tasks.length === 0 ? "No task yet." : <>The plan takes {plan.takes} of {sessionsHeld(sessions, event)} sessions until the event. {least < 0 ? <strong className="font-[650] text-iron">It is {-least} {least === -1 ? "session" : "sessions"} too long: </strong> : "The tightest chain is "}{chain.join(" → ")}{least >= 0 && chain.length > 0 && `, with ${room} ${room === 1 ? "session" : "sessions"} to spare`}.</>}</p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Plan chart">
         <svg width={width} height={(lines.length + 1) * row + 26} className="block bg-sheet" role="group" aria-label="Tasks by class session">
           {sessions.map((s, i) => <rect key={s.number} x={x(i)} y={0} width={cell} height={(lines.length + 1) * row + 26} fill={lost.includes(s.date) ? "#f6ece7" : i % 2 ? "#f6f1e6" : "transparent"} />)}

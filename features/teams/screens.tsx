@@ -27,7 +27,7 @@ export async function TeamsScreen({ slug }: { slug: string }) {
       {staff && students.length === 0 && <Empty title="Nobody to form teams of yet" action={<LinkButton href={`/p/${slug}/people`} look="main">Bring in the roster</LinkButton>}>The roster comes first: from a CSV file or pasted from a spreadsheet.</Empty>}
       {!staff && teams.length === 0 && <Empty title="Teams are not formed yet">Your instructor forms them, by hand or by a draw.</Empty>}
       {staff && students.length > 0 && (
-        <div className="no-print mb-4 grid gap-4 lg:grid-cols-[1fr_auto]">
+        <div className={loose.length > 0 ? "no-print mb-4 grid gap-4 lg:grid-cols-[1fr_auto]" : "no-print mb-4"}>
           {loose.length > 0 && <Sheet title="Draw" aside={`${loose.length} students have no team`}><p className="mb-2 text-soft">Students of the section who have no team are put into new teams. Anybody who knows the seed and the roster can repeat the draw.</p><DrawForm projectId={p.id} sections={sections} seed={String(randomInt(1000, 10_000))} /></Sheet>}
           <Sheet title="By hand"><NewTeamForm projectId={p.id} sections={sections} /></Sheet>
         </div>
