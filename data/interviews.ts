@@ -6,13 +6,13 @@ import { checkVersion, command, found, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
 import * as s from "./schemas/front";
 
-export interface Question { id: string; text: string; draftedBy: string; drafterId: string | null; askerId: string | null; asker: string | null; mergedInto: string | null; place: number | null; forClient: boolean; dropped: boolean; answers: number; version: number }
+export interface Question { id: string; text: string; draftedBy: string; drafterId: string | null; askerId: string | null; asker: string | null; mergedInto: string | null; place: number | null; forClient: boolean; dropped: boolean; answers: number; createdAt: string; version: number }
 export interface Source { id: string; kind: "interview" | "observation" | "product" | "answer"; title: string; who: string; heldOn: string; closedAt: string | null; notes: number; createdBy: string; version: number }
 export interface Note { id: string; sourceId: string; source: string; questionId: string | null; text: string; author: string; authorId: string | null; writtenAt: string; version: number; used: number; /** Codes of the requirements that its words led to. */ became: string[] }
 
 /** The question bank: ordered ones first, merged and dropped ones last. */
 export const questionsOf = (projectId: string) => db()<Question[]>`
-  SELECT q.id, q.text, q.drafted_by, q.drafter_id, q.asker_id, p.name AS asker, q.merged_into, q.place, q.for_client, q.dropped, q.version, (SELECT count(*)::int FROM note n WHERE n.question_id = q.id) AS answers
+  SELECT q.id, q.text, q.drafted_by, q.drafter_id, q.asker_id, p.name AS asker, q.merged_into, q.place, q.for_client, q.dropped, q.created_at, q.version, (SELECT count(*)::int FROM note n WHERE n.question_id = q.id) AS answers
   FROM question q LEFT JOIN person p ON p.id = q.asker_id WHERE q.project_id = ${projectId} ORDER BY q.dropped, q.merged_into IS NOT NULL, q.place NULLS LAST, q.created_at, q.id`;
 export const sourcesOf = (projectId: string) => db()<Source[]>`
   SELECT s.id, s.kind, s.title, s.who, s.held_on, s.closed_at, s.created_by, s.version, (SELECT count(*)::int FROM note n WHERE n.source_id = s.id) AS notes FROM source s WHERE project_id = ${projectId} ORDER BY s.held_on DESC, s.id DESC`;

@@ -44,7 +44,7 @@ function Fields({ concepts }: { concepts: { value: string; label: string }[] }) 
 
 export function SelectionForm({ projectId, slug, school, concepts }: { projectId: string; slug: string; school: string; concepts: { value: string; label: string }[] }) {
   return (
-    <ActionForm schema={selection} action={openSelectionAction} fixed={{ projectId }} submit="Open the selection" goTo={`/p/${slug}/concepts/choose/:id`} className="grid max-w-[860px] gap-4"
+    <ActionForm schema={selection} action={openSelectionAction} fixed={{ projectId }} submit="Open the selection" goTo={`/p/${slug}/concepts/choose/:id`} className="grid max-w-[860px] gap-4" shape={(v) => (v.school === "client" || v.school === "vote" ? { ...v, criteria: [], datum: "" } : v)}
       defaults={{ title: "Which concepts go on", school, conceptIds: concepts.map((c) => c.value), keep: 2, votes: 2, top: 5, severity: "raw", datum: "", criteria: [{ key: "c1", name: "", weight: "1" }] }}>
       <Fields concepts={concepts} />
     </ActionForm>

@@ -57,7 +57,8 @@ export async function SourceScreen({ slug, id }: { slug: string; id: string }) {
   const s = sources.find((x) => x.id === id);
   if (!s) notFound();
   const notes = await notesOf(p.id, id);
-  const asked = questions.filter((q) => (s.kind === "interview" && !q.mergedInto && !q.dropped) || notes.some((n) => n.questionId === q.id));
+  // What was drafted after a session was closed was not asked in it, and what stands on the client's page is answered there.
+  const asked = questions.filter((q) => (s.kind === "interview" && !q.mergedInto && !q.dropped && (s.closedAt ? q.createdAt < s.closedAt : !q.forClient)) || notes.some((n) => n.questionId === q.id));
   const hands = new Set(notes.map((n) => n.author));
   return (
     <>
