@@ -56,14 +56,18 @@ export const saveBuild = command({
     for (const [k, v] of [["mass", row.mass], ["cost", row.cost]] as const) if (v !== null && Number(v) < 0) refuse("This cannot be below zero.", k);
     const variables = readVariables(input.variables);
     if (new Set(variables.map((v) => v.name)).size < variables.length) refuse("A variable is listed twice.", "variables");
+    // A new build, and one that moves on to another stage, ask the gates before it.
+    const obeyGate = async () => {
+      const gate = await gateBefore(projectId, input.teamId, input.stage, sql);
+      if (!gate.allowed) refuse(gate.says.join(" "));
+      if (gate.says.length) audit({ type: "gate", id: input.teamId, label: `${team!.name}: built with an open gate`, after: gate.says });
+    };
     let id = input.id;
     let number: number;
     let revision = 1;
     let before: Pick<Build, "mass" | "cost" | "sides"> | null = null;
     if (!id) {
-      const gate = await gateBefore(projectId, input.teamId, input.stage, sql);
-      if (!gate.allowed) refuse(gate.says.join(" "));
-      if (gate.says.length) audit({ type: "gate", id: input.teamId, label: `${team!.name}: built with an open gate`, after: gate.says });
+      await obeyGate();
       const [last] = await sql<{ n: number }[]>`SELECT coalesce(max(number), 0)::int AS n FROM build WHERE team_id = ${input.teamId}`;
       number = last!.n + 1;
       id = newId();
@@ -73,6 +77,7 @@ export const saveBuild = command({
       const [found0] = await sql<(Build & { sides: string[] | null })[]>`SELECT * FROM build WHERE id = ${id} AND team_id = ${input.teamId} FOR UPDATE`;
       const old = found(found0, "This build");
       checkVersion(old, input.version, labels, row, old as unknown as Record<string, unknown>);
+      if (old.stage !== input.stage) await obeyGate();
       number = old.number;
       revision = old.revision + (input.physical ? 1 : 0);
       before = input.physical ? null : old;

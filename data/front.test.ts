@@ -262,7 +262,8 @@ describe("gates", () => {
     await ok(saveBuild, boss, build("final"));
     await ok(saveSettings, boss, { projectId: w.projectId, gateStrictness: "block" });
     expect((await refused(saveBuild, mate, build("final"))).message).toContain("own drawing (missing from Ada Quill of Front)");
-    await ok(saveBuild, mate, build("mock-up"));
+    const { id: early } = await ok(saveBuild, mate, build("mock-up"));
+    expect((await refused(saveBuild, mate, { ...build("final"), id: early, version: 1 })).message).toContain("own drawing");
     await ok(gates.tickGate, mate, { itemId: w.gateItem, personId: w.students[0], on: true });
     expect((await refused(gates.tickGate, mate, { itemId: w.gateItem, personId: w.students[1], on: true })).kind).toBe("forbidden");
     expect((await refused(saveBuild, mate, build("final"))).message).toContain("not signed yet");

@@ -96,7 +96,7 @@ const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
   mergeConcepts: { may: staff, input: (w) => ({ projectId: w.projectId, title: "Both", parents: [w.concept, w.concept2], reason: "x" }) },
   openSelection: { may: staff, input: (w) => ({ projectId: w.projectId, title: "First", school: "vote", conceptIds: [w.concept, w.concept2] }) },
   weighSelection: { may: staff, input: (w) => ({ id: w.selection, version: 1, weights: [1] }) },
-  rateConcepts: { may: [...members, "client", "reviewer", "judge"], input: (w) => ({ selectionId: w.selection, marks: {} }) },
+  rateConcepts: { may: [...members, "client", "reviewer"], input: (w) => ({ selectionId: w.selection, marks: {} }) },
   closeSelection: { may: staff, input: (w) => ({ id: w.selection, version: 1, going: [w.concept] }) },
   reopenSelection: { may: staff, input: (w) => ({ id: w.selection }) },
   saveTraits: { may: staff, input: (w) => ({ projectId: w.projectId, rows: [{ personId: w.students[0], skills: { making: 3 }, marked: true }] }) },

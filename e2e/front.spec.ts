@@ -107,6 +107,14 @@ test("the client answers and chooses on a phone, and sees the brief, the questio
   await expect(page.getByText("3 sheets in")).toBeVisible();
   await expect(page.getByText("10,000 of 10,000 weight sets")).toBeVisible();
   await context.close();
+  // A reviewer's link takes part in the same panel.
+  const panel = await guestLink(page, "cold-box", "reviewer", "Ruta, cooling engineer");
+  const reviewer = await stranger(browser);
+  await reviewer.goto(panel.url);
+  await reviewer.getByRole("button", { name: "Open" }).click();
+  await reviewer.getByRole("textbox", { name: /, Easy to clean$/ }).first().fill("3,5");
+  await reviewer.getByRole("button", { name: "Hand in" }).click();
+  await expect(reviewer.getByText("Handed in.")).toBeVisible();
 });
 
 test("the solver forms teams in a worker, explains itself, is kept, adopted and undone; a clash is said in words", async ({ page }) => {

@@ -65,7 +65,7 @@ const rules = {
   "evidence.keep": { project: staff },
   "concept.edit": { project: everyone, student: "own" },
   "concept.decide": { project: staff },
-  "concept.rate": { project: everyone, student: "class", guests: ["client", "reviewer", "judge"] },
+  "concept.rate": { project: everyone, student: "class", guests: ["client", "reviewer"] },
   "team.edit": { project: staff },
   "team.join": { project: ["student"], student: "own" },
   "wish.write": { project: ["student"], student: "own" },
