@@ -53,7 +53,7 @@ export const editQuestion = command({
 
 /** Merges drafts into one question; they stay on record under it, with who drafted them. */
 export const mergeQuestions = command({
-  name: "mergeQuestions", act: "needs.edit", schema: s.mergeQuestions,
+  name: "mergeQuestions", act: "question.draft", schema: s.mergeQuestions,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
     const from = input.from.filter((x) => x !== input.into);
@@ -66,7 +66,7 @@ export const mergeQuestions = command({
 });
 
 export const orderQuestions = command({
-  name: "orderQuestions", act: "needs.edit", schema: s.orderQuestions,
+  name: "orderQuestions", act: "question.draft", schema: s.orderQuestions,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
     await sql`UPDATE question q SET place = o.place FROM (SELECT id::uuid, place::int FROM unnest(${input.ids}::text[]) WITH ORDINALITY AS u(id, place)) o WHERE q.id = o.id AND q.project_id = ${input.projectId}`;

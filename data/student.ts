@@ -3,7 +3,7 @@ import { format, parseISO } from "date-fns";
 import type { Actor } from "@/core/access/can";
 import { db } from "./db";
 
-export interface StudentProject { slug: string; title: string; team: string | null; /** The next thing that is due by a date. */ next: { what: string; on: string } | null; mates: { name: string; role: string }[]; concept: { id: string; title: string; fate: string } | null; session: { id: string; title: string } | null; lastEntry: string | null; canWish: boolean; choosing: string | null; items: { what: string; note: string; href: string }[] }
+export interface StudentProject { slug: string; title: string; team: string | null; /** The next thing that is due by a date. */ next: { what: string; on: string } | null; mates: { name: string; role: string }[]; concept: { id: string; title: string; fate: string } | null; session: { id: string; title: string } | null; lastEntry: string | null; choosing: string | null; items: { what: string; note: string; href: string }[] }
 
 /** What is next for a student in each running project: the brief to read, actions, milestones, the review to come. */
 export async function studentHome(actor: Extract<Actor, { kind: "person" }>, today: string): Promise<StudentProject[]> {
@@ -27,7 +27,7 @@ export async function studentHome(actor: Extract<Actor, { kind: "person" }>, tod
   const day = (d: string) => format(parseISO(d), "d MMM");
   const late = (d: string) => `${d < today ? "was due" : "due"} ${day(d)}`;
   return rows.map((r) => ({
-    slug: r.slug, title: r.title, team: r.team, mates: r.mates, concept: r.concept, session: r.session, lastEntry: r.lastEntry, canWish: r.team === null, choosing: r.choosing,
+    slug: r.slug, title: r.title, team: r.team, mates: r.mates, concept: r.concept, session: r.session, lastEntry: r.lastEntry, choosing: r.choosing,
     next: [...r.actions.map((a) => ({ what: a.what, on: a.dueOn })), ...r.milestones.map((m) => ({ what: m.title, on: m.dueOn })), ...(r.review ? [{ what: r.review.title, on: r.review.heldOn }] : [])].sort((a, b) => (a.on < b.on ? -1 : 1))[0] ?? null,
     items: [
       ...(r.unread ? [{ what: "Read the brief", note: `version ${r.unread} is new to you`, href: `/p/${r.slug}/brief` }] : []),
