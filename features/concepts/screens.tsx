@@ -159,11 +159,11 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
         {open && (
           <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Where the concepts stand">
             <table className="table">
-              <thead><tr><th>Concept</th><th className="num">{scored ? "Score" : x.school === "datum" ? "Net" : "Votes"}</th><th aria-hidden className="w-1/3" /><th>{x.school === "client" ? "Reasons" : "How"}</th><th>Breaks</th>{x.closedAt && <th>Fate</th>}</tr></thead>
+              <thead><tr><th>Concept</th><th className="num">{scored ? "Score" : x.school === "datum" ? "Net" : "Votes"}</th>{x.school !== "client" && <th aria-hidden className="w-1/3" />}<th>{x.school === "client" ? "Reasons" : "How"}</th><th>Breaks</th>{x.closedAt && <th>Fate</th>}</tr></thead>
               <tbody>{o.rows.map((r) => { const b = broken(r.id); const k = x.concepts.find((y) => y.id === r.id)!; return (
                 <tr key={r.id}><td className="min-w-44 font-[600]"><Link href={`/p/${slug}/concepts/${r.id}`} className="hover:text-iron">{r.title}</Link></td><td className="num"><Figure working={r.working}>{r.shown}</Figure></td>
-                  <td aria-hidden><span className="block h-2.5 bg-stone-1"><span className="block h-full bg-stone-4" style={{ width: `${r.value !== null && best ? Math.max(0, (100 * r.value) / Math.max(best, 1e-9)) : 0}%` }} /></span></td>
-                  <td className="min-w-44 text-sm text-soft">{r.note}</td><td className={b.length ? "font-[600] text-iron" : "text-soft"}>{b.join(", ") || "nothing"}</td>{x.closedAt && <td className={fateClass[k.fate as keyof typeof fateClass]}>{k.fate}</td>}</tr>
+                  {x.school !== "client" && <td aria-hidden><span className="block h-2.5 bg-stone-1"><span className="block h-full bg-stone-4" style={{ width: `${r.value !== null && best ? Math.max(0, (100 * r.value) / Math.max(best, 1e-9)) : 0}%` }} /></span></td>}
+                  <td className="min-w-44 text-sm text-soft">{r.note || (x.closedAt ? k.fateReason : "")}</td><td className={b.length ? "font-[600] text-iron" : "text-soft"}>{b.join(", ") || "nothing"}</td>{x.closedAt && <td className={cx("whitespace-nowrap", fateClass[k.fate as keyof typeof fateClass])}>{k.fate}</td>}</tr>
               ); })}</tbody>
             </table>
             {o.warnings.map((w) => <p key={w} className="mt-1 text-sm text-iron">{w}</p>)}

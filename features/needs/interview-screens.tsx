@@ -81,7 +81,7 @@ export async function StatementsScreen({ slug }: { slug: string }) {
   const open = live.filter((x) => !x.requirementId).length;
   return (
     <>
-      <PageHead title="Statements" note={live.length ? `${live.length} statements from ${notes.length} notes; ${open} have not become a requirement yet` : "What the notes say, one need in one sentence."} />
+      <PageHead title="Statements" note={live.length ? `${live.length} statements from ${notes.length} notes; ${open} ${open === 1 ? "has" : "have"} not become a requirement yet` : "What the notes say, one need in one sentence."} />
       <NeedsTabs slug={slug} />
       <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_380px]">
         <div className="grid min-w-0 gap-4">
