@@ -57,7 +57,7 @@ export async function attentionOf(projectId: string, slug: string, today: string
     db()<{ body: string }[]>`SELECT body FROM brief_version WHERE project_id = ${projectId} ORDER BY number DESC LIMIT 1`,
     db()<{ changes: number; asked: number; choosing: string | null }[]>`SELECT (SELECT count(*)::int FROM change_request WHERE project_id = ${projectId} AND state = 'open') AS changes, (SELECT count(*)::int FROM question WHERE project_id = ${projectId} AND for_client AND NOT dropped) AS asked, (SELECT title FROM selection WHERE project_id = ${projectId} AND closed_at IS NULL ORDER BY created_at LIMIT 1) AS choosing`,
   ]);
-  const differ = brief[0] ? (await rulesOf(projectId, brief[0].body)).filter((r) => r.differs) : [];
+  const differ = brief[0] ? (await rulesOf(projectId, brief[0].body, facts.requirements)).filter((r) => r.differs) : [];
   const base = `/p/${slug}`;
   const name = (id: string) => facts.teams.find((t) => t.id === id)?.name ?? "";
   const items: Waiting[] = [];

@@ -5,7 +5,7 @@ import { sameDimension } from "@/core/quantity/dimension";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { parseUnit } from "@/core/quantity/units";
 import { rank } from "@/core/ranking/rank";
-import { command, found, refuse } from "./command";
+import { command, found, projectOf, refuse } from "./command";
 import { db, newId } from "./db";
 import { limitOf, type RequirementRow, requirementsOf } from "./needs";
 import * as s from "./schemas/front";
@@ -25,9 +25,9 @@ function likely(rule: Rule, requirements: readonly RequirementRow[]): Requiremen
   return scored.length === 1 || (scored[0]?.score ?? 0) > 0.15 ? (scored[0]?.r ?? null) : null;
 }
 
-/** Every rule with a number of a brief's text, its requirement (linked by a person, or the likely one) and where their numbers differ. */
-export async function rulesOf(projectId: string, body: string): Promise<RuleLine[]> {
-  const [links, requirements] = await Promise.all([db()<{ key: string; requirementId: string }[]>`SELECT key, requirement_id FROM brief_rule WHERE project_id = ${projectId}`, requirementsOf(projectId)]);
+/** Every rule with a number of a brief's text, its requirement (linked by a person, or the likely one) and where their numbers differ; the requirements in force may be given. */
+export async function rulesOf(projectId: string, body: string, given?: readonly RequirementRow[]): Promise<RuleLine[]> {
+  const [links, requirements] = await Promise.all([db()<{ key: string; requirementId: string }[]>`SELECT key, requirement_id FROM brief_rule WHERE project_id = ${projectId}`, given ?? requirementsOf(projectId)]);
   return rulesWithNumbers(body).map((rule) => {
     const link = links.find((l) => l.key === rule.key);
     const requirement = (link && requirements.find((r) => r.id === link.requirementId)) ?? likely(rule, requirements);
@@ -93,10 +93,7 @@ export const saveChallenge = command({
 /** A group's result: several are kept, the best counts. */
 export const recordChallenge = command({
   name: "recordChallenge", act: "brief.edit", schema: s.challengeResult, twice: "This result was saved already.",
-  async subject(sql, i) {
-    const [c] = await sql<{ projectId: string }[]>`SELECT project_id FROM challenge WHERE id = ${i.challengeId}`;
-    return c ? { project: c.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "challenge", i.challengeId),
   async run({ sql, audit, by }, input) {
     const [c] = await sql<{ projectId: string; unit: string; title: string }[]>`SELECT project_id, unit, title FROM challenge WHERE id = ${input.challengeId}`;
     const value = parseQuantity(input.value, c!.unit);
@@ -108,10 +105,7 @@ export const recordChallenge = command({
 
 export const removeChallengeResult = command({
   name: "removeChallengeResult", act: "brief.edit", schema: s.challengeResultId,
-  async subject(sql, i) {
-    const [c] = await sql<{ projectId: string }[]>`SELECT project_id FROM challenge_result WHERE id = ${i.id}`;
-    return c ? { project: c.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "challenge_result", i.id),
   async run({ sql, audit }, input) {
     const [r] = await sql`DELETE FROM challenge_result WHERE id = ${input.id} RETURNING who, entered`;
     audit({ type: "challenge", id: input.id, label: String(r?.who), before: r });

@@ -72,6 +72,12 @@ export function checkVersion(current: { version: number }, given: number, labels
   throw new Conflicted(current.version, fields);
 }
 
+/** What a command on a row of a table acts on: the project that the row belongs to; null when there is no such row. */
+export async function projectOf(sql: Tx, table: string, id: string): Promise<{ project: string } | null> {
+  const [row] = await sql<{ projectId: string }[]>`SELECT project_id FROM ${sql(table)} WHERE id = ${id}`;
+  return row ? { project: row.projectId } : null;
+}
+
 export const command = <I, O>(definition: Command<I, O>): Command<I, O> => definition;
 
 const nameOf = (actor: Actor) => (actor.kind === "nobody" ? "nobody" : actor.name);

@@ -13,7 +13,8 @@ import { settingsOf } from "./settings";
 
 export interface Concept { id: string; title: string; idea: string; dimensions: string; author: string | null; authorId: string | null; team: string | null; mass: string | null; cost: string | null; sides: string[] | null; fate: "open" | "goes on" | "set aside" | "merged"; fateReason: string; fateBy: string | null; createdAt: string; version: number; sketches: { id: string; caption: string }[]; parents: { id: string; title: string }[]; claims: Record<string, Claim> }
 
-const everyConcept = (projectId: string) => db()<Concept[]>`
+/** Every concept of a project with its sketches, parents and claims, whoever asks. */
+export const everyConcept = (projectId: string, sql: Tx = db()) => sql<Concept[]>`
   SELECT k.id, k.title, k.idea, k.dimensions, k.author_id, p.name AS author, t.name AS team, k.mass, k.cost, k.sides, k.fate, k.fate_reason, k.fate_by, k.created_at, k.version,
     (SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.added_at), '[]') FROM file_use u WHERE u.concept_id = k.id) AS sketches,
     (SELECT coalesce(json_agg(json_build_object('id', x.id, 'title', x.title) ORDER BY x.title), '[]') FROM concept_parent cp JOIN concept x ON x.id = cp.parent_id WHERE cp.concept_id = k.id) AS parents,

@@ -6,7 +6,7 @@ import { fromSi } from "@/core/quantity/quantity";
 import { assessRun } from "@/core/run/assess";
 import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
 import { readTyped, type StoredRun, runsOf } from "./bench";
-import { checkVersion, command, found, refuse } from "./command";
+import { checkVersion, command, found, projectOf, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
 import * as s from "./schemas/judging";
 
@@ -56,10 +56,7 @@ export async function contestOf(projectId: string, sql: Tx = db()): Promise<Cont
   });
 }
 
-const ofEvent = async (sql: Tx, id: string) => {
-  const [e] = await sql<{ projectId: string }[]>`SELECT project_id FROM event WHERE id = ${id}`;
-  return e ? { project: e.projectId } : null;
-};
+const ofEvent = (sql: Tx, id: string) => projectOf(sql, "event", id);
 const ofEntry = async (sql: Tx, id: string) => {
   const [e] = await sql<{ projectId: string }[]>`SELECT e.project_id FROM entry n JOIN event e ON e.id = n.event_id WHERE n.id = ${id}`;
   return e ? { project: e.projectId } : null;

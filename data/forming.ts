@@ -1,9 +1,8 @@
 import "server-only";
 import { drawOrder } from "@/core/draw/draw";
-import { shareOfParts, type PartsReport } from "@/core/teams/parts";
 import type { SolverWeights, TeamProblem } from "@/core/teams/problem";
 import { costOf, reportTeams, type Cost } from "@/core/teams/solver";
-import { checkVersion, command, found, refuse } from "./command";
+import { checkVersion, command, found, projectOf, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
 import * as s from "./schemas/front";
 import { settingsOf } from "./settings";
@@ -107,10 +106,7 @@ export const addConstraint = command({
 
 export const removeConstraint = command({
   name: "removeConstraint", act: "team.edit", schema: s.byId,
-  async subject(sql, i) {
-    const [c] = await sql<{ projectId: string }[]>`SELECT project_id FROM team_constraint WHERE id = ${i.id}`;
-    return c ? { project: c.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "team_constraint", i.id),
   async run({ sql, audit }, input) {
     const [c] = await sql`DELETE FROM team_constraint WHERE id = ${input.id} RETURNING kind, people, seat`;
     audit({ type: "team constraint", id: input.id, label: String(c?.kind), before: c });
@@ -140,10 +136,7 @@ export const joinTeam = command({
 
 export const setTeamConcept = command({
   name: "setTeamConcept", act: "team.edit", schema: s.teamConcept,
-  async subject(sql, i) {
-    const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${i.id}`;
-    return t ? { project: t.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "team", i.id),
   async run({ sql, audit }, input) {
     if (input.conceptId) found((await sql`SELECT FROM concept k JOIN team t ON t.project_id = k.project_id WHERE k.id = ${input.conceptId} AND t.id = ${input.id}`)[0], "This concept");
     const [t] = await sql<{ name: string }[]>`UPDATE team SET concept_id = ${input.conceptId ?? null}, version = version + 1 WHERE id = ${input.id} RETURNING name`;
@@ -201,10 +194,7 @@ export const saveTeamPlan = command({
   },
 });
 
-const ofPlan = async (sql: Tx, id: string) => {
-  const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team_plan WHERE id = ${id}`;
-  return t ? { project: t.projectId } : null;
-};
+const ofPlan = (sql: Tx, id: string) => projectOf(sql, "team_plan", id);
 interface Before { members: { personId: string; teamId: string; role: string }[]; created: string[]; people: string[] }
 
 export const adoptTeamPlan = command({
@@ -218,8 +208,9 @@ export const adoptTeamPlan = command({
     if (problem.people.some((p) => !problem.teams.some((t) => t.id === plan!.assignment[p.id]))) refuse("The roster or the teams changed since this plan was made. Run the solver again.");
     const people = problem.people.map((p) => p.id);
     const members = await sql<Before["members"]>`SELECT person_id, team_id, role FROM membership WHERE project_id = ${projectId} AND to_on IS NULL AND person_id IN ${sql(people)}`;
-    const live = new Set((await teamsOf(projectId)).map((t) => t.id));
-    const used = new Set((await teamsOf(projectId)).map((t) => t.name.toLowerCase()));
+    const teams = await teamsOf(projectId);
+    const live = new Set(teams.map((t) => t.id));
+    const used = new Set(teams.map((t) => t.name.toLowerCase()));
     const created: string[] = [];
     await sql`UPDATE membership SET to_on = ${today} WHERE project_id = ${projectId} AND to_on IS NULL AND person_id IN ${sql(people)}`;
     for (const t of problem.teams) {
@@ -279,12 +270,6 @@ export const drawSelectionOrder = command({
 
 export interface PartRow { id: string; teamId: string; name: string; role: string; owners: string[]; version: number }
 export const partsOf = (projectId: string) => db()<PartRow[]>`SELECT p.id, p.team_id, p.name, p.role, p.version, (SELECT coalesce(array_agg(o.person_id), '{}') FROM part_owner o WHERE o.part_id = p.id) AS owners FROM part p WHERE p.project_id = ${projectId} ORDER BY p.name`;
-
-/** A team's parts with their shares by the project's school. */
-export async function partsReport(projectId: string, teamId: string): Promise<PartsReport> {
-  const [parts, teams, set] = await Promise.all([partsOf(projectId), teamsOf(projectId), settingsOf(projectId)]);
-  return shareOfParts(parts.filter((p) => p.teamId === teamId), teams.find((t) => t.id === teamId)?.members ?? [], set.shareSchool);
-}
 
 const ofPart = async (sql: Tx, id: string) => {
   const [p] = await sql<{ projectId: string; teamId: string }[]>`SELECT project_id, team_id FROM part WHERE id = ${id}`;

@@ -1,8 +1,9 @@
 // The front of the work against the real database: what is kept, what is refused, what is seen by whom.
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
+import { shareOfParts } from "@/core/teams/parts";
 import { usualWeights } from "@/core/teams/problem";
-import { solveTeams } from "@/core/teams/solver";
+import { solveAtOnce } from "@/core/teams/solver";
 import * as brief from "./brief";
 import { saveBuild } from "./builds";
 import * as concepts from "./concepts";
@@ -18,7 +19,7 @@ import * as plan from "./plan";
 import { briefVersions, createEdition, saveBrief } from "./projects";
 import * as register from "./register";
 import * as selection from "./selection";
-import { saveSettings } from "./settings";
+import { saveSettings, settingsOf } from "./settings";
 import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "./testing/school";
 import { frameOf } from "./frame";
 import { teamsOf } from "./teams";
@@ -186,9 +187,8 @@ describe("teams", () => {
   test("the solver's answer is checked on the server, adopted, and undone to where everybody sat", async () => {
     const problem = await forming.problemOf(w.projectId, setup);
     expect(problem.apart).toEqual([[w.students[0], w.students[2]]]);
-    const run = solveTeams(problem, { seed: "3", moves: 2000 });
-    let assignment: Record<string, string> = {};
-    for (;;) { const r = run.next(); if (r.done) { assignment = r.value.ok ? { ...r.value.assignment } : {}; break; } }
+    const solved = solveAtOnce(problem, { seed: "3", moves: 2000 });
+    const assignment: Record<string, string> = solved.ok ? { ...solved.assignment } : {};
     const broken = { ...assignment, [w.students[0]!]: assignment[w.students[2]!]! };
     expect((await refused(forming.saveTeamPlan, boss, { projectId: w.projectId, name: "Bad", seed: "3", setup, assignment: broken })).message).toContain("breaks a limit");
     expect((await refused(forming.saveTeamPlan, boss, { projectId: w.projectId, name: "Bad", seed: "3", setup, assignment: {} })).message).toContain("changed");
@@ -220,7 +220,8 @@ describe("teams", () => {
   });
   test("parts that nobody has and unequal shares are said; owners are members", async () => {
     await ok(forming.savePart, boss, { teamId: w.a, name: "Frame" });
-    expect((await forming.partsReport(w.projectId, w.a)).says).toEqual(["Nobody has Frame."]);
+    const members = (await teamsOf(w.projectId)).find((t) => t.id === w.a)!.members;
+    expect(shareOfParts((await forming.partsOf(w.projectId)).filter((x) => x.teamId === w.a), members, (await settingsOf(w.projectId)).shareSchool).says).toEqual(["Nobody has Frame."]);
     expect((await refused(forming.savePart, boss, { teamId: w.a, name: "Hose", owners: [w.students[1]] })).message).toContain("members of the team");
   });
   test("the selection order repeats from its seed", async () => {

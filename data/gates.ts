@@ -1,7 +1,7 @@
 import "server-only";
 import { gateStates, type ItemState, mayBuild } from "@/core/gates/gate";
-import { command, found, refuse } from "./command";
-import { type Concept, mustsOf, screen } from "./concepts";
+import { command, found, projectOf, refuse } from "./command";
+import { everyConcept, mustsOf, screen } from "./concepts";
 import { db, newId, type Tx } from "./db";
 import { requirementsOf } from "./needs";
 import * as s from "./schemas/front";
@@ -30,7 +30,7 @@ export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]
     sql<{ milestoneId: string; teamId: string; signedBy: string; signedAt: string; missing: string }[]>`SELECT milestone_id, team_id, signed_by, signed_at, missing FROM gate_sign_off WHERE project_id = ${projectId}`,
     sql<{ id: string; name: string; conceptId: string | null; members: { id: string; name: string }[] }[]>`SELECT t.id, t.name, coalesce(t.concept_id, (SELECT k.id FROM concept k WHERE k.team_id = t.id AND k.fate = 'goes on' LIMIT 1)) AS concept_id, (SELECT coalesce(json_agg(json_build_object('id', p.id, 'name', p.name) ORDER BY p.name), '[]') FROM membership m JOIN person p ON p.id = m.person_id WHERE m.team_id = t.id AND m.to_on IS NULL) AS members FROM team t WHERE t.project_id = ${projectId} AND t.retired_at IS NULL ORDER BY t.name`,
     toolsOf(projectId, sql), requirementsOf(projectId, sql),
-    sql<Pick<Concept, "id" | "mass" | "cost" | "sides" | "claims">[]>`SELECT k.id, k.mass, k.cost, k.sides, (SELECT coalesce(json_object_agg(c.requirement_id, json_build_object('says', c.says, 'how', c.how, 'estimate', c.estimate::text)), '{}') FROM concept_claim c WHERE c.concept_id = k.id) AS claims FROM concept k WHERE k.project_id = ${projectId}`,
+    everyConcept(projectId, sql),
   ]);
   const musts = mustsOf(requirements);
   return gates.map((g) => {
@@ -63,10 +63,7 @@ export async function gateBefore(projectId: string, teamId: string, stage: Build
   return { allowed: answers.every((a) => a.allowed), says: answers.flatMap((a) => a.says ?? []) };
 }
 
-const ofMilestone = async (sql: Tx, id: string) => {
-  const [m] = await sql<{ projectId: string }[]>`SELECT project_id FROM milestone WHERE id = ${id}`;
-  return m ? { project: m.projectId } : null;
-};
+const ofMilestone = (sql: Tx, id: string) => projectOf(sql, "milestone", id);
 
 /** Makes a milestone a gate before builds of a stage, or a plain milestone again. */
 export const setGate = command({
@@ -164,10 +161,7 @@ export const saveTool = command({
 /** Signs a student for a tool after training, by the school's own rules; or takes the signature back. */
 export const signTool = command({
   name: "signTool", act: "tool.sign", schema: s.toolSign,
-  async subject(sql, i) {
-    const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM tool WHERE id = ${i.toolId}`;
-    return t ? { project: t.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "tool", i.toolId),
   async run({ sql, by, today, audit }, input) {
     const [t] = await sql<{ projectId: string; name: string }[]>`SELECT project_id, name FROM tool WHERE id = ${input.toolId}`;
     const [p] = await sql<{ name: string }[]>`SELECT p.name FROM person p JOIN enrolment e ON e.person_id = p.id AND e.to_on IS NULL JOIN project_section ps USING (section_id) WHERE ps.project_id = ${t!.projectId} AND p.id = ${input.personId}`;

@@ -2,7 +2,7 @@ import "server-only";
 import { clashingStatements, missingMeasure } from "@/core/needs/conflicts";
 import { vagueWordsIn } from "@/core/needs/requirement";
 import { groupAlike } from "@/core/needs/similarity";
-import { checkVersion, command, found, refuse } from "./command";
+import { checkVersion, command, found, projectOf, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
 import * as s from "./schemas/front";
 
@@ -21,13 +21,9 @@ export const notesOf = (projectId: string, sourceId: string | null = null) => db
     (SELECT coalesce(array_agg(DISTINCT r.code ORDER BY r.code), '{}') FROM statement_note x JOIN statement t ON t.id = x.statement_id JOIN requirement r ON r.id = t.requirement_id WHERE x.note_id = n.id) AS became
   FROM note n JOIN source s ON s.id = n.source_id WHERE n.project_id = ${projectId} AND (${sourceId}::uuid IS NULL OR n.source_id = ${sourceId}) ORDER BY s.held_on, n.written_at, n.id`;
 
-const ofTable = (table: "question" | "source" | "note" | "statement") => async (sql: Tx, id: string): Promise<{ project: string } | null> => {
-  const [r] = await sql<{ projectId: string }[]>`SELECT project_id FROM ${sql(table)} WHERE id = ${id}`;
-  return r ? { project: r.projectId } : null;
-};
-const ofQuestion = ofTable("question");
-const ofSource = ofTable("source");
-const ofStatement = ofTable("statement");
+const ofQuestion = (sql: Tx, id: string) => projectOf(sql, "question", id);
+const ofSource = (sql: Tx, id: string) => projectOf(sql, "source", id);
+const ofStatement = (sql: Tx, id: string) => projectOf(sql, "statement", id);
 
 export const draftQuestion = command({
   name: "draftQuestion", act: "question.draft", schema: s.question,

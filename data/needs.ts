@@ -2,7 +2,7 @@ import "server-only";
 import { describeLimit, isBuildMeasure, nextCode, runMeasure, type Comparator, type Limit, type Priority } from "@/core/needs/requirement";
 import { sameDimension } from "@/core/quantity/dimension";
 import { parseUnit } from "@/core/quantity/units";
-import { checkVersion, command, found, refuse } from "./command";
+import { checkVersion, command, found, projectOf, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
 import { isId } from "./id";
 import { siOrNull, readSides } from "./schemas/common";
@@ -114,10 +114,7 @@ async function adoptEvidence(sql: Tx, projectId: string, requirementId: string, 
     await sql`INSERT INTO evidence ${sql(rows.map((r) => ({ ...r, id: newId(), projectId, requirementId, kind: r.runId ? "run" : "build", requirementVersion: v!.number, recordedBy: by })))}`;
 }
 
-const ofRequirement = async (sql: Tx, id: string) => {
-  const [r] = await sql<{ projectId: string }[]>`SELECT project_id FROM requirement WHERE id = ${id}`;
-  return r ? { project: r.projectId } : null;
-};
+const ofRequirement = (sql: Tx, id: string) => projectOf(sql, "requirement", id);
 
 export const retireRequirement = command({
   name: "retireRequirement", act: "needs.edit", schema: s.retire,

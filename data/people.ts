@@ -5,7 +5,7 @@ import type { Actor, GuestRole, Membership } from "@/core/access/can";
 import { readRoster, type RosterPreview } from "@/core/roster/roster";
 import Papa from "papaparse";
 import { columnsOf } from "./bundle";
-import { command, found, refuse } from "./command";
+import { command, found, projectOf, refuse } from "./command";
 import { db, inTransaction, newId, type Sql } from "./db";
 import * as s from "./schemas/people";
 
@@ -207,6 +207,7 @@ export const eraseStudent = command({
       WHERE ledger @> ${sql.json([{ personId: input.personId }])}`;
     await sql`UPDATE audit SET actor_name = ${blank} WHERE actor_id = ${input.personId}`;
     await sql`UPDATE audit SET label = ${blank}, before = NULL, after = NULL WHERE subject_id = ${input.personId}`;
+    await sql`UPDATE audit SET before = NULL, after = NULL WHERE project_id = ${input.projectId} AND (before::text LIKE ${`%${p.name}%`} OR after::text LIKE ${`%${p.name}%`})`;
     // Wherever else the name was written down in the projects of this student: as who recorded something, in a label, in a draw.
     const projects = (await sql<{ id: string }[]>`SELECT DISTINCT ps.project_id AS id FROM enrolment e JOIN project_section ps USING (section_id) WHERE e.person_id = ${input.personId}`).map((x) => x.id);
     const columns = await columnsOf(sql);
@@ -214,7 +215,6 @@ export const eraseStudent = command({
     const pattern = `\\m${p.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\\M`;
     for (const c of columns) if (owned.has(c.table) && (c.type === "text" || c.type === "jsonb"))
       await sql.unsafe(`UPDATE ${c.table} SET ${c.column} = regexp_replace(${c.column}::text, $1, $2, 'g')::${c.type} WHERE project_id = ANY($3::uuid[]) AND ${c.column}::text ~ $1`, [pattern, blank, projects]);
-    await sql`UPDATE audit SET before = NULL, after = NULL WHERE project_id = ${input.projectId} AND (before::text LIKE ${`%${p.name}%`} OR after::text LIKE ${`%${p.name}%`})`;
     audit({ type: "person", id: input.personId, label: blank, reason: "erased at the instructor's order" });
   },
 });
@@ -254,10 +254,7 @@ export const createGuestLink = command({
 
 export const revokeGuestLink = command({
   name: "revokeGuestLink", act: "guest.manage", schema: s.guestLinkId,
-  async subject(sql, i) {
-    const [g] = await sql<{ projectId: string }[]>`SELECT project_id FROM guest_link WHERE id = ${i.id}`;
-    return g ? { project: g.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "guest_link", i.id),
   async run({ sql, audit }, input) {
     const [g] = await sql<{ label: string }[]>`UPDATE guest_link SET revoked_at = coalesce(revoked_at, now()), version = version + 1 WHERE id = ${input.id} RETURNING label`;
     audit({ type: "guest link", id: input.id, label: g?.label, after: { revoked: true } });

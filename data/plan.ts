@@ -1,11 +1,11 @@
 import "server-only";
 import ICAL from "ical.js";
 import { addDays, daysBetween } from "@/core/sessions/date";
-import type { DatedTask } from "@/core/sessions/network";
+import { countTasks, type DatedTask, scheduleTasks } from "@/core/sessions/network";
 import type { MeetingPattern } from "@/core/sessions/sessions";
-import { checkVersion, command, found, refuse } from "./command";
+import { checkVersion, command, found, projectOf, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
-import type { Milestone } from "./grades";
+import { type Milestone, milestonesOf } from "./grades";
 import * as s from "./schemas/front";
 
 export interface Task { id: string; title: string; length: number; notBefore: string | null; deadline: string | null; milestoneId: string | null; after: string[]; doneOn: string | null; version: number }
@@ -23,25 +23,22 @@ export function networkOf(tasks: readonly Task[], milestones: readonly Milestone
   ];
 }
 
-const ofTask = async (sql: Tx, id: string) => {
-  const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM task WHERE id = ${id}`;
-  return t ? { project: t.projectId } : null;
-};
+const ofTask = (sql: Tx, id: string) => projectOf(sql, "task", id);
 
 export const saveTask = command({
   name: "saveTask", act: "plan.edit", schema: s.task, twice: "There is a task of this name.",
   async subject(sql, i) { return i.id ? ((await ofTask(sql, i.id))?.project === i.projectId ? { project: i.projectId } : null) : { project: i.projectId }; },
   async run({ sql, audit }, input): Promise<{ id: string }> {
     const row = { title: input.title, length: input.length, notBefore: input.notBefore ?? null, deadline: input.deadline ?? null, milestoneId: input.milestoneId ?? null };
-    const all = await sql<Task[]>`SELECT id, title, after, milestone_id FROM task WHERE project_id = ${input.projectId} FOR UPDATE`;
-    const milestones = await sql<{ id: string; title: string }[]>`SELECT id, title FROM milestone WHERE project_id = ${input.projectId}`;
+    await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
+    const [all, milestones] = [await tasksOf(input.projectId), await milestonesOf(input.projectId)];
     if (row.milestoneId && !milestones.some((m) => m.id === row.milestoneId)) refuse("This milestone is not here (any more).", "milestoneId");
     const after = [...new Set(input.after)];
     if (after.some((a) => a !== input.id && !all.some((t) => t.id === a) && !milestones.some((m) => m.id === a))) refuse("One of the tasks before it is not here (any more).", "after");
     // Tasks that would wait for each other are named.
-    const next = new Map([...all.map((t) => [t.id, t.id === input.id ? after : t.after] as const), ...milestones.map((m) => [m.id, [...all.filter((t) => (t.id === input.id ? row.milestoneId : t.milestoneId) === m.id).map((t) => t.id)]] as const)]);
-    const reach = (from: string, seen: string[]): string[] | null => { for (const b of next.get(from) ?? []) { if (b === input.id) return [...seen, from]; if (seen.includes(b)) continue; const r = reach(b, [...seen, from]); if (r) return r; } return null; };
-    if (input.id) for (const a of after) { const loop = a === input.id ? [a] : reach(a, []); if (loop) refuse(`“${input.title}” would wait for itself${loop.length ? `, over ${[...new Set([a, ...loop])].map((x) => all.find((t) => t.id === x)?.title ?? milestones.find((m) => m.id === x)?.title ?? "").filter((x) => x && x !== input.title).join(", ")}` : ""}.`, "after"); }
+    const next = all.map((t) => (t.id === input.id ? { ...t, milestoneId: row.milestoneId, after } : t));
+    const network = scheduleTasks(countTasks(networkOf(next, milestones, null), []), 0);
+    if (!network.ok) { const over = network.cycle.filter((n) => n !== all.find((t) => t.id === input.id)?.title); refuse(`“${input.title}” would wait for itself${over.length ? `, over ${over.join(", ")}` : ""}.`, "after"); }
     const id = input.id ?? newId();
     if (input.id) {
       const [old] = await sql<Task[]>`SELECT * FROM task WHERE id = ${id}`;
@@ -74,10 +71,7 @@ export const removeTask = command({
 
 export const moveMilestone = command({
   name: "moveMilestone", act: "plan.edit", schema: s.moveMilestone,
-  async subject(sql, i) {
-    const [m] = await sql<{ projectId: string }[]>`SELECT project_id FROM milestone WHERE id = ${i.id}`;
-    return m ? { project: m.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "milestone", i.id),
   async run({ sql, audit }, input) {
     const [m] = await sql<{ version: number; title: string; dueOn: string }[]>`SELECT version, title, due_on FROM milestone WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(m!, input.version, { dueOn: "Due" }, input, m!);
@@ -136,10 +130,7 @@ export const addExtraSession = command({
 
 export const removeExtraSession = command({
   name: "removeExtraSession", act: "plan.edit", schema: s.byId,
-  async subject(sql, i) {
-    const [x] = await sql<{ projectId: string }[]>`SELECT project_id FROM extra_session WHERE id = ${i.id}`;
-    return x ? { project: x.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "extra_session", i.id),
   async run({ sql, audit }, input) {
     const [x] = await sql`DELETE FROM extra_session WHERE id = ${input.id} RETURNING on_date, reason`;
     audit({ type: "calendar", id: input.id, label: `extra session ${x?.onDate}`, before: x });

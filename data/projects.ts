@@ -3,7 +3,7 @@ import type { Actor } from "@/core/access/can";
 import { runMeasure } from "@/core/needs/requirement";
 import { addDays, isDate } from "@/core/sessions/date";
 import type { MeetingPattern } from "@/core/sessions/sessions";
-import { checkVersion, command, found, refuse } from "./command";
+import { checkVersion, command, found, projectOf, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
 import * as s from "./schemas/projects";
 
@@ -108,10 +108,7 @@ export const addDaysOffToProject = command({
 
 export const removeDayOff = command({
   name: "removeDayOff", act: "plan.edit", schema: s.dayOffId,
-  async subject(sql, i) {
-    const [d] = await sql<{ projectId: string }[]>`SELECT project_id FROM day_off WHERE id = ${i.id}`;
-    return d ? { project: d.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "day_off", i.id),
   async run({ sql, audit }, input) {
     const [d] = await sql`DELETE FROM day_off WHERE id = ${input.id} RETURNING on_date, reason`;
     audit({ type: "calendar", label: String(d?.onDate), before: d });
@@ -129,10 +126,7 @@ export const saveMilestone = command({
   },
 });
 
-const ofMilestone = async (sql: Tx, id: string) => {
-  const [m] = await sql<{ projectId: string }[]>`SELECT project_id FROM milestone WHERE id = ${id}`;
-  return m ? { project: m.projectId } : null;
-};
+const ofMilestone = (sql: Tx, id: string) => projectOf(sql, "milestone", id);
 
 export const removeMilestone = command({
   name: "removeMilestone", act: "plan.edit", schema: s.milestoneId,

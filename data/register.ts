@@ -3,7 +3,7 @@ import Papa from "papaparse";
 import { clashingLimits, type Clash, volatility } from "@/core/needs/conflicts";
 import { nextCode } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
-import { checkVersion, command, found, refuse } from "./command";
+import { checkVersion, command, found, projectOf, refuse } from "./command";
 import { db, newId, type Tx } from "./db";
 import { limitOf, type RequirementRow, requirementsOf, saveRequirement } from "./needs";
 import * as s from "./schemas/front";
@@ -38,11 +38,11 @@ export const makeBaseline = command({
 
 /** Volatility since the first baseline: versions made after it, per week. */
 export async function volatilityOf(projectId: string, today: string): Promise<{ perWeek: number | null; changes: number; since: string | null }> {
-  const rows = await db()<{ on: string; since: string | null }[]>`
-    SELECT v.created_at::date::text AS on, (SELECT min(made_at)::date::text FROM baseline WHERE project_id = ${projectId}) AS since FROM requirement_version v JOIN requirement r ON r.id = v.requirement_id
-    WHERE r.project_id = ${projectId} AND v.created_at > (SELECT min(made_at) FROM baseline WHERE project_id = ${projectId})`;
-  const [b] = await db()<{ since: string | null }[]>`SELECT min(made_at)::date::text AS since FROM baseline WHERE project_id = ${projectId}`;
-  return { perWeek: volatility({ changes: rows.map((r) => r.on), baseline: b?.since ?? null, today }), changes: rows.length, since: b?.since ?? null };
+  const [r] = await db()<{ since: string | null; changes: string[] }[]>`
+    WITH b AS (SELECT min(made_at) AS at FROM baseline WHERE project_id = ${projectId})
+    SELECT b.at::date::text AS since, coalesce((SELECT array_agg(v.created_at::date::text) FROM requirement_version v JOIN requirement r ON r.id = v.requirement_id WHERE r.project_id = ${projectId} AND v.created_at > b.at), '{}') AS changes FROM b`;
+  const { since, changes } = r!;
+  return { perWeek: volatility({ changes, baseline: since, today }), changes: changes.length, since };
 }
 
 /** Pairs of requirements in force whose limits cannot both hold. */
@@ -62,10 +62,7 @@ export const askChange = command({
 
 export const decideChange = command({
   name: "decideChange", act: "needs.edit", schema: s.decideChange,
-  async subject(sql, i) {
-    const [r] = await sql<{ projectId: string }[]>`SELECT project_id FROM change_request WHERE id = ${i.id}`;
-    return r ? { project: r.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "change_request", i.id),
   async run({ sql, by, audit }, input) {
     const [c] = await sql<{ version: number; what: string; state: string }[]>`SELECT version, what, state FROM change_request WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(found(c, "This request"), input.version, { state: "Decision" }, input, c!);
@@ -76,10 +73,7 @@ export const decideChange = command({
 
 export const ownRequirement = command({
   name: "ownRequirement", act: "needs.edit", schema: s.requirementOwner,
-  async subject(sql, i) {
-    const [r] = await sql<{ projectId: string }[]>`SELECT project_id FROM requirement WHERE id = ${i.id}`;
-    return r ? { project: r.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "requirement", i.id),
   async run({ sql, audit }, input) {
     if (input.ownerId) found((await sql`SELECT FROM requirement r WHERE r.id = ${input.id} AND (EXISTS (SELECT FROM staff WHERE project_id = r.project_id AND person_id = ${input.ownerId}) OR EXISTS (SELECT FROM enrolment e JOIN project_section ps USING (section_id) WHERE ps.project_id = r.project_id AND e.person_id = ${input.ownerId} AND e.to_on IS NULL))`)[0], "This person");
     const [r] = await sql<{ code: string }[]>`UPDATE requirement SET owner_id = ${input.ownerId ?? null} WHERE id = ${input.id} RETURNING code`;
@@ -160,10 +154,7 @@ export async function registerTable(projectId: string): Promise<(string | number
 /** A statement becomes a requirement, which keeps its words as its source. */
 export const adoptStatement = command({
   name: "adoptStatement", act: "needs.edit", schema: s.byId,
-  async subject(sql, i) {
-    const [r] = await sql<{ projectId: string }[]>`SELECT project_id FROM statement WHERE id = ${i.id}`;
-    return r ? { project: r.projectId } : null;
-  },
+  subject: (sql, i) => projectOf(sql, "statement", i.id),
   async run({ sql, by, audit }, input): Promise<{ requirementId: string; code: string }> {
     const [st] = await sql<{ projectId: string; text: string; requirementId: string | null }[]>`SELECT project_id, text, requirement_id FROM statement WHERE id = ${input.id} FOR UPDATE`;
     if (found(st, "This statement").requirementId) refuse("This statement is a requirement already.");

@@ -4,7 +4,7 @@ import { flipsOf, type Flip, type FragilityInput } from "@/core/concepts/fragili
 import { countVotes, type DatumMark, datumTotals, pairwiseMatrix, pairwiseWeights, weightedTotals } from "@/core/concepts/matrix";
 import { adjustForSeverity, concordance, type RaterModel } from "@/core/concepts/raters";
 import { makeWorking, type Working } from "@/core/working/working";
-import { checkVersion, command, found, refuse } from "./command";
+import { checkVersion, command, found, projectOf, refuse } from "./command";
 import { setFate } from "./concepts";
 import { db, newId, type Tx } from "./db";
 import * as s from "./schemas/front";
@@ -28,10 +28,7 @@ export function mayRate(school: ConceptSchool, actor: Actor, projectId: string):
   return role !== "student" && role !== undefined;
 }
 
-const ofSelection = async (sql: Tx, id: string) => {
-  const [x] = await sql<{ projectId: string }[]>`SELECT project_id FROM selection WHERE id = ${id}`;
-  return x ? { project: x.projectId } : null;
-};
+const ofSelection = (sql: Tx, id: string) => projectOf(sql, "selection", id);
 
 export const openSelection = command({
   name: "openSelection", act: "concept.decide", schema: s.selection,

@@ -2,7 +2,7 @@
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { usualWeights } from "@/core/teams/problem";
-import { solveTeams } from "@/core/teams/solver";
+import { solveAtOnce } from "@/core/teams/solver";
 import { addDays } from "@/core/sessions/date";
 import * as brief from "@/data/brief";
 import type { Command } from "@/data/command";
@@ -240,8 +240,8 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
   await s.run(forming.addConstraint, owner, { projectId, kind: "together", people: [who("Ada Lorentz"), who("Kira Novak")] });
   const setup = { min: 3, max: 3, teams: 0, conceptIds: [], sectionIds: [], weights: usualWeights };
   const problem = await forming.problemOf(projectId, setup);
-  const solving = solveTeams(problem, { seed: "5150", moves: 60_000, starts: 2 });
-  for (;;) { const step = solving.next(); if (!step.done) continue; if (step.value.ok) await s.run(forming.saveTeamPlan, owner, { projectId, name: "Plan with seed 5150", seed: "5150", setup, assignment: step.value.assignment }); break; }
+  const solved = solveAtOnce(problem, { seed: "5150", moves: 60_000, starts: 2 });
+  if (solved.ok) await s.run(forming.saveTeamPlan, owner, { projectId, name: "Plan with seed 5150", seed: "5150", setup, assignment: solved.assignment });
   await s.at(addDays(start, 1), 14);
   const ids = new Map<string, string>();
   for (const [title, length, after] of [["Hear the client", 3, []], ["Sort statements, agree on the register", 2, ["Hear the client"]], ["Concepts, alone", 2, ["Hear the client"]], ["Choose concepts", 2, ["Sort statements, agree on the register", "Concepts, alone"]], ["Small trials of walls and packs", 4, ["Choose concepts"]], ["First box", 6, ["Small trials of walls and packs"]], ["Chamber tests", 3, ["First box"]], ["Second box", 4, ["Chamber tests"]], ["Handover", 1, ["Second box"]]] as const) ids.set(title, (await s.run(plan.saveTask, owner, { projectId, title, length, after: after.map((a) => ids.get(a)!) })).id);

@@ -1,4 +1,4 @@
-import { seededRandom } from "../draw/draw";
+import { drawOrder } from "../draw/draw";
 import { compileTeams, type Compiled, type HardConstraint, hardConstraints, type TeamProblem } from "./problem";
 
 /** An arrangement (team of each block), a proof that there is none, or neither within the steps allowed. */
@@ -12,15 +12,14 @@ export function findArrangement(c: Compiled, seed: string, steps = 60_000): Feas
   if (c.impossible) return { found: null, proven: true };
   const { blocks, teams: T, allowed, apart, min, max } = c;
   const B = blocks.length;
-  const random = seededRandom(seed);
   const team = new Int32Array(B).fill(-1);
   const size = new Int32Array(T);
   const members: number[][] = Array.from({ length: T }, () => []);
   // Teams that nothing tells apart while they are empty: only the first of them is tried.
   const twin = Array.from({ length: T }, (_, t) => { const mine = (u: number) => `${min[u]}/${max[u]}/${blocks.map((__, b) => allowed[b * T + u]).join("")}`; const key = mine(t); for (let u = 0; u < t; u++) if (mine(u) === key) return u; return t; });
   const sections = [...new Set(c.teamSection)].filter((s) => s !== null);
-  const order = Array.from({ length: T }, (_, t) => t);
-  for (let i = T - 1; i > 0; i--) { const j = Math.floor(random() * (i + 1)); [order[i], order[j]] = [order[j]!, order[i]!]; }
+  const order = drawOrder(Array.from({ length: T }, (_, t) => t), seed);
+  const anywhere = c.sectionOf.filter((x) => x === null).length;
   let left = c.n;
   const leftIn = new Map(sections.map((s) => [s, c.sectionOf.filter((x) => x === s).length]));
   let used = 0;
@@ -32,7 +31,6 @@ export function findArrangement(c: Compiled, seed: string, steps = 60_000): Feas
     for (const s of sections) {
       let [n2, r2] = [0, 0];
       for (let t = 0; t < T; t++) { if (c.teamSection[t] === s) n2 += Math.max(0, min[t]! - size[t]!); if (c.teamSection[t] === s || c.teamSection[t] === null) r2 += max[t]! - size[t]!; }
-      const anywhere = c.sectionOf.filter((x) => x === null).length;
       if (n2 > leftIn.get(s)! + anywhere || r2 < leftIn.get(s)!) return false;
     }
     return true;

@@ -2,13 +2,9 @@
 import fc from "fast-check";
 import { findArrangement, smallestClash } from "./feasible";
 import { compileTeams, hardConstraints, type TeamProblem, usualWeights } from "./problem";
-import { type Assignment, costOf, reportTeams, type Solution, solveTeams } from "./solver";
+import { type Assignment, costOf, reportTeams, solveAtOnce, solveTeams } from "./solver";
 import { teamProblem } from "../testing/team-problems";
 
-const solve = (p: TeamProblem, options: { seed: string; moves?: number; starts?: number }): Solution => {
-  const run = solveTeams(p, options);
-  for (;;) { const r = run.next(); if (r.done) return r.value; }
-};
 const broken = (p: TeamProblem, a: Assignment) => reportTeams(p, a).constraints.filter((c) => !c.held).map((c) => c.text);
 
 /** The same problem as a linear program in whole numbers. */
@@ -64,7 +60,7 @@ describe("against the proven optimum of a mixed-integer program", () => {
     const p = teamProblem({ seed: `proven ${i}`, people, teams, wishes, sections: i % 5 === 4 && teams % 2 === 0 ? 2 : 1, hard: 3 + (i % 4) });
     const proof = highs.solve(program(p), { mip_rel_gap: 0.0005 });
     expect(proof.Status).toBe("Optimal");
-    const s = solve(p, { seed: "1" });
+    const s = solveAtOnce(p, { seed: "1" });
     expect(s.ok).toBe(true);
     if (!s.ok) return;
     expect(broken(p, s.assignment)).toEqual([]);
@@ -77,7 +73,7 @@ test("a class of 150 in 40 teams with 600 wishes keeps every constraint, and get
   const p = teamProblem({ seed: "large", people: 150, teams: 40, wishes: 600, sections: 2, hard: 30 });
   const chance = findArrangement(compileTeams(p), "any").found!;
   const random: Assignment = Object.fromEntries(p.people.map((x, i) => [x.id, `t${chance[compileTeams(p).blockOf[i]!]}`]));
-  const s = solve(p, { seed: "1", moves: 200_000, starts: 1 });
+  const s = solveAtOnce(p, { seed: "1", moves: 200_000, starts: 1 });
   expect(s.ok && broken(p, s.assignment)).toEqual([]);
   expect(s.ok && s.cost.all).toBeLessThan(costOf(p, random).all * 0.75);
 });
@@ -85,7 +81,7 @@ test("a class of 150 in 40 teams with 600 wishes keeps every constraint, and get
 test("the same seed gives the same teams; progress rises to one and never gets worse", () => {
   const p = teamProblem({ seed: "same", people: 24, teams: 6, wishes: 30 });
   const seen = [...solveTeams(p, { seed: "9", moves: 80_000, starts: 2 })];
-  expect(solve(p, { seed: "9", moves: 80_000, starts: 2 })).toEqual(solve(p, { seed: "9", moves: 80_000, starts: 2 }));
+  expect(solveAtOnce(p, { seed: "9", moves: 80_000, starts: 2 })).toEqual(solveAtOnce(p, { seed: "9", moves: 80_000, starts: 2 }));
   expect(seen.at(-1)!.share).toBe(1);
   for (const [i, s] of seen.entries()) { if (i) expect(s.cost).toBeLessThanOrEqual(seen[i - 1]!.cost); expect(broken(p, s.best)).toEqual([]); }
 });
@@ -93,7 +89,7 @@ test("the same seed gives the same teams; progress rises to one and never gets w
 test("hard constraints hold for every problem that has an answer", () => {
   fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), fc.integer({ min: 4, max: 26 }), fc.integer({ min: 2, max: 6 }), fc.integer({ min: 0, max: 12 }), (seed, people, teams, hard) => {
     const p = teamProblem({ seed: String(seed), people: Math.max(people, teams), teams, wishes: people, hard });
-    const s = solve(p, { seed: "1", moves: 3000, starts: 1 });
+    const s = solveAtOnce(p, { seed: "1", moves: 3000, starts: 1 });
     expect(s.ok && broken(p, s.assignment)).toEqual([]);
     expect(s.ok && Object.keys(s.assignment).length).toBe(p.people.length);
   }), { numRuns: 60 });
@@ -103,7 +99,7 @@ describe("what cannot be", () => {
   const people = ["Ada", "Ben", "Cai", "Dee"].map((name) => ({ id: name, name, section: null, skills: [], groups: [], ideas: [], wishes: [], last: [] }));
   const teams = ["s", "t"].map((id) => ({ id, name: id.toUpperCase(), min: 2, max: 2, section: null, idea: null }));
   const base: TeamProblem = { people, teams, skills: [], apart: [], together: [], locks: [], forbidden: [], weights: usualWeights };
-  const says = (p: Partial<TeamProblem>) => { const s = solve({ ...base, ...p }, { seed: "1", moves: 100 }); return s.ok ? "ok" : s.clash.map((c) => c.text); };
+  const says = (p: Partial<TeamProblem>) => { const s = solveAtOnce({ ...base, ...p }, { seed: "1", moves: 100 }); return s.ok ? "ok" : s.clash.map((c) => c.text); };
   test("is said with the smallest clash", () => {
     expect(says({ apart: [["Ada", "Ben", "Cai"]] })).toEqual(["Ada and Ben and Cai are kept apart"]);
     expect(says({ together: [["Ada", "Ben", "Cai"], ["Ada", "Dee"]] })).toEqual(["no team has more than 2", "Ada and Ben and Cai are kept together"]);
@@ -125,7 +121,7 @@ describe("what cannot be", () => {
 test("a student is told why not more was possible", () => {
   const person = (id: string, more: object = {}) => ({ id, name: id, section: null, skills: [], groups: [], ideas: [], wishes: [], last: [], ...more });
   const p: TeamProblem = { people: [person("Ada", { ideas: ["x", "y"], wishes: ["Ben"] }), person("Ben", { ideas: ["x"] }), person("Cai", { ideas: ["x"] }), person("Dee", { ideas: ["y"] })], teams: ["x", "y"].map((id) => ({ id, name: id.toUpperCase(), min: 2, max: 2, section: null, idea: id })), skills: [], apart: [["Ada", "Cai"]], together: [], locks: [{ person: "Ben", team: "x" }], forbidden: [], weights: usualWeights };
-  const s = solve(p, { seed: "1", moves: 2000 });
+  const s = solveAtOnce(p, { seed: "1", moves: 2000 });
   expect(s.ok).toBe(true);
   const r = reportTeams(p, { Ada: "y", Ben: "x", Cai: "x", Dee: "y" });
   expect(r.students[0]!.notes).toEqual(["second choice", "is kept apart from Cai of X", "not with Ben: is kept apart from Cai of X"]);

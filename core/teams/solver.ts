@@ -188,6 +188,15 @@ export function* solveTeams(p: TeamProblem, { seed, moves = 1_200_000, starts = 
   return { ok: true, assignment, cost: costOf(p, assignment) };
 }
 
+/**
+ * The solver's answer at once, without its progress.
+ * @example solveAtOnce({ people: [], teams: [], skills: [], apart: [], together: [], locks: [], forbidden: [], weights: usualWeights }, { seed: "1" }).ok // => true
+ */
+export function solveAtOnce(p: TeamProblem, options: { seed: string; moves?: number; starts?: number }): Solution {
+  const run = solveTeams(p, options);
+  for (;;) { const step = run.next(); if (step.done) return step.value; }
+}
+
 export interface SolverReport {
   readonly students: readonly { id: string; name: string; team: string; /** 1 for the first choice; null where no idea was named, 0 for one that was not on the list. */ choice: number | null; wishes: number; met: number; notes: string[] }[];
   readonly constraints: readonly { text: string; held: boolean }[];
@@ -206,21 +215,22 @@ export function reportTeams(p: TeamProblem, assignment: Assignment): SolverRepor
   const teamById = new Map(p.teams.map((t) => [t.id, t]));
   const members = (t: string) => p.people.filter((x) => assignment[x.id] === t);
   const cost = costOf(p, assignment);
-  const holds = (c: HardConstraint): boolean => {
-    const same = (g: readonly string[]) => new Set(g.filter((x) => byId.has(x)).map((x) => assignment[x])).size;
-    if (c.kind === "min") return p.teams.every((t) => members(t.id).length >= t.min);
-    if (c.kind === "max") return p.teams.every((t) => members(t.id).length <= t.max);
-    if (c.kind === "section") return p.teams.every((t) => t.section === null || members(t.id).every((x) => x.section === t.section));
-    if (c.kind === "apart") { const g = p.apart[c.index]!.filter((x) => byId.has(x)); return same(g) === g.length; }
-    if (c.kind === "together") return same(p.together[c.index]!) <= 1;
-    if (c.kind === "lock") return assignment[p.locks[c.index]!.person] === p.locks[c.index]!.team;
-    return assignment[p.forbidden[c.index]!.person] !== p.forbidden[c.index]!.team;
+  const holds = (c: HardConstraint, a: Assignment): boolean => {
+    const known = (g: readonly string[]) => g.filter((x) => byId.has(x));
+    const teamsOf = (g: readonly string[]) => new Set(known(g).map((x) => a[x])).size;
+    const size = (t: string) => p.people.reduce((n, x) => n + (a[x.id] === t ? 1 : 0), 0);
+    switch (c.kind) {
+      case "min": return p.teams.every((t) => size(t.id) >= t.min);
+      case "max": return p.teams.every((t) => size(t.id) <= t.max);
+      case "section": return p.people.every((x) => { const t = teamById.get(a[x.id]!); return !t || t.section === null || x.section === t.section; });
+      case "apart": return teamsOf(p.apart[c.index]!) === known(p.apart[c.index]!).length;
+      case "together": return teamsOf(p.together[c.index]!) <= 1;
+      case "lock": return a[p.locks[c.index]!.person] === p.locks[c.index]!.team;
+      case "forbidden": return a[p.forbidden[c.index]!.person] !== p.forbidden[c.index]!.team;
+    }
   };
   const all = hardConstraints(p);
-  const legal = (a: Assignment) => { const count = new Map<string, number>(); for (const x of p.people) count.set(a[x.id]!, (count.get(a[x.id]!) ?? 0) + 1);
-    return p.teams.every((t) => (count.get(t.id) ?? 0) >= t.min && (count.get(t.id) ?? 0) <= t.max && (t.section === null || p.people.every((x) => a[x.id] !== t.id || x.section === t.section)))
-      && p.apart.every((g) => { const g2 = g.filter((x) => byId.has(x)); return new Set(g2.map((x) => a[x])).size === g2.length; }) && p.together.every((g) => new Set(g.filter((x) => byId.has(x)).map((x) => a[x])).size <= 1)
-      && p.locks.every((l) => a[l.person] === l.team) && p.forbidden.every((l) => a[l.person] !== l.team); };
+  const legal = (a: Assignment) => all.every((c) => holds(c, a));
   /** Why somebody does not sit in a team: what stands against it, or what the best exchange would cost the rest. */
   const why = (x: string, t: string): string => {
     const lock = p.locks.find((l) => l.person === x);
@@ -266,7 +276,7 @@ export function reportTeams(p: TeamProblem, assignment: Assignment): SolverRepor
   const alone = teams.filter((t) => t.lone.length);
   const again = p.teams.reduce((s, t) => s + members(t.id).reduce((n, x, i, list) => n + list.slice(i + 1).filter((y) => x.last.includes(y.id) || y.last.includes(x.id)).length, 0), 0);
   return {
-    students, teams, constraints: all.map((c) => ({ text: c.text, held: holds(c) })),
+    students, teams, constraints: all.map((c) => ({ text: c.text, held: holds(c, assignment) })),
     soft: [
       { kind: "idea", text: chosen.length ? `${chosen.filter((s) => s.choice === 1).length} of ${chosen.length} got their first idea, ${chosen.filter((s) => s.choice === 2).length} their second` : p.people.some((x) => x.ideas.length) ? "no team works on a named idea yet" : "nobody named an idea", cost: cost.idea },
       { kind: "wish", text: `${count("met")} of ${count("wishes")} wishes are met`, cost: cost.wish },

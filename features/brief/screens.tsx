@@ -21,7 +21,8 @@ export async function BriefScreen({ slug, number }: { slug: string; number?: str
   const shown = versions.find((v) => String(v.number) === number) ?? versions[0];
   if (!shown)
     return (<><PageHead title="Brief" /><BriefTabs slug={slug} /><Empty title="The brief is not written yet" action={staff && <LinkButton href={`/p/${slug}/brief/edit`} look="main">Write the brief</LinkButton>}>{staff ? "One page that says what is needed, for whom, by when, and under which rules. Every later limit is traced back to it." : "Your instructor writes it."}</Empty></>);
-  const [readers, rules, requirements] = await Promise.all([briefReaders(shown.id), rulesOf(p.id, shown.body), requirementsOf(p.id)]);
+  const [readers, requirements] = await Promise.all([briefReaders(shown.id), requirementsOf(p.id)]);
+  const rules = await rulesOf(p.id, shown.body, requirements);
   const missing0 = missingParts(shown.body);
   const differ = rules.filter((r) => r.differs);
   const read = new Map(readers.map((r) => [r.personId, r.at]));

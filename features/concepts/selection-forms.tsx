@@ -4,16 +4,13 @@ import { useState } from "react";
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { selection } from "@/data/schemas/front";
 import { pairwiseMatrix, pairwiseWeights } from "@/core/concepts/matrix";
+import { conceptSchools } from "@/ui/choices";
 import { ActButton, ActionForm, ChoiceField, SelectField, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { SelectionSheet, type SheetQuestion } from "@/ui/selection-sheet";
 import { closeSelectionAction, openSelectionAction, rateConceptsAction, reopenSelectionAction, weighSelectionAction } from "./actions";
 
-const schools = [
-  { value: "client", label: "The client chooses, with reasons" }, { value: "panel", label: "A panel scores" }, { value: "vote", label: "The class votes" },
-  { value: "weighted", label: "Weighted matrix" }, { value: "datum", label: "Datum matrix: better, same or worse" },
-];
 const why: Record<string, string> = { client: "Who will use it decides; the reason teaches.", panel: "Several eyes, each scoring every criterion; strict and mild raters can be evened out.", vote: "Quick, and everybody is heard; it measures liking.", weighted: "What matters is said in numbers before anybody scores.", datum: "No numbers to argue over: better or worse than one known concept." };
 
 function Fields({ concepts }: { concepts: { value: string; label: string }[] }) {
@@ -23,7 +20,7 @@ function Fields({ concepts }: { concepts: { value: string; label: string }[] }) 
   const rows = useFieldArray({ name: "criteria" });
   return (
     <>
-      <div className="grid gap-3 sm:grid-cols-2"><TextField name="title" label="Title" /><SelectField name="school" label="School" options={schools} hint={why[school]} /></div>
+      <div className="grid gap-3 sm:grid-cols-2"><TextField name="title" label="Title" /><SelectField name="school" label="School" options={conceptSchools} hint={why[school]} /></div>
       <ChoiceField name="conceptIds" label="Concepts that stand" options={concepts} />
       <div className="grid gap-3 sm:grid-cols-4">
         <TextField name="keep" label="How many go on" type="number" />

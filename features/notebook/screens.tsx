@@ -11,8 +11,8 @@ export async function NotebookScreen({ slug, person }: { slug: string; person?: 
   const { frame, staff, actor } = await projectPage(slug);
   const p = frame.project;
   const who = staff ? (person ?? null) : actor.id;
-  const [entries, students] = await Promise.all([entriesOf(p.id, who), staff ? studentsOf(p.id) : []]);
-  const all = staff ? (who ? await entriesOf(p.id, null) : entries) : [];
+  const [all, students] = await Promise.all([entriesOf(p.id, staff ? null : who), staff ? studentsOf(p.id) : []]);
+  const entries = who ? all.filter((e) => e.personId === who) : all;
   const chosen = students.find((s) => s.id === who);
   const last = new Map<string, string>();
   for (const e of all) if (!last.has(e.personId)) last.set(e.personId, e.onDate);

@@ -32,18 +32,19 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
   const order = [...tasks].sort((a, b) => at.get(a.id)!.early - at.get(b.id)!.early || at.get(a.id)!.slack - at.get(b.id)!.slack);
   const lines = [...order.map((t) => ({ kind: "task" as const, t })), ...milestones.map((m) => ({ kind: "milestone" as const, m }))];
   const slips = lost.length ? replayLost(network, sessions, lost, event) : [];
-  const chain = plan.chain.flatMap((id) => tasks.find((t) => t.id === id)?.title ?? milestones.find((m) => m.id === id)?.title ?? []);
+  const title = new Map([...tasks, ...milestones].map((t) => [t.id, t.title]));
+  const chain = plan.chain.flatMap((id) => title.get(id) ?? []);
   const least = Math.min(0, ...plan.tasks.filter((t) => t.critical).map((t) => t.slack));
   const room = Math.max(0, plan.tasks.find((t) => t.critical)?.slack ?? 0);
   const width = left + sessions.length * cell + 8;
 
-  const save = async (t: ChartTask, patch: Partial<ChartTask>) => {
+  const send = async (write: () => Promise<{ ok: boolean; message?: string }>) => {
     if (busy.current) return;
     busy.current = true;
     setNote("");
     try {
-      const r = await saveTaskAction({ projectId, id: t.id, version: t.version, title: t.title, length: patch.length ?? t.length, notBefore: patch.notBefore === undefined ? (t.notBefore ?? "") : (patch.notBefore ?? ""), deadline: t.deadline ?? "", milestoneId: t.milestoneId ?? "", after: t.after });
-      if (!r.ok) setNote(r.message);
+      const r = await write();
+      if (!r.ok) setNote(r.message ?? "");
       router.refresh();
     } catch {
       setNote("The network did not answer. The plan is as it was.");
@@ -51,19 +52,18 @@ export function PlanChart({ projectId, tasks, milestones, network, sessions, eve
       busy.current = false;
     }
   };
+  const save = (t: ChartTask, patch: Partial<ChartTask>) => send(() => saveTaskAction({ projectId, id: t.id, version: t.version, title: t.title, length: patch.length ?? t.length, notBefore: patch.notBefore === undefined ? (t.notBefore ?? "") : (patch.notBefore ?? ""), deadline: t.deadline ?? "", milestoneId: t.milestoneId ?? "", after: t.after }));
   const move = (t: ChartTask, by: number) => {
     const to = Math.max(0, Math.min(sessions.length - 1, at.get(t.id)!.early + by));
     const earliest = scheduleTasks(countTasks(network.map((x) => (x.id === t.id ? { ...x, notBefore: null } : x)), sessions), sessionsHeld(sessions, event));
     const free = earliest.ok ? earliest.tasks.find((x) => x.id === t.id)!.early : 0;
-    if (to < free) return setNote(`“${t.title}” cannot begin before session ${free + 1}: ${t.after.map((a) => tasks.find((x) => x.id === a)?.title ?? milestones.find((m) => m.id === a)?.title).filter(Boolean).join(", ") || "the project begins then"} comes first.`);
+    if (to < free) return setNote(`“${t.title}” cannot begin before session ${free + 1}: ${t.after.flatMap((a) => title.get(a) ?? []).join(", ") || "the project begins then"} comes first.`);
     return save(t, { notBefore: to <= free ? null : sessions[to]!.date });
   };
   const stretch = (t: ChartTask, by: number) => save(t, { length: Math.max(1, t.length + by) });
-  const moveMilestone = async (m: ChartMilestone, by: number) => {
+  const moveMilestone = (m: ChartMilestone, by: number) => {
     const i = Math.max(0, Math.min(sessions.length - 1, sessionsHeld(sessions, m.dueOn) - 1 + by));
-    const r = await moveMilestoneAction({ id: m.id, version: m.version, dueOn: sessions[i]!.date });
-    setNote(r.ok ? "" : r.message);
-    router.refresh();
+    return send(() => moveMilestoneAction({ id: m.id, version: m.version, dueOn: sessions[i]!.date }));
   };
   const x = (s: number) => left + s * cell;
   return (

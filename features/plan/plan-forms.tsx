@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { extraSession, gateItem, milestoneDate, sectionPattern, settings, task, tool } from "@/data/schemas/front";
-import { weekdays } from "@/ui/choices";
+import { conceptSchools, gateStrictnesses, shareSchools, teamSchools, weekdays } from "@/ui/choices";
 import { longDate } from "@/ui/date";
 import { ActButton, ActionForm, ChoiceField, SelectField, TextArea, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
@@ -96,17 +96,17 @@ export function IcsImport({ projectId, sections }: { projectId: string; sections
 
 export const StrictnessForm = ({ projectId, value }: { projectId: string; value: string }) => (
   <ActionForm schema={settings} action={saveSettingsAction} fixed={{ projectId }} defaults={{ gateStrictness: value }} submit="Save" look="plain" saved="Saved.">
-    <SelectField name="gateStrictness" label="Gate before material" options={[{ value: "warn", label: "warn, with the list of what is missing" }, { value: "block", label: "block until signed" }, { value: "none", label: "none: tinkering first" }]} hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first." />
+    <SelectField name="gateStrictness" label="Gate before material" options={gateStrictnesses} hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first." />
   </ActionForm>
 );
 /** Where good instructors differ: each choice with its reason. */
 export const SchoolsForm = ({ projectId, values }: { projectId: string; values: Record<string, string | number> }) => (
   <ActionForm schema={settings} action={saveSettingsAction} fixed={{ projectId }} defaults={values} submit="Keep these schools" saved="Kept." className="grid gap-4">
-    <SelectField name="conceptSchool" label="Who selects concepts" options={[{ value: "client", label: "the client picks, with reasons" }, { value: "panel", label: "a panel scores" }, { value: "vote", label: "the class votes" }, { value: "weighted", label: "weighted matrix" }, { value: "datum", label: "datum matrix" }]} hint="The client has to live with it; a panel knows more; a vote makes it the class's own; a matrix says what mattered. A must that is broken is always shown." />
-    <SelectField name="teamSchool" label="When and how teams form" options={[{ value: "idea", label: "after selection, by adopted idea" }, { value: "draw", label: "before, by draw" }, { value: "self", label: "self-chosen within limits" }, { value: "assigned", label: "assigned" }, { value: "solver", label: "by the solver, from wishes and limits" }]} hint="An idea carries its authors; a draw is nobody's fault; choice makes teams willing; assigning and the solver leave nobody over." />
+    <SelectField name="conceptSchool" label="Who selects concepts" options={conceptSchools} hint="The client has to live with it; a panel knows more; a vote makes it the class's own; a matrix says what mattered. A must that is broken is always shown." />
+    <SelectField name="teamSchool" label="When and how teams form" options={teamSchools} hint="An idea carries its authors; a draw is nobody's fault; choice makes teams willing; assigning and the solver leave nobody over." />
     <div className="grid grid-cols-2 gap-4"><TextField name="teamMin" label="Smallest team" type="number" /><TextField name="teamMax" label="Largest team" type="number" /></div>
-    <SelectField name="gateStrictness" label="Gate before material" options={[{ value: "warn", label: "warn, with the list of what is missing" }, { value: "block", label: "block until signed" }, { value: "none", label: "none: tinkering first" }]} hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first." />
-    <SelectField name="shareSchool" label="Equal shares" options={[{ value: "number", label: "every member designs an equal number of the parts" }, { value: "role", label: "shares by role" }, { value: "none", label: "not checked" }]} hint="Counting is fair to see; roles let each do what they are good at." />
+    <SelectField name="gateStrictness" label="Gate before material" options={gateStrictnesses} hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first." />
+    <SelectField name="shareSchool" label="Equal shares" options={shareSchools} hint="Counting is fair to see; roles let each do what they are good at." />
   </ActionForm>
 );
 export function GateForm({ milestoneId, stage }: { milestoneId: string; stage: string }) {

@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { drawSelectionOrder, part, settings, teamConcept, teamConstraint } from "@/data/schemas/front";
+import { shareSchools, teamSchools } from "@/ui/choices";
 import { ActButton, ActionForm, ChoiceField, SelectField, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
@@ -12,9 +13,9 @@ type Choice = { value: string; label: string };
 export function SchoolForm({ projectId, values }: { projectId: string; values: { teamSchool: string; teamMin: number; teamMax: number; shareSchool: string } }) {
   return (
     <ActionForm schema={settings} action={saveSettingsAction} fixed={{ projectId }} defaults={values} submit="Save" look="plain" saved="Saved.">
-      <SelectField name="teamSchool" label="How teams form" options={[{ value: "idea", label: "after selection, by adopted idea" }, { value: "self", label: "students choose, within the sizes" }, { value: "draw", label: "by draw" }, { value: "assigned", label: "the instructor assigns" }, { value: "solver", label: "the solver, from wishes and limits" }]} />
+      <SelectField name="teamSchool" label="How teams form" options={teamSchools} />
       <div className="grid grid-cols-2 gap-3"><TextField name="teamMin" label="Smallest team" type="number" /><TextField name="teamMax" label="Largest team" type="number" /></div>
-      <SelectField name="shareSchool" label="Equal shares of the parts" options={[{ value: "number", label: "every member designs an equal number" }, { value: "role", label: "shares by role" }, { value: "none", label: "not checked" }]} />
+      <SelectField name="shareSchool" label="Equal shares of the parts" options={shareSchools} />
     </ActionForm>
   );
 }
