@@ -1,4 +1,15 @@
-const swc = { "^.+\\.tsx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022", transform: { react: { runtime: "automatic" } } } }] };
+const swc = {
+  "^.+\\.tsx?$": [
+    "@swc/jest",
+    {
+      jsc: {
+        parser: { syntax: "typescript", tsx: true },
+        target: "es2022",
+        transform: { react: { runtime: "automatic" } },
+      },
+    },
+  ],
+};
 const common = {
   testEnvironment: "node",
   transform: { ...swc, "^.+\\.m?js$": ["@swc/jest", { jsc: { target: "es2022" } }] },
@@ -8,6 +19,11 @@ const common = {
 export default {
   projects: [
     { ...common, displayName: "unit", testMatch: ["<rootDir>/{core,ui,features,server,cli}/**/*.test.ts"] },
-    { ...common, displayName: "db", testMatch: ["<rootDir>/{data,demo}/**/*.test.ts"], globalSetup: "<rootDir>/data/testing/setup.ts" },
+    {
+      ...common,
+      displayName: "db",
+      testMatch: ["<rootDir>/{data,demo}/**/*.test.ts"],
+      globalSetup: "<rootDir>/data/testing/setup.ts",
+    },
   ],
 };

@@ -3,7 +3,10 @@ import type { ReactNode } from "react";
 import { WorkingProvider } from "@/ui/working";
 import "./globals.css";
 
-export const metadata: Metadata = { title: { default: "Ironstone", template: "%s · Ironstone" }, description: "Engineering design projects from the brief to the contest." };
+export const metadata: Metadata = {
+  title: { default: "Ironstone", template: "%s · Ironstone" },
+  description: "Engineering design projects from the brief to the contest.",
+};
 // Every page is made for its reader, and carries the nonce of its own answer.
 export const dynamic = "force-dynamic";
 export const viewport: Viewport = { width: "device-width", initialScale: 1, themeColor: "#f3efe7" };

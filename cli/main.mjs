@@ -18,6 +18,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone restore FILE.zip        the whole school from a backup (replaces what is here)
   ./ironstone bench                   how fast the main views are, as ratios to the lightest page
   ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
+  ./ironstone structure               lengths of files and lines, the tests' share
   ./ironstone schema                  writes docs/bundle.schema.json from the database
 
   PORT        where to serve (default 4170; a taken port is stepped past)
@@ -59,10 +60,15 @@ async function live({ demo, fresh }) {
     const server = await serve({ ...env, ...(demo ? { IRONSTONE_DEMO: "1" } : {}) });
     say("");
     say(`  Ironstone is at ${server.url}`);
-    say(demo ? "  Sign in: the first page lists the people of Hartsedge School; one click each." : "  The first visit creates the first instructor.");
+    say(
+      demo
+        ? "  Sign in: the first page lists the people of Hartsedge School; one click each."
+        : "  The first visit creates the first instructor.",
+    );
     say("  Ctrl-C stops it.");
     const gone = new Promise((resolve) => server.child.once("exit", () => resolve("gone")));
-    if ((await Promise.race([stopAsked, gone])) === "gone") throw new Refusal("The server stopped by itself. What it said stands above.");
+    if ((await Promise.race([stopAsked, gone])) === "gone")
+      throw new Refusal("The server stopped by itself. What it said stands above.");
     step("Stopping");
     await end(server.child);
   });
@@ -75,8 +81,10 @@ async function dispatch([command, ...rest]) {
     return resolve(path);
   };
   switch (command) {
-    case "demo": return live({ demo: true, fresh: rest.includes("--fresh") });
-    case "start": return live({ demo: false });
+    case "demo":
+      return live({ demo: true, fresh: rest.includes("--fresh") });
+    case "start":
+      return live({ demo: false });
     case "test": {
       const { test } = await import("./test.mjs");
       return test(rest);
@@ -85,22 +93,43 @@ async function dispatch([command, ...rest]) {
       const { bench } = await import("./bench.mjs");
       return bench();
     }
+    case "structure": {
+      const { structure } = await import("./structure.mjs");
+      return structure().forEach((line) => say(line));
+    }
     case "measure": {
       await needPackages();
       return task("measure", [], {});
     }
     case "export": {
       if (rest.length !== 2) throw new Refusal("Write: ./ironstone export PROJECT FILE.zip");
-      return withDatabase(async (env) => { await task("migrate", [], env); await task("bundle", ["export", rest[0], file("PROJECT FILE.zip")], env); });
+      return withDatabase(async (env) => {
+        await task("migrate", [], env);
+        await task("bundle", ["export", rest[0], file("PROJECT FILE.zip")], env);
+      });
     }
-    case "import": case "backup": case "restore": {
+    case "import":
+    case "backup":
+    case "restore": {
       const path = file("FILE.zip");
       if (command !== "backup" && !existsSync(path)) throw new Refusal(`There is no file ${path}.`);
-      return withDatabase(async (env) => { await task("migrate", [], env); await task("bundle", [command, path], env); });
+      return withDatabase(async (env) => {
+        await task("migrate", [], env);
+        await task("bundle", [command, path], env);
+      });
     }
-    case "schema": return withDatabase(async (env) => { await task("migrate", [], env); await task("bundle", ["schema", join(root, "docs/bundle.schema.json")], env); });
-    case undefined: case "help": case "--help": case "-h": return say(help);
-    default: throw new Refusal(`There is no command “${command}”.\n\n${help}`);
+    case "schema":
+      return withDatabase(async (env) => {
+        await task("migrate", [], env);
+        await task("bundle", ["schema", join(root, "docs/bundle.schema.json")], env);
+      });
+    case undefined:
+    case "help":
+    case "--help":
+    case "-h":
+      return say(help);
+    default:
+      throw new Refusal(`There is no command “${command}”.\n\n${help}`);
   }
 }
 

@@ -16,7 +16,9 @@ export function run(file, args, options = {}) {
     const child = launch(file, args, options);
     child.once("error", reject);
     child.once("exit", (code, signal) =>
-      code === 0 ? resolve(undefined) : reject(Object.assign(new Error(`${file} ended with ${signal ?? code}`), { code })),
+      code === 0
+        ? resolve(undefined)
+        : reject(Object.assign(new Error(`${file} ended with ${signal ?? code}`), { code })),
     );
   });
 }

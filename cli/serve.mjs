@@ -23,13 +23,19 @@ async function choosePort(wanted) {
 export async function serve(env, { port, quiet = false } = {}) {
   const chosen = port ?? (await choosePort(Number(process.env.PORT ?? 4170)));
   if (!quiet) step("Starting the server");
-  const child = launch(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "start", "-p", String(chosen)], {
-    cwd: root,
-    stdio: ["ignore", "pipe", "inherit"],
-    env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1", ...env },
-  });
+  const child = launch(
+    process.execPath,
+    [join(root, "node_modules/next/dist/bin/next"), "start", "-p", String(chosen)],
+    {
+      cwd: root,
+      stdio: ["ignore", "pipe", "inherit"],
+      env: { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1", ...env },
+    },
+  );
   await new Promise((resolve, reject) => {
-    child.stdout.on("data", (d) => { if (/Ready in|✓ Ready/.test(String(d))) resolve(undefined); });
+    child.stdout.on("data", (d) => {
+      if (/Ready in|✓ Ready/.test(String(d))) resolve(undefined);
+    });
     child.once("exit", (code) => reject(new Refusal(`The server ended with ${code} before it answered.`)));
   });
   return { child, url: `http://localhost:${chosen}`, port: chosen };

@@ -13,7 +13,9 @@ export const isRoot = process.getuid?.() === 0;
 export function postgresPrograms() {
   const base = "/usr/lib/postgresql";
   const found = existsSync(base)
-    ? readdirSync(base).sort((a, b) => Number(b) - Number(a)).map((v) => join(base, v, "bin"))
+    ? readdirSync(base)
+        .sort((a, b) => Number(b) - Number(a))
+        .map((v) => join(base, v, "bin"))
     : [];
   const all = [process.env.IRONSTONE_PG_BIN, ...found, "/usr/local/pgsql/bin", "/usr/bin"].filter(Boolean);
   return all.find((dir) => existsSync(join(dir, "initdb")) && existsSync(join(dir, "postgres"))) ?? null;
@@ -28,7 +30,10 @@ async function installDebian(packages) {
   const noPrompt = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
   const canSudo = !isRoot && (await capture("sudo", ["-n", "true"]).catch(() => ({ code: 1 }))).code === 0;
   if (!existsSync("/usr/bin/apt-get") || (!isRoot && !canSudo))
-    throw new Refusal(`Ironstone needs ${packages.join(" and ")} on this machine. Please run this, then start again:\n\n    sudo sh -c '${line}'\n`);
+    throw new Refusal(
+      `Ironstone needs ${packages.join(" and ")} on this machine. Please run this, then start again:\n\n` +
+        `    sudo sh -c '${line}'\n`,
+    );
   step(`Installing ${packages.join(", ")} with apt-get (this can take a minute)`);
   const [file, args] = isRoot ? ["sh", ["-c", line]] : ["sudo", ["sh", "-c", line]];
   const { code, out } = await capture(file, args, { env: noPrompt });
@@ -45,11 +50,14 @@ export async function needPrograms({ postgres = true, browser = false }) {
 
 /** Installs the npm packages of the lock file when they are not there or the lock file changed. */
 export async function needPackages() {
-  const wanted = createHash("sha256").update(readFileSync(join(root, "package-lock.json"))).digest("hex");
+  const wanted = createHash("sha256")
+    .update(readFileSync(join(root, "package-lock.json")))
+    .digest("hex");
   const stamp = join(root, "node_modules", ".ironstone-lock");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
   step("Installing packages from the lock file (about a minute)");
-  // A registry that holds this platform's binaries only makes "npm ci" refuse the others' optional packages; "npm install" takes the same versions from the lock file.
+  // A registry that holds this platform's binaries only makes "npm ci" refuse the others' optional packages; "npm
+  // install" takes the same versions from the lock file.
   const install = (verb) => capture("npm", [...verb, "--no-audit", "--no-fund"], { cwd: root });
   let { code, out } = await install(["ci"]);
   if (code !== 0 && out.includes("EUSAGE")) ({ code, out } = await install(["install", "--no-save"]));
@@ -58,7 +66,14 @@ export async function needPackages() {
 }
 
 const sourceFolders = ["app", "core", "data", "features", "server", "ui", "workers", "public"];
-const sourceFiles = ["package-lock.json", "next.config.ts", "proxy.ts", "instrumentation.ts", "postcss.config.mjs", "tsconfig.json"];
+const sourceFiles = [
+  "package-lock.json",
+  "next.config.ts",
+  "proxy.ts",
+  "instrumentation.ts",
+  "postcss.config.mjs",
+  "tsconfig.json",
+];
 
 function* files(path) {
   if (!existsSync(path)) return;

@@ -5,6 +5,7 @@ import { freePort, startCluster } from "./cluster.mjs";
 import { capture, end } from "./run.mjs";
 import { Refusal, say, step } from "./say.mjs";
 import { serve } from "./serve.mjs";
+import { structure } from "./structure.mjs";
 import { chromium, needBuild, needPackages, needPrograms, root } from "./system.mjs";
 
 const bin = (name) => join(root, "node_modules", ".bin", name);
@@ -20,14 +21,29 @@ async function check(name, file, args) {
 async function jest(project, filter, env) {
   const scratch = mkdtempSync("/tmp/ironstone-jest-");
   const report = join(scratch, "report.json");
-  const { out } = await capture(process.execPath, [join(root, "node_modules/jest/bin/jest.js"), "--selectProjects", project, "--json", `--outputFile=${report}`, "--testLocationInResults=false", "--passWithNoTests", ...(project === "db" ? ["--maxWorkers=2"] : []), ...filter], { cwd: root, env: { ...process.env, ...env, NODE_ENV: "test" } });
+  const { out } = await capture(
+    process.execPath,
+    [
+      join(root, "node_modules/jest/bin/jest.js"),
+      "--selectProjects",
+      project,
+      "--json",
+      `--outputFile=${report}`,
+      "--testLocationInResults=false",
+      "--passWithNoTests",
+      ...(project === "db" ? ["--maxWorkers=2"] : []),
+      ...filter,
+    ],
+    { cwd: root, env: { ...process.env, ...env, NODE_ENV: "test" } },
+  );
   if (!existsSync(report)) {
     count.failed++;
     say(out.slice(-6000));
   } else {
     const r = JSON.parse(readFileSync(report, "utf8"));
     count.passed += r.numPassedTests;
-    count.failed += r.numFailedTests + r.testResults.filter((t) => t.status === "failed" && t.assertionResults.length === 0).length;
+    count.failed +=
+      r.numFailedTests + r.testResults.filter((t) => t.status === "failed" && t.assertionResults.length === 0).length;
     step(`${project} tests: ${r.numPassedTests} passed, ${r.numFailedTests} failed`);
     if (!r.success) say(out.slice(-12000));
   }
@@ -39,7 +55,20 @@ async function e2e(filter, cluster) {
   const fill = async (name, demo) => {
     const url = new URL(cluster.url);
     url.pathname = `/${name}`;
-    await capture(process.execPath, ["--input-type=module", "-e", `import postgres from "postgres"; const s = postgres(process.env.U); await s.unsafe('CREATE DATABASE ${name}'); await s.end();`], { cwd: root, env: { ...process.env, U: cluster.url } });
+    await capture(
+      process.execPath,
+      [
+        "--input-type=module",
+        "-e",
+        [
+          `import postgres from "postgres"`,
+          `const sql = postgres(process.env.U)`,
+          `await sql.unsafe('CREATE DATABASE ${name}')`,
+          `await sql.end()`,
+        ].join("; "),
+      ],
+      { cwd: root, env: { ...process.env, U: cluster.url } },
+    );
     const env = { DATABASE_URL: url.toString(), IRONSTONE_TODAY: "2027-03-02" };
     await task("migrate", [], env);
     if (demo) await task("demo", [], env);
@@ -50,7 +79,19 @@ async function e2e(filter, cluster) {
   const empty = await serve(emptyEnv, { port: await freePort(), quiet: true });
   const scratch = mkdtempSync("/tmp/ironstone-e2e-");
   const report = join(scratch, "report.json");
-  const { out } = await capture(bin("playwright"), ["test", ...filter], { cwd: root, env: { ...process.env, DEMO_URL: demo.url, EMPTY_URL: empty.url, DEMO_DATABASE_URL: demoEnv.DATABASE_URL, EMPTY_DATABASE_URL: emptyEnv.DATABASE_URL, CHROMIUM: chromium(), PLAYWRIGHT_JSON_OUTPUT_NAME: report, FORCE_COLOR: "0" } });
+  const { out } = await capture(bin("playwright"), ["test", ...filter], {
+    cwd: root,
+    env: {
+      ...process.env,
+      DEMO_URL: demo.url,
+      EMPTY_URL: empty.url,
+      DEMO_DATABASE_URL: demoEnv.DATABASE_URL,
+      EMPTY_DATABASE_URL: emptyEnv.DATABASE_URL,
+      CHROMIUM: chromium(),
+      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+      FORCE_COLOR: "0",
+    },
+  });
   await Promise.all([end(demo.child), end(empty.child)]);
   if (!existsSync(report)) {
     count.failed++;
@@ -66,7 +107,8 @@ async function e2e(filter, cluster) {
 }
 
 export async function test([part, ...filter]) {
-  if (part && !["unit", "db", "e2e", "checks"].includes(part)) throw new Refusal(`There is no part “${part}”. Write: ./ironstone test [unit|db|e2e] [filter]`);
+  if (part && !["unit", "db", "e2e", "checks"].includes(part))
+    throw new Refusal(`There is no part “${part}”. Write: ./ironstone test [unit|db|e2e] [filter]`);
   const wants = (name) => !part || part === name;
   await needPrograms({ postgres: wants("db") || wants("e2e"), browser: wants("e2e") });
   await needPackages();
@@ -75,9 +117,22 @@ export async function test([part, ...filter]) {
     await check("next's own types", process.execPath, [join(root, "node_modules/next/dist/bin/next"), "typegen"]);
     await check("types", bin("tsc"), ["--noEmit"]);
     await check("the core without DOM and Node", bin("tsc"), ["--noEmit", "-p", "core/tsconfig.json"]);
+    await check("format", bin("biome"), ["format", "."]);
     await check("lint", bin("biome"), ["lint", "--error-on-warnings", "."]);
-    await check("dependency rules", bin("depcruise"), ["--config", ".dependency-cruiser.cjs", "app", "core", "data", "features", "server", "tasks", "demo", "ui"]);
+    await check("dependency rules", bin("depcruise"), [
+      "--config",
+      ".dependency-cruiser.cjs",
+      "app",
+      "core",
+      "data",
+      "features",
+      "server",
+      "tasks",
+      "demo",
+      "ui",
+    ]);
     await check("nothing unused", bin("knip"), []);
+    structure();
   }
   if (wants("unit")) await jest("unit", filter, {});
   if (wants("db") || wants("e2e")) {

@@ -1,11 +1,21 @@
-// Out and in: what is exported imports into an empty school and exports again to the same content; what is not whole is refused whole.
+// Out and in: what is exported imports into an empty school and exports again to the same content; what is not whole is
+// refused whole.
 import Ajv from "ajv";
 import { readFileSync } from "node:fs";
 import { unzipSync, zipSync } from "fflate";
 import sharp from "sharp";
 import type { Actor } from "@/core/access/can";
 import { addPhoto } from "./builds";
-import { backupSchool, bundleSchema, exportProject, importProject, openBundle, restoreSchool, schemaVersion, tables } from "./bundle";
+import {
+  backupSchool,
+  bundleSchema,
+  exportProject,
+  importProject,
+  openBundle,
+  restoreSchool,
+  schemaVersion,
+  tables,
+} from "./bundle";
 import { contestOf, inspectEntry, scoreAttempt } from "./contest";
 import { db } from "./db";
 import { actorOf, createGuestLink } from "./people";
@@ -23,7 +33,14 @@ beforeAll(async () => {
   boss = await firstInstructor();
   w = await makeProject(boss, "Pump");
   boss = (await actorOf(boss.id)) as typeof boss;
-  await ok(addPhoto, boss, { buildId: w.build, base64: (await sharp({ create: { width: 20, height: 20, channels: 3, background: "#345" } }).png().toBuffer()).toString("base64") });
+  await ok(addPhoto, boss, {
+    buildId: w.build,
+    base64: (
+      await sharp({ create: { width: 20, height: 20, channels: 3, background: "#345" } })
+        .png()
+        .toBuffer()
+    ).toString("base64"),
+  });
   await ok(createGuestLink, boss, { projectId: w.projectId, role: "reviewer", label: "Panel", days: 3 });
   await ok(submitSheet, boss, { reviewId: w.review, raterName: "x", marks: [{ criterion: "fit", points: "4" }] });
   await ok(inspectEntry, boss, { entryId: w.entry, version: 1, outcome: "passed" });
@@ -32,7 +49,8 @@ beforeAll(async () => {
 });
 afterAll(() => done());
 
-const contents = (b: Uint8Array) => Object.fromEntries(Object.entries(unzipSync(b)).map(([k, v]) => [k, Buffer.from(v).toString("base64")]));
+const contents = (b: Uint8Array) =>
+  Object.fromEntries(Object.entries(unzipSync(b)).map(([k, v]) => [k, Buffer.from(v).toString("base64")]));
 const wipe = () => db().unsafe(`TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token CASCADE`);
 const changed = (change: (parts: Record<string, Uint8Array>) => void) => {
   const parts = unzipSync(bundle);
@@ -40,16 +58,39 @@ const changed = (change: (parts: Record<string, Uint8Array>) => void) => {
   return zipSync(parts);
 };
 const json = (v: unknown) => new TextEncoder().encode(JSON.stringify(v));
-const countAll = async () => (await db()<{ n: number }[]>`SELECT (SELECT count(*) FROM project)::int + (SELECT count(*) FROM person)::int + (SELECT count(*) FROM run)::int AS n`)[0]!.n;
+const countAll = async () =>
+  (
+    await db()<{ n: number }[]>`
+      SELECT (
+        SELECT count(*) FROM project
+      )::int + (SELECT count(*) FROM person)::int + (SELECT count(*) FROM run)::int AS n
+    `
+  )[0]!.n;
 
 test("every table of the database travels in a backup, but sign-in and request state", async () => {
-  const all = (await db()<{ name: string }[]>`SELECT relname AS name FROM pg_class JOIN pg_namespace n ON n.oid = relnamespace WHERE nspname = 'public' AND relkind = 'r'`).map((r) => r.name);
-  expect(all.filter((t) => !tables.some((x) => x.name === t)).sort()).toEqual(["migration", "request_done", "session_token", "sign_in_attempt"]);
+  const all = (
+    await db()<{ name: string }[]>`
+      SELECT relname AS name
+      FROM pg_class
+      JOIN pg_namespace n ON n.oid = relnamespace
+      WHERE nspname = 'public' AND relkind = 'r'
+    `
+  ).map((r) => r.name);
+  expect(all.filter((t) => !tables.some((x) => x.name === t)).sort()).toEqual([
+    "migration",
+    "request_done",
+    "session_token",
+    "sign_in_attempt",
+  ]);
 });
 
 test("no login, password or guest link leaves in a bundle", () => {
-  const text = Object.entries(unzipSync(bundle)).filter(([k]) => k.endsWith(".json")).map(([, v]) => new TextDecoder().decode(v)).join("");
-  for (const secret of ["argon2", "mara@hartsedge.example", "secret_hash", "password"]) expect(text).not.toContain(secret);
+  const text = Object.entries(unzipSync(bundle))
+    .filter(([k]) => k.endsWith(".json"))
+    .map(([, v]) => new TextDecoder().decode(v))
+    .join("");
+  for (const secret of ["argon2", "mara@hartsedge.example", "secret_hash", "password"])
+    expect(text).not.toContain(secret);
 });
 
 test("the bundle fits its published schema", async () => {
@@ -57,7 +98,10 @@ test("the bundle fits its published schema", async () => {
   expect(JSON.parse(readFileSync("docs/bundle.schema.json", "utf8"))).toEqual(JSON.parse(JSON.stringify(schema)));
   const parts = unzipSync(bundle);
   const read = (p: string) => JSON.parse(new TextDecoder().decode(parts[p]));
-  const whole = { manifest: read("manifest.json"), ...Object.fromEntries(tables.filter((t) => t.of).map((t) => [t.name, read(`tables/${t.name}.json`)])) };
+  const whole = {
+    manifest: read("manifest.json"),
+    ...Object.fromEntries(tables.filter((t) => t.of).map((t) => [t.name, read(`tables/${t.name}.json`)])),
+  };
   const ajv = new Ajv({ strict: false, validateFormats: false });
   const fits = ajv.validate(schema, whole);
   expect(ajv.errors ?? []).toEqual([]);
@@ -69,10 +113,33 @@ test("cut short, newer, foreign or inconsistent: refused with what is wrong, and
   const cases: [Uint8Array, string][] = [
     [bundle.subarray(0, bundle.length / 2), "not a whole zip"],
     [new TextEncoder().encode("hello"), "not a whole zip"],
-    [changed((p) => { p["manifest.json"] = json({ ...JSON.parse(new TextDecoder().decode(p["manifest.json"])), schemaVersion: schemaVersion + 1 }); }), "newer version"],
-    [changed((p) => { p["manifest.json"] = json({ format: "else" }); }), "not an Ironstone bundle"],
-    [changed((p) => { delete p["tables/run.json"]; }), "holds no tables/run.json"],
-    [changed((p) => { p["tables/run.json"] = json([]); }), "is not whole"],
+    [
+      changed((p) => {
+        p["manifest.json"] = json({
+          ...JSON.parse(new TextDecoder().decode(p["manifest.json"])),
+          schemaVersion: schemaVersion + 1,
+        });
+      }),
+      "newer version",
+    ],
+    [
+      changed((p) => {
+        p["manifest.json"] = json({ format: "else" });
+      }),
+      "not an Ironstone bundle",
+    ],
+    [
+      changed((p) => {
+        delete p["tables/run.json"];
+      }),
+      "holds no tables/run.json",
+    ],
+    [
+      changed((p) => {
+        p["tables/run.json"] = json([]);
+      }),
+      "is not whole",
+    ],
     [bundle, "is here already"],
   ];
   for (const [bytes, why] of cases) await expect(importProject(bytes, boss.id)).rejects.toThrow(why);
@@ -106,14 +173,69 @@ test("a backup restores the whole school, logins too", async () => {
 });
 
 test("a bundle of version 1, without the tables and columns that came later, comes in with those empty", async () => {
-  const older = new Set(["project", "section", "project_section", "staff", "enrolment", "person", "day_off", "milestone", "brief_version", "brief_reading", "requirement", "requirement_version", "team", "membership", "concept", "draw", "build", "build_parent", "variable_setting", "file", "file_use", "protocol", "protocol_version", "event", "entry", "run", "reading", "evidence", "rubric", "rubric_version", "review", "sheet", "sheet_mark", "action_item", "milestone_check", "scheme_version", "entered_mark", "publication", "audit"]);
-  const newer: Record<string, string[]> = { concept: ["dimensions"], team: ["concept_id"], requirement: ["owner_id"], milestone: ["gate_stage"], file_use: ["concept_id"], project_section: ["starts_on", "ends_on", "event_on"] };
+  const older = new Set([
+    "project",
+    "section",
+    "project_section",
+    "staff",
+    "enrolment",
+    "person",
+    "day_off",
+    "milestone",
+    "brief_version",
+    "brief_reading",
+    "requirement",
+    "requirement_version",
+    "team",
+    "membership",
+    "concept",
+    "draw",
+    "build",
+    "build_parent",
+    "variable_setting",
+    "file",
+    "file_use",
+    "protocol",
+    "protocol_version",
+    "event",
+    "entry",
+    "run",
+    "reading",
+    "evidence",
+    "rubric",
+    "rubric_version",
+    "review",
+    "sheet",
+    "sheet_mark",
+    "action_item",
+    "milestone_check",
+    "scheme_version",
+    "entered_mark",
+    "publication",
+    "audit",
+  ]);
+  const newer: Record<string, string[]> = {
+    concept: ["dimensions"],
+    team: ["concept_id"],
+    requirement: ["owner_id"],
+    milestone: ["gate_stage"],
+    file_use: ["concept_id"],
+    project_section: ["starts_on", "ends_on", "event_on"],
+  };
   const v1 = changed((parts) => {
     const read = (p: string) => JSON.parse(new TextDecoder().decode(parts[p]));
     const manifest = read("manifest.json");
     for (const t of tables.filter((x) => x.of)) {
       const path = `tables/${t.name}.json`;
-      if (!older.has(t.name)) { delete parts[path]; delete manifest.counts[t.name]; } else if (newer[t.name]) parts[path] = json(read(path).map((r: Record<string, unknown>) => Object.fromEntries(Object.entries(r).filter(([k]) => !newer[t.name]!.includes(k)))));
+      if (!older.has(t.name)) {
+        delete parts[path];
+        delete manifest.counts[t.name];
+      } else if (newer[t.name])
+        parts[path] = json(
+          read(path).map((r: Record<string, unknown>) =>
+            Object.fromEntries(Object.entries(r).filter(([k]) => !newer[t.name]!.includes(k))),
+          ),
+        );
     }
     parts["manifest.json"] = json({ ...manifest, schemaVersion: 1 });
   });

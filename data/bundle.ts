@@ -6,18 +6,41 @@ import { readContent, writeContent } from "./files";
 /** Version of the bundle's shape; it grows with every migration that changes an exported table. */
 export const schemaVersion = 2;
 
-// Every table in an order in which rows can be inserted. `of` narrows a table to one project; tables without it travel in backups only.
-interface Table { name: string; of?: string; omit?: string[] }
+// Every table in an order in which rows can be inserted. `of` narrows a table to one project; tables without it travel
+// in backups only.
+interface Table {
+  name: string;
+  of?: string;
+  omit?: string[];
+}
 const run = "run_id IN (SELECT id FROM run WHERE project_id = $1)";
 export const tables: Table[] = [
   {
-    name: "person", omit: ["email", "password_hash", "instructor", "admin", "version"],
-    of: `id IN (SELECT person_id FROM staff WHERE project_id = $1 UNION SELECT e.person_id FROM enrolment e JOIN project_section ps USING (section_id) WHERE ps.project_id = $1 UNION SELECT person_id FROM membership WHERE project_id = $1
-      UNION SELECT person_id FROM brief_reading r JOIN brief_version b ON b.id = r.brief_version_id WHERE b.project_id = $1 UNION SELECT author_id FROM concept WHERE project_id = $1 UNION SELECT rater_person FROM sheet WHERE project_id = $1
-      UNION SELECT owner_id FROM action_item WHERE project_id = $1 UNION SELECT person_id FROM milestone_check WHERE project_id = $1 UNION SELECT person_id FROM entered_mark WHERE project_id = $1
-      UNION SELECT drafter_id FROM question WHERE project_id = $1 UNION SELECT asker_id FROM question WHERE project_id = $1 UNION SELECT author_id FROM note WHERE project_id = $1 UNION SELECT owner_id FROM requirement WHERE project_id = $1
-      UNION SELECT rater_person FROM selection_sheet WHERE project_id = $1 UNION SELECT person_id FROM trait WHERE project_id = $1 UNION SELECT person_id FROM wish WHERE project_id = $1
-      UNION SELECT o.person_id FROM part_owner o JOIN part p ON p.id = o.part_id WHERE p.project_id = $1 UNION SELECT person_id FROM tool_sign_off WHERE project_id = $1 UNION SELECT person_id FROM gate_tick WHERE project_id = $1 UNION SELECT person_id FROM notebook_entry WHERE project_id = $1)`,
+    name: "person",
+    omit: ["email", "password_hash", "instructor", "admin", "version"],
+    of: `id IN (
+      SELECT person_id FROM staff WHERE project_id = $1
+      UNION SELECT e.person_id FROM enrolment e JOIN project_section ps USING (section_id) WHERE ps.project_id = $1
+      UNION SELECT person_id FROM membership WHERE project_id = $1
+      UNION SELECT person_id FROM brief_reading r
+        JOIN brief_version b ON b.id = r.brief_version_id WHERE b.project_id = $1
+      UNION SELECT author_id FROM concept WHERE project_id = $1
+      UNION SELECT rater_person FROM sheet WHERE project_id = $1
+      UNION SELECT owner_id FROM action_item WHERE project_id = $1
+      UNION SELECT person_id FROM milestone_check WHERE project_id = $1
+      UNION SELECT person_id FROM entered_mark WHERE project_id = $1
+      UNION SELECT drafter_id FROM question WHERE project_id = $1
+      UNION SELECT asker_id FROM question WHERE project_id = $1
+      UNION SELECT author_id FROM note WHERE project_id = $1
+      UNION SELECT owner_id FROM requirement WHERE project_id = $1
+      UNION SELECT rater_person FROM selection_sheet WHERE project_id = $1
+      UNION SELECT person_id FROM trait WHERE project_id = $1
+      UNION SELECT person_id FROM wish WHERE project_id = $1
+      UNION SELECT o.person_id FROM part_owner o JOIN part p ON p.id = o.part_id WHERE p.project_id = $1
+      UNION SELECT person_id FROM tool_sign_off WHERE project_id = $1
+      UNION SELECT person_id FROM gate_tick WHERE project_id = $1
+      UNION SELECT person_id FROM notebook_entry WHERE project_id = $1
+    )`,
   },
   { name: "project", of: "id = $1", omit: ["edition_of"] },
   { name: "section", of: "id IN (SELECT section_id FROM project_section WHERE project_id = $1)" },
@@ -98,14 +121,28 @@ const encode = (value: unknown) => new TextEncoder().encode(`${JSON.stringify(va
 type Row = Record<string, unknown>;
 
 /** A table's columns with their SQL types, as the database has them now. */
-export const columnsOf = (sql: Tx) => sql<{ table: string; column: string; type: string; nullable: boolean; hasDefault: boolean }[]>`
-  SELECT c.relname AS table, a.attname AS column, format_type(a.atttypid, a.atttypmod) AS type, NOT a.attnotnull AS nullable, a.atthasdef AS has_default FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid JOIN pg_namespace n ON n.oid = c.relnamespace
-  WHERE n.nspname = 'public' AND c.relkind = 'r' AND a.attnum > 0 AND NOT a.attisdropped ORDER BY c.relname, a.attnum`;
+export const columnsOf = (sql: Tx) => sql<
+  { table: string; column: string; type: string; nullable: boolean; hasDefault: boolean }[]
+>`
+  SELECT
+    c.relname AS table, a.attname AS column, format_type(a.atttypid, a.atttypmod) AS type, NOT a.attnotnull AS nullable,
+    a.atthasdef AS has_default
+  FROM pg_attribute a
+  JOIN pg_class c ON c.oid = a.attrelid
+  JOIN pg_namespace n ON n.oid = c.relnamespace
+  WHERE n.nspname = 'public' AND c.relkind = 'r' AND a.attnum > 0 AND NOT a.attisdropped
+  ORDER BY c.relname, a.attnum
+`;
 
 async function rowsOf(sql: Tx, t: Table, projectId: string | null): Promise<Row[]> {
   const omit = projectId === null ? (t.name === "file" ? ["content"] : []) : (t.omit ?? []);
-  // to_jsonb writes dates, instants, numerics and arrays in one stable way; rows are in the order of their text, so that the same content gives the same file.
-  const found = await sql.unsafe<{ j: Row }[]>(`SELECT to_jsonb(x) - $${projectId === null ? 1 : 2}::text[] AS j FROM ${t.name} x ${projectId === null ? "" : `WHERE ${t.of}`} ORDER BY to_jsonb(x)::text COLLATE "C"`, projectId === null ? [omit] : [projectId, omit]);
+  // to_jsonb writes dates, instants, numerics and arrays in one stable way; rows are in the order of their text, so
+  // that the same content gives the same file.
+  const found = await sql.unsafe<{ j: Row }[]>(
+    `SELECT to_jsonb(x) - $${projectId === null ? 1 : 2}::text[] AS j FROM ${t.name} x ` +
+      `${projectId === null ? "" : `WHERE ${t.of}`} ORDER BY to_jsonb(x)::text COLLATE "C"`,
+    projectId === null ? [omit] : [projectId, omit],
+  );
   return found.map((r) => r.j);
 }
 
@@ -128,7 +165,10 @@ async function pack(projectId: string | null, meta: Row): Promise<Uint8Array> {
   }, "ISOLATION LEVEL REPEATABLE READ READ ONLY");
 }
 
-/** One project as a bundle (zip): a manifest, one JSON a table, and its files. No logins, passwords or guest links travel. */
+/**
+ * One project as a bundle (zip): a manifest, one JSON a table, and its files. No logins, passwords or guest links
+ * travel.
+ */
 export async function exportProject(projectId: string): Promise<Uint8Array> {
   const [p] = await db()<{ slug: string; title: string }[]>`SELECT slug, title FROM project WHERE id = ${projectId}`;
   if (!p) throw new BundleError("There is no such project.");
@@ -138,7 +178,10 @@ export async function exportProject(projectId: string): Promise<Uint8Array> {
 /** The whole school, logins and guest links included: for keeping, not for handing on. */
 export const backupSchool = () => pack(null, { kind: "backup" });
 
-interface Opened { manifest: { kind: string; schemaVersion: number; title?: string; counts: Record<string, number> }; read(path: string): Uint8Array | undefined }
+interface Opened {
+  manifest: { kind: string; schemaVersion: number; title?: string; counts: Record<string, number> };
+  read(path: string): Uint8Array | undefined;
+}
 
 /** Opens a bundle and checks that it is whole and of a known version; says what is wrong otherwise. */
 export function openBundle(bytes: Uint8Array, kind: "project" | "backup"): Opened {
@@ -146,10 +189,16 @@ export function openBundle(bytes: Uint8Array, kind: "project" | "backup"): Opene
   try {
     parts = unzipSync(bytes);
   } catch {
-    throw new BundleError("The file is not a whole zip: it was cut short, or it is something else. Export it again and send the whole file.");
+    throw new BundleError(
+      "The file is not a whole zip: it was cut short, or it is something else. Export it again and send " +
+        "the whole file.",
+    );
   }
   const json = (path: string) => {
-    if (!parts[path]) throw new BundleError(`The bundle holds no ${path}: this is not an Ironstone bundle, or a part of it is missing.`);
+    if (!parts[path])
+      throw new BundleError(
+        `The bundle holds no ${path}: this is not an Ironstone bundle, or a part of it is missing.`,
+      );
     try {
       return JSON.parse(new TextDecoder().decode(parts[path]));
     } catch {
@@ -158,13 +207,29 @@ export function openBundle(bytes: Uint8Array, kind: "project" | "backup"): Opene
   };
   const manifest = json("manifest.json");
   if (manifest.format !== "ironstone") throw new BundleError("This zip is not an Ironstone bundle.");
-  if (manifest.schemaVersion > schemaVersion) throw new BundleError(`The bundle is of a newer version (${manifest.schemaVersion}); this Ironstone reads up to ${schemaVersion}. Update Ironstone, then import it.`);
-  if (manifest.kind !== kind) throw new BundleError(kind === "project" ? "This is a backup of a whole school. Use restore for it." : "This is the bundle of one project. Use import for it.");
+  if (manifest.schemaVersion > schemaVersion)
+    throw new BundleError(
+      `The bundle is of a newer version (${manifest.schemaVersion}); this Ironstone reads up to ` +
+        `${schemaVersion}. Update Ironstone, then import it.`,
+    );
+  if (manifest.kind !== kind)
+    throw new BundleError(
+      kind === "project"
+        ? "This is a backup of a whole school. Use restore for it."
+        : "This is the bundle of one project. Use import for it.",
+    );
   for (const t of tables.filter((x) => kind === "backup" || x.of)) {
     // A bundle of an earlier version lacks the tables that came later.
-    if (manifest.schemaVersion < schemaVersion && !parts[`tables/${t.name}.json`]) { parts[`tables/${t.name}.json`] = encode([]); manifest.counts[t.name] = 0; }
+    if (manifest.schemaVersion < schemaVersion && !parts[`tables/${t.name}.json`]) {
+      parts[`tables/${t.name}.json`] = encode([]);
+      manifest.counts[t.name] = 0;
+    }
     const rows = json(`tables/${t.name}.json`);
-    if (!Array.isArray(rows) || rows.length !== manifest.counts?.[t.name]) throw new BundleError(`${t.name} holds ${Array.isArray(rows) ? rows.length : "no"} rows, but the manifest says ${manifest.counts?.[t.name]}: the bundle is not whole.`);
+    if (!Array.isArray(rows) || rows.length !== manifest.counts?.[t.name])
+      throw new BundleError(
+        `${t.name} holds ${Array.isArray(rows) ? rows.length : "no"} rows, but the manifest says ` +
+          `${manifest.counts?.[t.name]}: the bundle is not whole.`,
+      );
   }
   return { manifest, read: (path) => parts[path] };
 }
@@ -175,32 +240,65 @@ async function insertRows(sql: Tx, bundle: Opened, kind: "project" | "backup"): 
     const rows: Row[] = JSON.parse(new TextDecoder().decode(bundle.read(`tables/${t.name}.json`)));
     const known = columns.filter((c) => c.table === t.name && !(kind === "project" && t.omit?.includes(c.column)));
     const stray = rows.flatMap((r) => Object.keys(r)).find((k) => !known.some((c) => c.column === k));
-    if (stray) throw new BundleError(`${t.name} has a column “${stray}” that is not known here: the bundle is from another version.`);
+    if (stray)
+      throw new BundleError(
+        `${t.name} has a column “${stray}” that is not known here: the bundle is from another version.`,
+      );
     if (t.name === "file") {
-      for (const f of rows as unknown as { hash: string; mime: string; size: number; width: number; height: number }[]) {
+      for (const f of rows as unknown as {
+        hash: string;
+        mime: string;
+        size: number;
+        width: number;
+        height: number;
+      }[]) {
         const content = bundle.read(`files/${f.hash}`);
         if (!content) throw new BundleError(`The file ${f.hash.slice(0, 12)}… is missing in the bundle.`);
-        await writeContent(sql, { hash: f.hash, mime: f.mime, size: f.size, width: f.width, height: f.height }, Buffer.from(content));
+        await writeContent(
+          sql,
+          { hash: f.hash, mime: f.mime, size: f.size, width: f.width, height: f.height },
+          Buffer.from(content),
+        );
       }
       continue;
     }
     const used = known.filter((c) => rows.some((r) => c.column in r)).map((c) => c.column);
     for (let i = 0; i < rows.length; i += 2000)
-      await sql.unsafe(`INSERT INTO ${t.name} (${used.join(", ")}) SELECT ${used.join(", ")} FROM jsonb_populate_recordset(NULL::${t.name}, $1::jsonb) ${t.name === "person" && kind === "project" ? "ON CONFLICT (id) DO NOTHING" : ""}`, [rows.slice(i, i + 2000) as never]);
+      await sql.unsafe(
+        `INSERT INTO ${t.name} (${used.join(", ")}) SELECT ${used.join(", ")} FROM ` +
+          `jsonb_populate_recordset(NULL::${t.name}, $1::jsonb) ` +
+          `${t.name === "person" && kind === "project" ? "ON CONFLICT (id) DO NOTHING" : ""}`,
+        [rows.slice(i, i + 2000) as never],
+      );
   }
 }
 
-/** Brings a project in, all of it or nothing. The importing person becomes its owner. A project that is here already is refused. */
-export async function importProject(bytes: Uint8Array, ownerId: string | null): Promise<{ slug: string; title: string }> {
+/**
+ * Brings a project in, all of it or nothing. The importing person becomes its owner. A project that is here already is
+ * refused.
+ */
+export async function importProject(
+  bytes: Uint8Array,
+  ownerId: string | null,
+): Promise<{ slug: string; title: string }> {
   const bundle = openBundle(bytes, "project");
-  const [p] = JSON.parse(new TextDecoder().decode(bundle.read("tables/project.json"))) as { id: string; slug: string; title: string }[];
+  const [p] = JSON.parse(new TextDecoder().decode(bundle.read("tables/project.json"))) as {
+    id: string;
+    slug: string;
+    title: string;
+  }[];
   if (!p) throw new BundleError("The bundle holds no project.");
   try {
     await inTransaction(async (sql) => {
       const [here] = await sql<{ title: string }[]>`SELECT title FROM project WHERE id = ${p.id} OR slug = ${p.slug}`;
       if (here) throw new BundleError(`“${here.title}” is here already. Nothing was imported.`);
       await insertRows(sql, bundle, "project");
-      if (ownerId) await sql`INSERT INTO staff (project_id, person_id, role) VALUES (${p.id}, ${ownerId}, 'owner') ON CONFLICT (project_id, person_id) DO UPDATE SET role = 'owner'`;
+      if (ownerId)
+        await sql`
+          INSERT INTO staff (project_id, person_id, role)
+          VALUES (${p.id}, ${ownerId}, 'owner')
+          ON CONFLICT (project_id, person_id) DO UPDATE SET role = 'owner'
+        `;
     });
   } catch (error) {
     throw asBundleError(error);
@@ -213,7 +311,9 @@ export async function restoreSchool(bytes: Uint8Array): Promise<void> {
   const bundle = openBundle(bytes, "backup");
   try {
     await inTransaction(async (sql) => {
-      await sql.unsafe(`TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, sign_in_attempt, request_done CASCADE`);
+      await sql.unsafe(
+        `TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, sign_in_attempt, request_done CASCADE`,
+      );
       await insertRows(sql, bundle, "backup");
     });
   } catch (error) {
@@ -224,22 +324,66 @@ export async function restoreSchool(bytes: Uint8Array): Promise<void> {
 function asBundleError(error: unknown): unknown {
   const e = error as { code?: string; message: string; table_name?: string };
   if (error instanceof BundleError || !e.code || !/^(22|23)/.test(e.code)) return error;
-  return new BundleError(`The bundle does not hold together (${e.table_name ? `${e.table_name}: ` : ""}${e.message}). Nothing was imported.`);
+  return new BundleError(
+    `The bundle does not hold together (${e.table_name ? `${e.table_name}: ` : ""}${e.message}). Nothing was imported.`,
+  );
 }
 
 /** The JSON Schema of a project bundle's tables, made from the database itself. */
 export async function bundleSchema(): Promise<object> {
   const columns = await columnsOf(db());
-  const kinds: Record<string, object> = { uuid: { type: "string", format: "uuid" }, text: { type: "string" }, integer: { type: "integer" }, boolean: { type: "boolean" }, date: { type: "string", format: "date" }, "timestamp with time zone": { type: "string", format: "date-time" }, numeric: { type: "number" }, "numeric[]": { type: "array", items: { type: "number" } }, "text[]": { type: "array", items: { type: "string" } }, jsonb: {} };
-  const kindOf = (type: string, nullable: boolean) => (nullable && type !== "jsonb" ? { anyOf: [kinds[type] ?? {}, { type: "null" }] } : (kinds[type] ?? {}));
+  const kinds: Record<string, object> = {
+    uuid: { type: "string", format: "uuid" },
+    text: { type: "string" },
+    integer: { type: "integer" },
+    boolean: { type: "boolean" },
+    date: { type: "string", format: "date" },
+    "timestamp with time zone": { type: "string", format: "date-time" },
+    numeric: { type: "number" },
+    "numeric[]": { type: "array", items: { type: "number" } },
+    "text[]": { type: "array", items: { type: "string" } },
+    jsonb: {},
+  };
+  const kindOf = (type: string, nullable: boolean) =>
+    nullable && type !== "jsonb" ? { anyOf: [kinds[type] ?? {}, { type: "null" }] } : (kinds[type] ?? {});
   return {
-    $schema: "http://json-schema.org/draft-07/schema#", title: `Ironstone project bundle, schema version ${schemaVersion}`, type: "object", required: ["manifest", ...tables.filter((t) => t.of).map((t) => t.name)], additionalProperties: false,
+    $schema: "http://json-schema.org/draft-07/schema#",
+    title: `Ironstone project bundle, schema version ${schemaVersion}`,
+    type: "object",
+    required: ["manifest", ...tables.filter((t) => t.of).map((t) => t.name)],
+    additionalProperties: false,
     properties: {
-      manifest: { type: "object", required: ["format", "schemaVersion", "kind", "counts"], properties: { format: { const: "ironstone" }, schemaVersion: { const: schemaVersion }, kind: { const: "project" }, project: { type: "string" }, title: { type: "string" }, counts: { type: "object", additionalProperties: { type: "integer" } } } },
-      ...Object.fromEntries(tables.filter((t) => t.of).map((t) => {
-        const own = columns.filter((c) => c.table === t.name && !t.omit?.includes(c.column));
-        return [t.name, { type: "array", items: { type: "object", additionalProperties: false, required: own.map((c) => c.column), properties: Object.fromEntries(own.map((c) => [c.column, kindOf(c.type, c.nullable)])) } }];
-      })),
+      manifest: {
+        type: "object",
+        required: ["format", "schemaVersion", "kind", "counts"],
+        properties: {
+          format: { const: "ironstone" },
+          schemaVersion: { const: schemaVersion },
+          kind: { const: "project" },
+          project: { type: "string" },
+          title: { type: "string" },
+          counts: { type: "object", additionalProperties: { type: "integer" } },
+        },
+      },
+      ...Object.fromEntries(
+        tables
+          .filter((t) => t.of)
+          .map((t) => {
+            const own = columns.filter((c) => c.table === t.name && !t.omit?.includes(c.column));
+            return [
+              t.name,
+              {
+                type: "array",
+                items: {
+                  type: "object",
+                  additionalProperties: false,
+                  required: own.map((c) => c.column),
+                  properties: Object.fromEntries(own.map((c) => [c.column, kindOf(c.type, c.nullable)])),
+                },
+              },
+            ];
+          }),
+      ),
     },
   };
 }

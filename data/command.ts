@@ -40,13 +40,19 @@ export interface Command<I, O> {
 
 /** An expected failure: shown to the person as it stands, beside the field when one is named. */
 export class Refused extends Error {
-  constructor(message: string, readonly field?: string) {
+  constructor(
+    message: string,
+    readonly field?: string,
+  ) {
     super(message);
   }
 }
 class Missing extends Error {}
 class Conflicted extends Error {
-  constructor(readonly version: number, readonly fields: readonly ConflictField[]) {
+  constructor(
+    readonly version: number,
+    readonly fields: readonly ConflictField[],
+  ) {
     super("conflict");
   }
 }
@@ -57,14 +63,22 @@ export function refuse(message: string, field?: string): never {
 
 /** The row, or a typed “not found” to the person. */
 export function found<T>(row: T | undefined | null, what = "This record"): T {
-  if (row === undefined || row === null) throw new Missing(`${what} is not here (any more). Somebody may have removed it; reload to see what there is.`);
+  if (row === undefined || row === null)
+    throw new Missing(`${what} is not here (any more). Somebody may have removed it; reload to see what there is.`);
   return row;
 }
 
-const plain = (v: unknown): string => (v === null || v === undefined ? "" : Array.isArray(v) ? v.join(" × ") : String(v));
+const plain = (v: unknown): string =>
+  v === null || v === undefined ? "" : Array.isArray(v) ? v.join(" × ") : String(v);
 
 /** Compares the version that the form was opened with; a conflict carries both values of every field that differs. */
-export function checkVersion(current: { version: number }, given: number, labels: Record<string, string>, yours: Record<string, unknown>, theirs: Record<string, unknown>): void {
+export function checkVersion(
+  current: { version: number },
+  given: number,
+  labels: Record<string, string>,
+  yours: Record<string, unknown>,
+  theirs: Record<string, unknown>,
+): void {
   if (current.version === given) return;
   const fields = Object.entries(labels)
     .map(([field, label]) => ({ field, label, yours: plain(yours[field]), theirs: plain(theirs[field]) }))
@@ -93,7 +107,12 @@ export { today };
  * Runs a command: input checked by its schema, then one transaction in which permission is checked, the work is done,
  * the audit rows are written and a live notice is sent. A repeated `requestId` has the effect of one.
  */
-export async function execute<I, O>(cmd: Command<I, O>, actor: Actor, raw: unknown, requestId?: string): Promise<Result<O>> {
+export async function execute<I, O>(
+  cmd: Command<I, O>,
+  actor: Actor,
+  raw: unknown,
+  requestId?: string,
+): Promise<Result<O>> {
   let input: I;
   try {
     input = (await cmd.schema.validate(raw, { abortEarly: false, stripUnknown: true })) as I;
@@ -107,26 +126,63 @@ export async function execute<I, O>(cmd: Command<I, O>, actor: Actor, raw: unkno
   try {
     return await inTransaction(async (sql) => {
       const subject = await cmd.subject(sql, input, actor);
-      if (subject === null) return { ok: false as const, kind: "missing" as const, message: "This record is not here (any more). Reload to see what there is." };
+      if (subject === null)
+        return {
+          ok: false as const,
+          kind: "missing" as const,
+          message: "This record is not here (any more). Reload to see what there is.",
+        };
       if (actor.kind === "nobody" || !can(actor, cmd.act, subject))
-        return { ok: false as const, kind: "forbidden" as const, message: actor.kind === "nobody" ? "You are signed out. Sign in in another tab, then send this again: nothing that you typed is lost." : "You may not do this. Ask the project's instructor." };
+        return {
+          ok: false as const,
+          kind: "forbidden" as const,
+          message:
+            actor.kind === "nobody"
+              ? "You are signed out. Sign in in another tab, then send this again: nothing that you typed is lost."
+              : "You may not do this. Ask the project's instructor.",
+        };
       if (requestId) {
-        const done = await sql`INSERT INTO request_done (id, act, actor) VALUES (${requestId}, ${cmd.name}, ${actor.id}) ON CONFLICT DO NOTHING RETURNING id`;
+        const done = await sql`
+            INSERT INTO request_done (id, act, actor)
+            VALUES (${requestId}, ${cmd.name}, ${actor.id})
+            ON CONFLICT DO NOTHING
+            RETURNING id
+          `;
         if (done.length === 0) {
-          const [before] = await sql<{ result: O; act: string; actor: string }[]>`SELECT result, act, actor FROM request_done WHERE id = ${requestId}`;
-          if (before?.actor !== actor.id || before.act !== cmd.name) throw new Refused("This request was already used for something else. Reload the page and try again.");
-          if (cmd.shownOnce) throw new Refused("This went through already, but its answer is shown only once. Make a new one.");
+          const [before] = await sql<
+            { result: O; act: string; actor: string }[]
+          >`SELECT result, act, actor FROM request_done WHERE id = ${requestId}`;
+          if (before?.actor !== actor.id || before.act !== cmd.name)
+            throw new Refused("This request was already used for something else. Reload the page and try again.");
+          if (cmd.shownOnce)
+            throw new Refused("This went through already, but its answer is shown only once. Make a new one.");
           return { ok: true as const, value: before.result };
         }
       }
-      const value = await cmd.run({ sql, actor, by: nameOf(actor), today: today(), audit: (e) => notes.push(e) }, input);
+      const value = await cmd.run(
+        { sql, actor, by: nameOf(actor), today: today(), audit: (e) => notes.push(e) },
+        input,
+      );
       const project = subject.project ?? (value as { projectId?: string } | null)?.projectId ?? null;
       if (notes.length === 0) throw new Error(`${cmd.name} left no audit row`);
-      await sql`INSERT INTO audit ${sql(notes.map((n) => ({
-        id: newId(), actorKind: actor.kind, actorId: actor.id, actorName: nameOf(actor), projectId: project, act: cmd.name,
-        subjectType: n.type, subjectId: n.id ?? null, label: n.label ?? "", before: n.before === undefined ? null : sql.json(n.before as never), after: n.after === undefined ? null : sql.json(n.after as never), reason: n.reason ?? null,
-      })))}`;
-      if (requestId && !cmd.shownOnce) await sql`UPDATE request_done SET result = ${sql.json((value ?? null) as never)} WHERE id = ${requestId}`;
+      await sql`INSERT INTO audit ${sql(
+        notes.map((n) => ({
+          id: newId(),
+          actorKind: actor.kind,
+          actorId: actor.id,
+          actorName: nameOf(actor),
+          projectId: project,
+          act: cmd.name,
+          subjectType: n.type,
+          subjectId: n.id ?? null,
+          label: n.label ?? "",
+          before: n.before === undefined ? null : sql.json(n.before as never),
+          after: n.after === undefined ? null : sql.json(n.after as never),
+          reason: n.reason ?? null,
+        })),
+      )}`;
+      if (requestId && !cmd.shownOnce)
+        await sql`UPDATE request_done SET result = ${sql.json((value ?? null) as never)} WHERE id = ${requestId}`;
       if (project) await sql`SELECT pg_notify('ironstone', ${JSON.stringify({ project, act: cmd.name })})`;
       return { ok: true as const, value };
     });
@@ -136,13 +192,29 @@ export async function execute<I, O>(cmd: Command<I, O>, actor: Actor, raw: unkno
 }
 
 function failure(error: unknown, twice = "This exists already."): Result<never> {
-  if (error instanceof Refused) return error.field ? { ok: false, kind: "invalid", message: error.message, fields: { [error.field]: error.message } } : { ok: false, kind: "refused", message: error.message };
+  if (error instanceof Refused)
+    return error.field
+      ? { ok: false, kind: "invalid", message: error.message, fields: { [error.field]: error.message } }
+      : { ok: false, kind: "refused", message: error.message };
   if (error instanceof Missing) return { ok: false, kind: "missing", message: error.message };
-  if (error instanceof Conflicted) return { ok: false, kind: "conflict", message: "Somebody else changed this while you were writing. Both values stand below; nothing that you typed is lost.", version: error.version, fields: error.fields };
+  if (error instanceof Conflicted)
+    return {
+      ok: false,
+      kind: "conflict",
+      message:
+        "Somebody else changed this while you were writing. Both values stand below; nothing that you typed is lost.",
+      version: error.version,
+      fields: error.fields,
+    };
   const code = (error as { code?: string }).code;
   if (code === "23505") return { ok: false, kind: "refused", message: twice };
-  if (code === "40001" || code === "40P01") return { ok: false, kind: "refused", message: "Two people wrote at the same moment. Please send it again." };
+  if (code === "40001" || code === "40P01")
+    return { ok: false, kind: "refused", message: "Two people wrote at the same moment. Please send it again." };
   const id = randomBytes(4).toString("hex");
   console.error(`[${id}]`, error);
-  return { ok: false, kind: "failed", message: `Something went wrong on our side (${id}). Nothing was changed; what you typed is still here.` };
+  return {
+    ok: false,
+    kind: "failed",
+    message: `Something went wrong on our side (${id}). Nothing was changed; what you typed is still here.`,
+  };
 }

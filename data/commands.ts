@@ -20,9 +20,33 @@ import * as selection from "./selection";
 import * as settings from "./settings";
 import * as teams from "./teams";
 
-const isCommand = (x: unknown): x is Command<unknown, unknown> => typeof x === "object" && x !== null && "schema" in x && "act" in x && "run" in x;
+const isCommand = (x: unknown): x is Command<unknown, unknown> =>
+  typeof x === "object" && x !== null && "schema" in x && "act" in x && "run" in x;
 
 /** Every command of the application by its name: what the permission test walks. */
 export const commands: Readonly<Record<string, Command<unknown, unknown>>> = Object.fromEntries(
-  [bench, brief, builds, concepts, contest, forming, gates, grades, interviews, needs, notebook, people, plan, projects, register, reviews, selection, settings, teams].flatMap((m) => Object.values(m)).filter(isCommand).map((c) => [c.name, c]),
+  [
+    bench,
+    brief,
+    builds,
+    concepts,
+    contest,
+    forming,
+    gates,
+    grades,
+    interviews,
+    needs,
+    notebook,
+    people,
+    plan,
+    projects,
+    register,
+    reviews,
+    selection,
+    settings,
+    teams,
+  ]
+    .flatMap((m) => Object.values(m))
+    .filter(isCommand)
+    .map((c) => [c.name, c]),
 );

@@ -11,7 +11,12 @@ const connect = (url: string, max: number) =>
     types: {
       // School dates stay texts (YYYY-MM-DD); instants are ISO texts, ready to cross to the browser.
       calendar: { to: 1082, from: [1082], serialize: (x: string) => x, parse: (x: string) => x },
-      instant: { to: 1184, from: [1184], serialize: (x: Date | string) => (x instanceof Date ? x.toISOString() : x), parse: (x: string) => new Date(x).toISOString() },
+      instant: {
+        to: 1184,
+        from: [1184],
+        serialize: (x: Date | string) => (x instanceof Date ? x.toISOString() : x),
+        parse: (x: string) => new Date(x).toISOString(),
+      },
     },
   });
 
@@ -22,7 +27,10 @@ export type Tx = Sql;
 const held = globalThis as unknown as { ironstoneSql?: Sql };
 const transaction = new AsyncLocalStorage<Tx>();
 
-/** The pool of this process, made at first use from DATABASE_URL; inside a transaction, that transaction, so that what a command reads is what it writes to. */
+/**
+ * The pool of this process, made at first use from DATABASE_URL; inside a transaction, that transaction, so that what a
+ * command reads is what it writes to.
+ */
 export function db(): Sql {
   const inside = transaction.getStore();
   if (inside) return inside;

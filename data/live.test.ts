@@ -47,6 +47,10 @@ test("a write reaches the project's watchers only, a refused one nobody", async 
 
 test("a transaction that fails sends no notice and leaves no trace", async () => {
   const before = await db()`SELECT count(*)::int AS n FROM audit`;
-  await refused(editProject, { kind: "nobody" }, { projectId: w.projectId, version: 2, title: "X", kind: "both", startsOn: "2027-01-18", endsOn: "2027-03-26" });
+  await refused(
+    editProject,
+    { kind: "nobody" },
+    { projectId: w.projectId, version: 2, title: "X", kind: "both", startsOn: "2027-01-18", endsOn: "2027-03-26" },
+  );
   expect(await db()`SELECT count(*)::int AS n FROM audit`).toEqual(before);
 });

@@ -3,21 +3,57 @@ import { checkVersion, command, found, refuse } from "./command";
 import { db } from "./db";
 import * as s from "./schemas/front";
 
-export interface Entry { id: string; personId: string; person: string; onDate: string; createdAt: string; version: number; versions: { number: number; text: string; reason: string; writtenAt: string }[] }
+export interface Entry {
+  id: string;
+  personId: string;
+  person: string;
+  onDate: string;
+  createdAt: string;
+  version: number;
+  versions: { number: number; text: string; reason: string; writtenAt: string }[];
+}
 
 /** Notebook entries, the newest first; of one person where given. */
 export const entriesOf = (projectId: string, personId: string | null) => db()<Entry[]>`
-  SELECT e.id, e.person_id, p.name AS person, e.on_date, e.created_at, e.version, (SELECT json_agg(json_build_object('number', v.number, 'text', v.text, 'reason', v.reason, 'writtenAt', v.written_at) ORDER BY v.number) FROM notebook_version v WHERE v.entry_id = e.id) AS versions
-  FROM notebook_entry e JOIN person p ON p.id = e.person_id WHERE e.project_id = ${projectId} AND (${personId}::uuid IS NULL OR e.person_id = ${personId}) ORDER BY e.on_date DESC, e.created_at DESC`;
+  SELECT
+    e.id, e.person_id, p.name AS person, e.on_date, e.created_at, e.version,
+    (
+      SELECT json_agg(
+        json_build_object('number', v.number, 'text', v.text, 'reason', v.reason, 'writtenAt', v.written_at)
+        ORDER BY v.number
+      )
+      FROM notebook_version v
+      WHERE v.entry_id = e.id
+    ) AS versions
+  FROM notebook_entry e
+  JOIN person p ON p.id = e.person_id
+  WHERE e.project_id = ${projectId} AND (${personId}::uuid IS NULL OR e.person_id = ${personId})
+  ORDER BY e.on_date DESC, e.created_at DESC
+`;
 
-/** An entry is dated by the day it is written on; its id is made where it is typed, so that a late or repeated one is one. */
+/**
+ * An entry is dated by the day it is written on; its id is made where it is typed, so that a late or repeated one is
+ * one.
+ */
 export const writeEntry = command({
-  name: "writeEntry", act: "notebook.write", schema: s.notebookEntry,
+  name: "writeEntry",
+  act: "notebook.write",
+  schema: s.notebookEntry,
   subject: (_, i) => ({ project: i.projectId, person: i.personId }),
   async run({ sql, today, audit }, input): Promise<{ id: string }> {
-    const made = await sql`INSERT INTO notebook_entry (id, project_id, person_id, on_date) VALUES (${input.id}, ${input.projectId}, ${input.personId}, ${today}) ON CONFLICT (id) DO NOTHING RETURNING id`;
-    if (made.length) await sql`INSERT INTO notebook_version (entry_id, number, text) VALUES (${input.id}, 1, ${input.text})`;
-    else found((await sql`SELECT FROM notebook_entry WHERE id = ${input.id} AND person_id = ${input.personId}`)[0], "This entry");
+    const made = await sql`
+        INSERT INTO notebook_entry (id, project_id, person_id, on_date)
+        VALUES (${input.id}, ${input.projectId}, ${input.personId}, ${today})
+        ON CONFLICT (id) DO NOTHING
+        RETURNING id
+      `;
+    if (made.length)
+      await sql`INSERT INTO notebook_version (entry_id, number, text) VALUES (${input.id}, 1, ${input.text})`;
+    else
+      found(
+        (await sql`SELECT FROM notebook_entry WHERE id = ${input.id} AND person_id = ${input.personId}`)[0],
+        "This entry",
+      );
     audit({ type: "notebook", id: input.id, label: made.length ? "entry" : "entry sent again" });
     return { id: input.id };
   },
@@ -25,16 +61,30 @@ export const writeEntry = command({
 
 /** An amendment stands beside the entry: what was written first stays to be read. */
 export const amendEntry = command({
-  name: "amendEntry", act: "notebook.write", schema: s.amendEntry,
+  name: "amendEntry",
+  act: "notebook.write",
+  schema: s.amendEntry,
   async subject(sql, i) {
-    const [e] = await sql<{ projectId: string; personId: string }[]>`SELECT project_id, person_id FROM notebook_entry WHERE id = ${i.id}`;
+    const [e] = await sql<
+      { projectId: string; personId: string }[]
+    >`SELECT project_id, person_id FROM notebook_entry WHERE id = ${i.id}`;
     return e ? { project: e.projectId, person: e.personId } : null;
   },
   async run({ sql, audit }, input) {
-    const [e] = await sql<{ version: number; text: string; number: number }[]>`SELECT e.version, v.text, v.number FROM notebook_entry e JOIN notebook_version v ON v.entry_id = e.id WHERE e.id = ${input.id} ORDER BY v.number DESC LIMIT 1 FOR UPDATE OF e`;
+    const [e] = await sql<{ version: number; text: string; number: number }[]>`
+      SELECT e.version, v.text, v.number
+      FROM notebook_entry e
+      JOIN notebook_version v ON v.entry_id = e.id
+      WHERE e.id = ${input.id}
+      ORDER BY v.number DESC
+      LIMIT 1 FOR UPDATE OF e
+    `;
     checkVersion(found(e, "This entry"), input.version, { text: "Entry" }, input, e!);
     if (e!.text === input.text) refuse("Nothing was changed.", "text");
-    await sql`INSERT INTO notebook_version (entry_id, number, text, reason) VALUES (${input.id}, ${e!.number + 1}, ${input.text}, ${input.reason})`;
+    await sql`
+      INSERT INTO notebook_version (entry_id, number, text, reason)
+      VALUES (${input.id}, ${e!.number + 1}, ${input.text}, ${input.reason})
+    `;
     await sql`UPDATE notebook_entry SET version = version + 1 WHERE id = ${input.id}`;
     audit({ type: "notebook", id: input.id, label: "amended", reason: input.reason });
   },

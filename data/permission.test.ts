@@ -1,4 +1,5 @@
-// The whole matrix: every command against every role, on an own and on a foreign subject; and every server action wraps exactly one known command.
+// The whole matrix: every command against every role, on an own and on a foreign subject; and every server action wraps
+// exactly one known command.
 import { randomUUID } from "node:crypto";
 import { readdirSync, readFileSync, existsSync } from "node:fs";
 import { join } from "node:path";
@@ -9,8 +10,33 @@ import { db } from "./db";
 import { actorOf, addCoInstructor } from "./people";
 import { firstInstructor, freshDatabase, makeProject, ok, rubric, type World, definition } from "./testing/school";
 
-type Role = "owner" | "co" | "teammate" | "other team" | "stranger" | "outside instructor" | "client" | "reviewer" | "judge" | "scorer" | "board" | "nobody";
-const roles: Role[] = ["owner", "co", "teammate", "other team", "stranger", "outside instructor", "client", "reviewer", "judge", "scorer", "board", "nobody"];
+type Role =
+  | "owner"
+  | "co"
+  | "teammate"
+  | "other team"
+  | "stranger"
+  | "outside instructor"
+  | "client"
+  | "reviewer"
+  | "judge"
+  | "scorer"
+  | "board"
+  | "nobody";
+const roles: Role[] = [
+  "owner",
+  "co",
+  "teammate",
+  "other team",
+  "stranger",
+  "outside instructor",
+  "client",
+  "reviewer",
+  "judge",
+  "scorer",
+  "board",
+  "nobody",
+];
 
 const staff: Role[] = ["owner", "co"];
 const own: Role[] = ["owner", "co", "teammate"];
@@ -19,8 +45,27 @@ const scoring: Role[] = ["owner", "co", "judge", "scorer"];
 
 // For every command: a fitting input on a world, and who may do it there. Written beside, not derived from, the rules.
 const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
-  createProject: { may: ["owner", "co", "outside instructor"], input: () => ({ title: "Another", kind: "client", startsOn: "2027-01-18", endsOn: "2027-03-26", sections: [{ name: "3", days: [1] }] }) },
-  editProject: { may: staff, input: (w) => ({ projectId: w.projectId, version: 1, title: "T", kind: "both", startsOn: "2027-01-18", endsOn: "2027-03-26" }) },
+  createProject: {
+    may: ["owner", "co", "outside instructor"],
+    input: () => ({
+      title: "Another",
+      kind: "client",
+      startsOn: "2027-01-18",
+      endsOn: "2027-03-26",
+      sections: [{ name: "3", days: [1] }],
+    }),
+  },
+  editProject: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      version: 1,
+      title: "T",
+      kind: "both",
+      startsOn: "2027-01-18",
+      endsOn: "2027-03-26",
+    }),
+  },
   createSection: { may: staff, input: (w) => ({ projectId: w.projectId, name: "9", days: [1] }) },
   addDaysOffToProject: { may: staff, input: (w) => ({ projectId: w.projectId, text: "2027-02-16" }) },
   removeDayOff: { may: staff, input: (w) => ({ id: w.off }) },
@@ -28,11 +73,20 @@ const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
   removeMilestone: { may: staff, input: (w) => ({ id: w.spare }) },
   checkMilestone: { may: staff, input: (w) => ({ milestoneId: w.milestone, teamId: w.a, doneOn: "2027-02-01" }) },
   saveBrief: { may: staff, input: (w) => ({ projectId: w.projectId, baseNumber: 1, body: "new", whatChanged: "x" }) },
-  acknowledgeBrief: { may: ["teammate", "other team"], input: (w) => ({ projectId: w.projectId, briefVersionId: randomUUID() }) },
+  acknowledgeBrief: {
+    may: ["teammate", "other team"],
+    input: (w) => ({ projectId: w.projectId, briefVersionId: randomUUID() }),
+  },
   finishProject: { may: ["owner"], input: (w) => ({ projectId: w.projectId }) },
   reopenProject: { may: ["owner"], input: (w) => ({ projectId: w.projectId }) },
-  createEdition: { may: ["owner"], input: (w) => ({ projectId: w.projectId, title: "Next", startsOn: "2028-01-18", endsOn: "2028-03-26" }) },
-  saveRequirement: { may: staff, input: (w) => ({ projectId: w.projectId, statement: "S", kind: "constraint", priority: "could" }) },
+  createEdition: {
+    may: ["owner"],
+    input: (w) => ({ projectId: w.projectId, title: "Next", startsOn: "2028-01-18", endsOn: "2028-03-26" }),
+  },
+  saveRequirement: {
+    may: staff,
+    input: (w) => ({ projectId: w.projectId, statement: "S", kind: "constraint", priority: "could" }),
+  },
   retireRequirement: { may: staff, input: (w) => ({ id: w.mass, version: 1, reason: "gone" }) },
   restoreRequirement: { may: staff, input: (w) => ({ id: w.mass }) },
   recordFinding: { may: staff, input: (w) => ({ requirementId: w.seen, buildId: w.build, outcome: "met" }) },
@@ -41,44 +95,101 @@ const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
   renameTeam: { may: staff, input: (w) => ({ id: w.a, version: 1, name: "Aspen" }) },
   retireTeam: { may: staff, input: (w) => ({ id: w.a }) },
   moveStudent: { may: staff, input: (w) => ({ projectId: w.projectId, personId: w.students[2]!, teamId: w.a }) },
-  drawTeams: { may: staff, input: (w) => ({ projectId: w.projectId, sectionId: w.section, min: 1, max: 2, seed: "1" }) },
-  saveConcept: { may: ["owner", "co", "teammate", "other team"], input: (w) => ({ projectId: w.projectId, title: "Mine" }) },
+  drawTeams: {
+    may: staff,
+    input: (w) => ({ projectId: w.projectId, sectionId: w.section, min: 1, max: 2, seed: "1" }),
+  },
+  saveConcept: {
+    may: ["owner", "co", "teammate", "other team"],
+    input: (w) => ({ projectId: w.projectId, title: "Mine" }),
+  },
   decideConcept: { may: staff, input: (w) => ({ id: w.concept, version: 1, fate: "goes on", reason: "client" }) },
   saveBuild: { may: own, input: (w) => ({ teamId: w.a, stage: "mock-up", builtOn: "2027-02-21", whatChanged: "x" }) },
   addPhoto: { may: own, input: (w) => ({ buildId: w.build, base64: "AAAA" }) },
   removePhoto: { may: [], input: () => ({ id: randomUUID() }) },
   saveProtocol: { may: staff, input: (w) => ({ projectId: w.projectId, name: "P2", definition }) },
-  recordRun: { may: own, input: (w) => ({ id: randomUUID(), buildId: w.build, protocolVersionId: w.versionId, readings: { m: "8" } }) },
+  recordRun: {
+    may: own,
+    input: (w) => ({ id: randomUUID(), buildId: w.build, protocolVersionId: w.versionId, readings: { m: "8" } }),
+  },
   correctRun: { may: own, input: (w) => ({ id: w.run, version: 1, readings: { m: "8" }, reason: "typo" }) },
   voidRun: { may: staff, input: (w) => ({ id: w.run, version: 1, reason: "slipped" }) },
   restoreRun: { may: staff, input: (w) => ({ id: w.run, version: 1 }) },
   saveRubric: { may: staff, input: (w) => ({ projectId: w.projectId, name: "R2", criteria: rubric }) },
-  planReviews: { may: staff, input: (w) => ({ projectId: w.projectId, title: "Second", heldOn: "2027-03-10", rubricId: w.rubricId, teamIds: [w.a] }) },
-  submitSheet: { may: ["owner", "co", "reviewer"], input: (w) => ({ reviewId: w.review, raterName: "R", marks: [{ criterion: "fit", points: "4" }] }) },
+  planReviews: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      title: "Second",
+      heldOn: "2027-03-10",
+      rubricId: w.rubricId,
+      teamIds: [w.a],
+    }),
+  },
+  submitSheet: {
+    may: ["owner", "co", "reviewer"],
+    input: (w) => ({ reviewId: w.review, raterName: "R", marks: [{ criterion: "fit", points: "4" }] }),
+  },
   decideReview: { may: staff, input: (w) => ({ id: w.review, version: 1, verdict: "go on" }) },
   addAction: { may: staff, input: (w) => ({ reviewId: w.review, what: "Do", dueOn: "2027-03-10" }) },
   closeAction: { may: own, input: (w) => ({ id: w.action, version: 1, evidence: "done" }) },
   reopenAction: { may: staff, input: (w) => ({ id: w.action, version: 1 }) },
-  saveScheme: { may: staff, input: (w) => ({ projectId: w.projectId, baseNumber: 1, decimals: 1, components: [{ key: "n", name: "N", weight: "100", source: { kind: "entered" } }] }) },
-  enterMark: { may: staff, input: (w) => ({ projectId: w.projectId, personId: w.students[0]!, component: "notebook", kind: "mark", percent: "80" }) },
+  saveScheme: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      baseNumber: 1,
+      decimals: 1,
+      components: [{ key: "n", name: "N", weight: "100", source: { kind: "entered" } }],
+    }),
+  },
+  enterMark: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      personId: w.students[0]!,
+      component: "notebook",
+      kind: "mark",
+      percent: "80",
+    }),
+  },
   publishGrades: { may: staff, input: (w) => ({ projectId: w.projectId }) },
   saveSettings: { may: staff, input: (w) => ({ projectId: w.projectId, gateStrictness: "block" }) },
   linkBriefRule: { may: staff, input: (w) => ({ projectId: w.projectId, key: "at most # kg", requirementId: w.mass }) },
-  saveChallenge: { may: staff, input: (w) => ({ projectId: w.projectId, title: "Tower", heldOn: "2027-01-18", measure: "Height", unit: "m", resolution: "0.01" }) },
-  recordChallenge: { may: staff, input: (w) => ({ id: randomUUID(), challengeId: w.challenge, who: "Table 1", value: "1.2" }) },
+  saveChallenge: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      title: "Tower",
+      heldOn: "2027-01-18",
+      measure: "Height",
+      unit: "m",
+      resolution: "0.01",
+    }),
+  },
+  recordChallenge: {
+    may: staff,
+    input: (w) => ({ id: randomUUID(), challengeId: w.challenge, who: "Table 1", value: "1.2" }),
+  },
   removeChallengeResult: { may: [], input: () => ({ id: randomUUID() }) },
   draftQuestion: { may: members, input: (w) => ({ projectId: w.projectId, text: "How heavy may it be?" }) },
   editQuestion: { may: staff, input: (w) => ({ id: w.question, version: 1, text: "x" }) },
   mergeQuestions: { may: members, input: (w) => ({ projectId: w.projectId, into: w.question, from: [w.question2] }) },
   orderQuestions: { may: members, input: (w) => ({ projectId: w.projectId, ids: [w.question] }) },
   dropQuestion: { may: staff, input: (w) => ({ id: w.question }) },
-  openSource: { may: members, input: (w) => ({ projectId: w.projectId, kind: "observation", title: "Shed", heldOn: "2027-01-20" }) },
+  openSource: {
+    may: members,
+    input: (w) => ({ projectId: w.projectId, kind: "observation", title: "Shed", heldOn: "2027-01-20" }),
+  },
   closeSource: { may: staff, input: (w) => ({ id: w.source, closed: true }) },
   writeNote: { may: members, input: (w) => ({ id: randomUUID(), sourceId: w.source, text: "light" }) },
   amendNote: { may: [...staff, "teammate"], input: (w) => ({ id: w.note, version: 1, text: "lighter" }) },
   answerQuestion: { may: ["client"], input: (w) => ({ questionId: w.question, text: "5 kg" }) },
   saveStatement: { may: members, input: (w) => ({ projectId: w.projectId, text: "Light" }) },
-  mergeStatements: { may: members, input: (w) => ({ projectId: w.projectId, into: w.statement, from: [w.statement2] }) },
+  mergeStatements: {
+    may: members,
+    input: (w) => ({ projectId: w.projectId, into: w.statement, from: [w.statement2] }),
+  },
   unmergeStatement: { may: members, input: (w) => ({ id: w.statement }) },
   tellApart: { may: members, input: (w) => ({ projectId: w.projectId, a: w.statement, b: w.statement2 }) },
   setStatementAside: { may: members, input: (w) => ({ id: w.statement, reason: "not a need" }) },
@@ -93,20 +204,47 @@ const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
   claimMust: { may: staff, input: (w) => ({ conceptId: w.concept, requirementId: w.seen, says: "yes" }) },
   addSketch: { may: staff, input: (w) => ({ conceptId: w.concept, base64: "x" }) },
   removeSketch: { may: [], input: () => ({ id: randomUUID() }) },
-  mergeConcepts: { may: staff, input: (w) => ({ projectId: w.projectId, title: "Both", parents: [w.concept, w.concept2], reason: "x" }) },
-  openSelection: { may: staff, input: (w) => ({ projectId: w.projectId, title: "First", school: "vote", conceptIds: [w.concept, w.concept2] }) },
+  mergeConcepts: {
+    may: staff,
+    input: (w) => ({ projectId: w.projectId, title: "Both", parents: [w.concept, w.concept2], reason: "x" }),
+  },
+  openSelection: {
+    may: staff,
+    input: (w) => ({ projectId: w.projectId, title: "First", school: "vote", conceptIds: [w.concept, w.concept2] }),
+  },
   weighSelection: { may: staff, input: (w) => ({ id: w.selection, version: 1, weights: [1] }) },
   rateConcepts: { may: [...members, "client", "reviewer"], input: (w) => ({ selectionId: w.selection, marks: {} }) },
   closeSelection: { may: staff, input: (w) => ({ id: w.selection, version: 1, going: [w.concept] }) },
   reopenSelection: { may: staff, input: (w) => ({ id: w.selection }) },
-  saveTraits: { may: staff, input: (w) => ({ projectId: w.projectId, rows: [{ personId: w.students[0], skills: { making: 3 }, marked: true }] }) },
-  saveWishes: { may: ["teammate"], input: (w) => ({ projectId: w.projectId, personId: w.students[0], people: [w.students[1]], ideas: [] }) },
-  addConstraint: { may: staff, input: (w) => ({ projectId: w.projectId, kind: "apart", people: [w.students[0], w.students[1]] }) },
+  saveTraits: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      rows: [{ personId: w.students[0], skills: { making: 3 }, marked: true }],
+    }),
+  },
+  saveWishes: {
+    may: ["teammate"],
+    input: (w) => ({ projectId: w.projectId, personId: w.students[0], people: [w.students[1]], ideas: [] }),
+  },
+  addConstraint: {
+    may: staff,
+    input: (w) => ({ projectId: w.projectId, kind: "apart", people: [w.students[0], w.students[1]] }),
+  },
   removeConstraint: { may: staff, input: (w) => ({ id: w.constraint }) },
   joinTeam: { may: ["teammate"], input: (w) => ({ projectId: w.projectId, personId: w.students[0], teamId: w.b }) },
   setTeamConcept: { may: staff, input: (w) => ({ id: w.a, conceptId: w.concept }) },
   formByIdea: { may: staff, input: (w) => ({ projectId: w.projectId }) },
-  saveTeamPlan: { may: staff, input: (w) => ({ projectId: w.projectId, name: "A", seed: "1", assignment: {}, setup: { min: 1, max: 3, teams: 0, weights: { idea: 1, wish: 1, skill: 1, lone: 1, repeat: 1 } } }) },
+  saveTeamPlan: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      name: "A",
+      seed: "1",
+      assignment: {},
+      setup: { min: 1, max: 3, teams: 0, weights: { idea: 1, wish: 1, skill: 1, lone: 1, repeat: 1 } },
+    }),
+  },
   adoptTeamPlan: { may: staff, input: (w) => ({ id: w.teamPlan }) },
   undoTeamPlan: { may: staff, input: (w) => ({ id: w.teamPlan }) },
   drawSelectionOrder: { may: staff, input: (w) => ({ projectId: w.projectId, seed: "5" }) },
@@ -117,7 +255,10 @@ const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
   removeTask: { may: staff, input: (w) => ({ id: w.task }) },
   moveMilestone: { may: staff, input: (w) => ({ id: w.spare, version: 1, dueOn: "2027-03-01" }) },
   setMilestoneDate: { may: staff, input: (w) => ({ milestoneId: w.spare, sectionId: w.section, dueOn: "2027-03-01" }) },
-  saveSectionPattern: { may: staff, input: (w) => ({ projectId: w.projectId, sectionId: w.section, version: 1, pattern: "weekdays", days: [1] }) },
+  saveSectionPattern: {
+    may: staff,
+    input: (w) => ({ projectId: w.projectId, sectionId: w.section, version: 1, pattern: "weekdays", days: [1] }),
+  },
   addExtraSession: { may: staff, input: (w) => ({ projectId: w.projectId, onDate: "2027-02-20" }) },
   removeExtraSession: { may: staff, input: (w) => ({ id: w.extra }) },
   importDaysOff: { may: staff, input: (w) => ({ projectId: w.projectId, text: "BEGIN:VCALENDAR" }) },
@@ -128,9 +269,30 @@ const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
   signGate: { may: staff, input: (w) => ({ milestoneId: w.gate, teamId: w.a, on: true }) },
   saveTool: { may: staff, input: (w) => ({ projectId: w.projectId, name: "Saw" }) },
   signTool: { may: staff, input: (w) => ({ toolId: w.tool, personId: w.students[0], on: true }) },
-  writeEntry: { may: ["teammate"], input: (w) => ({ id: randomUUID(), projectId: w.projectId, personId: w.students[0], text: "Today" }) },
-  amendEntry: { may: ["teammate"], input: (w) => ({ id: w.entryOfNotebook, version: 1, text: "Today.", reason: "typo" }) },
-  saveEvent: { may: staff, input: (w) => ({ projectId: w.projectId, name: "E2", protocolId: w.protocol, channel: "Q", better: "more", school: "best", n: 3, foul: "out", ranking: "competition", ties: "digits", seed: "1" }) },
+  writeEntry: {
+    may: ["teammate"],
+    input: (w) => ({ id: randomUUID(), projectId: w.projectId, personId: w.students[0], text: "Today" }),
+  },
+  amendEntry: {
+    may: ["teammate"],
+    input: (w) => ({ id: w.entryOfNotebook, version: 1, text: "Today.", reason: "typo" }),
+  },
+  saveEvent: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      name: "E2",
+      protocolId: w.protocol,
+      channel: "Q",
+      better: "more",
+      school: "best",
+      n: 3,
+      foul: "out",
+      ranking: "competition",
+      ties: "digits",
+      seed: "1",
+    }),
+  },
   refreshEntries: { may: staff, input: (w) => ({ id: w.event }) },
   drawRunOrder: { may: staff, input: (w) => ({ id: w.event, version: 1, seed: "7" }) },
   confirmEvent: { may: staff, input: (w) => ({ id: w.event, version: 1 }) },
@@ -140,7 +302,14 @@ const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
   voidAttempt: { may: [], input: () => ({ id: randomUUID(), version: 1, reason: "x" }) },
   previewRoster: { may: staff, input: (w) => ({ projectId: w.projectId, text: "Name\nX" }) },
   importRoster: { may: staff, input: (w) => ({ projectId: w.projectId, rows: [{ name: "New One", section: "3" }] }) },
-  giveLogin: { may: staff, input: (w) => ({ projectId: w.projectId, personId: w.students[2]!, email: `x${randomUUID().slice(0, 6)}@s.example` }) },
+  giveLogin: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      personId: w.students[2]!,
+      email: `x${randomUUID().slice(0, 6)}@s.example`,
+    }),
+  },
   endEnrolment: { may: staff, input: (w) => ({ projectId: w.projectId, personId: w.students[2]! }) },
   eraseStudent: { may: staff, input: (w) => ({ projectId: w.projectId, personId: w.students[2]!, confirm: "wrong" }) },
   addCoInstructor: { may: ["owner"], input: (w) => ({ projectId: w.projectId, name: "N", email: "n@s.example" }) },
@@ -162,12 +331,21 @@ beforeAll(async () => {
   await db()`INSERT INTO person (id, name, email, instructor) VALUES (${outsider}, 'Out', 'out@s.example', true)`;
   foreign = await makeProject(await actorOf(outsider), "Foreign");
   const [co] = await db()<{ id: string }[]>`SELECT id FROM person WHERE email = 'co@s.example'`;
-  actors.set("owner", await actorOf(owner.id)).set("co", await actorOf(co!.id)).set("teammate", await actorOf(home.students[0]!)).set("other team", await actorOf(home.students[1]!)).set("stranger", await actorOf(foreign.students[0]!)).set("outside instructor", await actorOf(outsider)).set("nobody", { kind: "nobody" });
-  for (const role of ["client", "reviewer", "judge", "scorer", "board"] as const) actors.set(role, { kind: "guest", id: randomUUID(), name: role, role, project: home.projectId });
+  actors
+    .set("owner", await actorOf(owner.id))
+    .set("co", await actorOf(co!.id))
+    .set("teammate", await actorOf(home.students[0]!))
+    .set("other team", await actorOf(home.students[1]!))
+    .set("stranger", await actorOf(foreign.students[0]!))
+    .set("outside instructor", await actorOf(outsider))
+    .set("nobody", { kind: "nobody" });
+  for (const role of ["client", "reviewer", "judge", "scorer", "board"] as const)
+    actors.set(role, { kind: "guest", id: randomUUID(), name: role, role, project: home.projectId });
 });
 afterAll(() => done());
 
-test("the table names every command, and no other", () => expect(Object.keys(table).sort()).toEqual(Object.keys(commands).sort()));
+test("the table names every command, and no other", () =>
+  expect(Object.keys(table).sort()).toEqual(Object.keys(commands).sort()));
 
 /** Whether a command would be permitted: the transaction is rolled back by a trap after the permission check. */
 async function permitted(name: string, role: Role, input: object): Promise<boolean | "missing"> {
@@ -181,7 +359,8 @@ async function permitted(name: string, role: Role, input: object): Promise<boole
   return r.kind === "missing" ? "missing" : r.kind !== "forbidden";
 }
 
-const missing = new Set(["removePhoto", "voidAttempt", "revokeGuestLink", "removeChallengeResult", "removeSketch"]); // their subjects are tried by the journeys that make them
+// Their subjects are tried by the journeys that make them.
+const missing = new Set(["removePhoto", "voidAttempt", "revokeGuestLink", "removeChallengeResult", "removeSketch"]);
 
 for (const [name, { input, may }] of Object.entries(table)) {
   test(`${name}: ${may.join(", ") || "nobody, of what does not exist"}`, async () => {
@@ -199,20 +378,63 @@ for (const [name, { input, may }] of Object.entries(table)) {
   });
 }
 
-test.each([["project.import", ["owner", "co", "outside instructor"]], ["school.keep", ["owner"]]] as const)("%s, which stands behind the uploads of bundles and backups", (act, may) => {
-  for (const role of roles) expect([role, can(actors.get(role)!, act, {})]).toEqual([role, (may as readonly Role[]).includes(role)]);
+test.each([
+  ["project.import", ["owner", "co", "outside instructor"]],
+  ["school.keep", ["owner"]],
+] as const)("%s, which stands behind the uploads of bundles and backups", (act, may) => {
+  for (const role of roles)
+    expect([role, can(actors.get(role)!, act, {})]).toEqual([role, (may as readonly Role[]).includes(role)]);
 });
 
 test("a student cannot mix an own team with somebody else's record", async () => {
   const mate = actors.get("teammate")!;
-  expect((await execute(commands.saveBuild!, mate, { teamId: home.a, id: home.otherBuild, version: 1, stage: "mock-up", builtOn: "2027-02-21", whatChanged: "x" })).ok).toBe(false);
-  expect((await execute(commands.recordRun!, mate, { id: randomUUID(), buildId: home.build, protocolVersionId: foreign.versionId, readings: { m: "8" } })).ok).toBe(false);
-  expect((await execute(commands.saveBuild!, mate, { teamId: home.a, stage: "mock-up", builtOn: "2027-02-21", whatChanged: "x", parentId: foreign.build })).ok).toBe(false);
+  expect(
+    (
+      await execute(commands.saveBuild!, mate, {
+        teamId: home.a,
+        id: home.otherBuild,
+        version: 1,
+        stage: "mock-up",
+        builtOn: "2027-02-21",
+        whatChanged: "x",
+      })
+    ).ok,
+  ).toBe(false);
+  expect(
+    (
+      await execute(commands.recordRun!, mate, {
+        id: randomUUID(),
+        buildId: home.build,
+        protocolVersionId: foreign.versionId,
+        readings: { m: "8" },
+      })
+    ).ok,
+  ).toBe(false);
+  expect(
+    (
+      await execute(commands.saveBuild!, mate, {
+        teamId: home.a,
+        stage: "mock-up",
+        builtOn: "2027-02-21",
+        whatChanged: "x",
+        parentId: foreign.build,
+      })
+    ).ok,
+  ).toBe(false);
 });
 
 test("every server action wraps one known command, or is one of the few that are their own", () => {
   const features = join(process.cwd(), "features");
-  const alone = new Set(["signInAction", "welcomeAction", "personaAction", "guestPinAction", "signOutAction", "importBundleAction", "restoreSchoolAction", "problemAction"]);
+  const alone = new Set([
+    "signInAction",
+    "welcomeAction",
+    "personaAction",
+    "guestPinAction",
+    "signOutAction",
+    "importBundleAction",
+    "restoreSchoolAction",
+    "problemAction",
+  ]);
   const wrapped = new Set<string>();
   for (const dir of readdirSync(features)) {
     const file = join(features, dir, "actions.ts");

@@ -8,7 +8,14 @@ import { db } from "./db";
 import { frameOf } from "./frame";
 import { requirementLimits } from "./inspection";
 import { actorOf } from "./people";
-import { acknowledgeBrief, addDaysOffToProject, briefVersions, createSection, finishProject, removeDayOff } from "./projects";
+import {
+  acknowledgeBrief,
+  addDaysOffToProject,
+  briefVersions,
+  createSection,
+  finishProject,
+  removeDayOff,
+} from "./projects";
 import { bestOf, editionsBefore } from "./records";
 import { submitSheet, decideReview, closeAction } from "./reviews";
 import { projectFacts, statusMatrix, summaryOf } from "./status";
@@ -33,7 +40,13 @@ const spine = async () => Object.fromEntries((await frameOf(w.slug, boss))!.spin
 describe("the frame", () => {
   test("the spine fills from the record, stage by stage", async () => {
     const before = await spine();
-    expect([before.brief!.filled, before.teams!.filled, before.bench!.filled, before.reviews!.filled, before.records!.filled]).toEqual([0, 2 / 3, 0.5, 0, 0]);
+    expect([
+      before.brief!.filled,
+      before.teams!.filled,
+      before.bench!.filled,
+      before.reviews!.filled,
+      before.records!.filled,
+    ]).toEqual([0, 2 / 3, 0.5, 0, 0]);
     const [brief] = await briefVersions(w.projectId);
     await ok(acknowledgeBrief, await actorOf(w.students[0]!), { projectId: w.projectId, briefVersionId: brief!.id });
     await ok(submitSheet, boss, { reviewId: w.review, raterName: "x", marks: [{ criterion: "fit", points: "4" }] });
@@ -72,7 +85,12 @@ describe("verdicts and records", () => {
       return summaryOf(facts, facts.protocols[0]!, w.build, "Q").value.counted!.toFixed(3);
     };
     expect([await counted(), (await bestOf(w.projectId, "Lift test", "Q"))!.shown]).toEqual(["8.617", "8.62"]);
-    await ok(recordRun, boss, { id: randomUUID(), buildId: w.build, protocolVersionId: w.versionId, readings: { m: "9" } });
+    await ok(recordRun, boss, {
+      id: randomUUID(),
+      buildId: w.build,
+      protocolVersionId: w.versionId,
+      readings: { m: "9" },
+    });
     expect([await counted(), (await bestOf(w.projectId, "Lift test", "Q"))!.shown]).toEqual(["9.018", "9.02"]);
     expect(await bestOf(w.projectId, "No such test", "Q")).toBeNull();
     expect(await editionsBefore(w.projectId)).toEqual([]);
@@ -80,8 +98,14 @@ describe("verdicts and records", () => {
   test("a team without a build is untested, not wrong", async () => {
     const facts = await projectFacts(w.projectId);
     const status = statusMatrix(facts).status;
-    expect([status.get(w.mass)!.get(w.a)!.value, status.get(w.mass)!.get(w.b)!.value, status.get(w.flow)!.get(w.b)!.value]).toEqual(["met", "untested", "untested"]);
-    expect((await requirementLimits(w.projectId)).get(w.build)!.map((c) => [c.label, c.status.value])).toEqual([["mass", "met"]]);
+    expect([
+      status.get(w.mass)!.get(w.a)!.value,
+      status.get(w.mass)!.get(w.b)!.value,
+      status.get(w.flow)!.get(w.b)!.value,
+    ]).toEqual(["met", "untested", "untested"]);
+    expect((await requirementLimits(w.projectId)).get(w.build)!.map((c) => [c.label, c.status.value])).toEqual([
+      ["mass", "met"],
+    ]);
   });
   test("a scorer reads what the event's value is computed from, and nothing else", () => {
     expect(readingsFor(definition, "Q")).toEqual(["m"]);
@@ -95,7 +119,9 @@ describe("verdicts and records", () => {
     expect(lines[1]).toBe("Timed lift,1,no,Alder,8.6,L/min,,8.6 · foul,");
     expect(lines[2]).toBe("Timed lift,,no,Bramble,,L/min,,,");
     expect((await contestOf(w.projectId))[0]!.state).toBe("running");
-    const [{ n } = { n: 0 }] = await db()<{ n: number }[]>`SELECT count(*)::int AS n FROM evidence WHERE run_id IN (SELECT id FROM run WHERE place = 'contest')`;
+    const [{ n } = { n: 0 }] = await db()<
+      { n: number }[]
+    >`SELECT count(*)::int AS n FROM evidence WHERE run_id IN (SELECT id FROM run WHERE place = 'contest')`;
     expect(n).toBe(0); // the contest ranks; it does not verify requirements
   });
 });

@@ -18,7 +18,15 @@ export interface Settings {
   readonly gateStrictness: Strictness;
   readonly shareSchool: ShareSchool;
 }
-const defaults: Settings = { conceptsOpen: false, conceptSchool: "client", teamSchool: "idea", teamMin: 3, teamMax: 4, gateStrictness: "warn", shareSchool: "number" };
+const defaults: Settings = {
+  conceptsOpen: false,
+  conceptSchool: "client",
+  teamSchool: "idea",
+  teamMin: 3,
+  teamMax: 4,
+  gateStrictness: "warn",
+  shareSchool: "number",
+};
 
 export async function settingsOf(projectId: string, sql: Tx = db()): Promise<Settings> {
   const [p] = await sql<{ settings: Partial<Settings> }[]>`SELECT settings FROM project WHERE id = ${projectId}`;
@@ -27,12 +35,19 @@ export async function settingsOf(projectId: string, sql: Tx = db()): Promise<Set
 
 /** Changes some of a project's schools; the others stay. */
 export const saveSettings = command({
-  name: "saveSettings", act: "project.edit", schema: s.settings,
+  name: "saveSettings",
+  act: "project.edit",
+  schema: s.settings,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, { projectId, ...rest }) {
     const before = await settingsOf(projectId, sql);
     const given = Object.fromEntries(Object.entries(rest).filter(([, v]) => v !== undefined));
     await sql`UPDATE project SET settings = settings || ${sql.json(given as never)} WHERE id = ${projectId}`;
-    audit({ type: "settings", id: projectId, before: Object.fromEntries(Object.keys(given).map((k) => [k, before[k as keyof Settings]])), after: given });
+    audit({
+      type: "settings",
+      id: projectId,
+      before: Object.fromEntries(Object.keys(given).map((k) => [k, before[k as keyof Settings]])),
+      after: given,
+    });
   },
 });

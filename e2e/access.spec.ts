@@ -3,7 +3,10 @@ import { readdirSync } from "node:fs";
 import { type APIRequestContext, type Browser, expect, test } from "@playwright/test";
 import { demoUrl, enter, guestLink, stranger } from "./tools";
 
-const found = (readdirSync("app", { recursive: true }) as string[]).filter((f) => f.endsWith("route.ts")).map((f) => f.replace(/\/route\.ts$/, "")).sort();
+const found = (readdirSync("app", { recursive: true }) as string[])
+  .filter((f) => f.endsWith("route.ts"))
+  .map((f) => f.replace(/\/route\.ts$/, ""))
+  .sort();
 
 type Role = "owner" | "student" | "nobody" | "client" | "reviewer" | "scorer";
 const inside: Role[] = ["owner", "student"];
@@ -52,12 +55,20 @@ test("every route handler against every role", async ({ page, browser }) => {
   for (const [, url, may] of table)
     for (const role of Object.keys(contexts) as Role[]) {
       // The live stream never ends: its head is asked for by a page of the role.
-      const status = url.startsWith("/api/live") ? await head(contexts[role], demoUrl + url) : (await contexts[role].get(demoUrl + url)).status();
+      const status = url.startsWith("/api/live")
+        ? await head(contexts[role], demoUrl + url)
+        : (await contexts[role].get(demoUrl + url)).status();
       expect([url, role, status]).toEqual([url, role, may.includes(role) ? 200 : 404]);
     }
   // Another project: the student of this one is not in it, guests of this one neither.
   for (const role of ["student", "nobody", "client", "reviewer", "scorer"] as const)
-    for (const url of ["/p/cold-box/bundle", "/p/cold-box/csv/requirements", "/p/cold-box/csv/standings", "/api/jump?project=cold-box&q=a"]) expect([url, role, (await contexts[role].get(demoUrl + url)).status()]).toEqual([url, role, 404]);
+    for (const url of [
+      "/p/cold-box/bundle",
+      "/p/cold-box/csv/requirements",
+      "/p/cold-box/csv/standings",
+      "/api/jump?project=cold-box&q=a",
+    ])
+      expect([url, role, (await contexts[role].get(demoUrl + url)).status()]).toEqual([url, role, 404]);
   expect((await contexts.student.get(`${demoUrl}/p/cold-box`)).status()).toBe(404);
   expect((await contexts.student.get(`${demoUrl}/p/${slug}/people`)).status()).toBe(404);
 });
@@ -72,47 +83,63 @@ async function head(context: APIRequestContext, url: string): Promise<number> {
 
 test("a write from another site is refused", async ({ page }) => {
   await enter(page, "Mara");
-  const r = await page.request.post(`${demoUrl}/p/terrace-pump/brief`, { headers: { origin: "https://elsewhere.example", "next-action": "0".repeat(42), "content-type": "text/plain;charset=UTF-8" }, data: "[]" });
+  const r = await page.request.post(`${demoUrl}/p/terrace-pump/brief`, {
+    headers: {
+      origin: "https://elsewhere.example",
+      "next-action": "0".repeat(42),
+      "content-type": "text/plain;charset=UTF-8",
+    },
+    data: "[]",
+  });
   expect(r.status()).toBeGreaterThanOrEqual(400);
 });
 
-test("a reviewer with a link fills in a sheet; a judge with a PIN inspects and scores on a tablet; the board shows it", async ({ page, browser }) => {
-  test.setTimeout(180_000);
-  await enter(page, "Mara");
-  const reviewer = await guestLink(page, "terrace-pump", "reviewer", "Odile Brandt");
-  const judge = await guestLink(page, "terrace-pump", "judge", "Gym");
-  const board = await guestLink(page, "terrace-pump", "board", "Hall");
-  const a = await phone(browser);
-  await a.goto(reviewer.url);
-  await a.getByRole("button", { name: "Open" }).click();
-  await a.getByRole("link", { name: /Alder Final review/ }).click();
-  for (const level of ["2 most musts, by measurement", "3 from tests, one change at a time", "2 sound", "2 clear"]) await a.getByRole("radio", { name: new RegExp(level) }).first().check();
-  await a.getByRole("button", { name: "Hand in the sheet" }).click();
-  await expect(a.getByRole("button", { name: "Hand in the corrected sheet" })).toBeVisible();
-  const b = await phone(browser);
-  await b.goto(judge.url);
-  await b.getByLabel("PIN").fill("0000");
-  await b.getByRole("button", { name: "Open" }).click();
-  await expect(b.getByText("This is not the link's PIN")).toBeVisible();
-  await b.getByLabel("PIN").fill(judge.pin!);
-  await b.getByRole("button", { name: "Open" }).click();
-  const c = await stranger(browser);
-  await c.goto(board.url);
-  await expect(c.getByRole("heading", { name: "Terrace Pump contest" })).toBeVisible();
-  await b.getByRole("button", { name: "Pass", exact: true }).first().click();
-  const form = b.getByRole("form", { name: /^Attempt 1 of/ });
-  await form.getByLabel("Collected").fill("8.9");
-  await b.context().setOffline(true);
-  await form.getByRole("button", { name: /^Save attempt/ }).click();
-  await expect(b.getByText("No connection. This attempt waits here; send it again.")).toBeVisible();
-  await b.context().setOffline(false);
-  await form.getByRole("button", { name: /^Save attempt/ }).click();
-  await expect(b.getByText("8.90 kg")).toBeVisible();
-  await expect(c.getByRole("row", { name: /8\.9/ })).toBeVisible();
-  expect(await b.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))).toBe(0);
-});
+test(
+  "a reviewer with a link fills in a sheet; a judge with a PIN inspects and scores on a tablet; the " +
+    "board shows it",
+  async ({ page, browser }) => {
+    test.setTimeout(180_000);
+    await enter(page, "Mara");
+    const reviewer = await guestLink(page, "terrace-pump", "reviewer", "Odile Brandt");
+    const judge = await guestLink(page, "terrace-pump", "judge", "Gym");
+    const board = await guestLink(page, "terrace-pump", "board", "Hall");
+    const a = await phone(browser);
+    await a.goto(reviewer.url);
+    await a.getByRole("button", { name: "Open" }).click();
+    await a.getByRole("link", { name: /Alder Final review/ }).click();
+    for (const level of ["2 most musts, by measurement", "3 from tests, one change at a time", "2 sound", "2 clear"])
+      await a
+        .getByRole("radio", { name: new RegExp(level) })
+        .first()
+        .check();
+    await a.getByRole("button", { name: "Hand in the sheet" }).click();
+    await expect(a.getByRole("button", { name: "Hand in the corrected sheet" })).toBeVisible();
+    const b = await phone(browser);
+    await b.goto(judge.url);
+    await b.getByLabel("PIN").fill("0000");
+    await b.getByRole("button", { name: "Open" }).click();
+    await expect(b.getByText("This is not the link's PIN")).toBeVisible();
+    await b.getByLabel("PIN").fill(judge.pin!);
+    await b.getByRole("button", { name: "Open" }).click();
+    const c = await stranger(browser);
+    await c.goto(board.url);
+    await expect(c.getByRole("heading", { name: "Terrace Pump contest" })).toBeVisible();
+    await b.getByRole("button", { name: "Pass", exact: true }).first().click();
+    const form = b.getByRole("form", { name: /^Attempt 1 of/ });
+    await form.getByLabel("Collected").fill("8.9");
+    await b.context().setOffline(true);
+    await form.getByRole("button", { name: /^Save attempt/ }).click();
+    await expect(b.getByText("No connection. This attempt waits here; send it again.")).toBeVisible();
+    await b.context().setOffline(false);
+    await form.getByRole("button", { name: /^Save attempt/ }).click();
+    await expect(b.getByText("8.90 kg")).toBeVisible();
+    await expect(c.getByRole("row", { name: /8\.9/ })).toBeVisible();
+    expect(await b.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))).toBe(0);
+  },
+);
 
-const phone = async (browser: Browser) => (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+const phone = async (browser: Browser) =>
+  (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
 
 test("two people edit at once: both values are shown, nothing is lost", async ({ page, browser }) => {
   await enter(page, "Mara");

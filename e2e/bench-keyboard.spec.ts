@@ -1,4 +1,5 @@
-// A whole attempt at the bench without the mouse: Enter from field to field, the previous reading beside it, doubts said at once.
+// A whole attempt at the bench without the mouse: Enter from field to field, the previous reading beside it, doubts
+// said at once.
 import { expect, test } from "@playwright/test";
 import { demoUrl, enter } from "./tools";
 
@@ -9,7 +10,8 @@ test("attempts are entered by keyboard alone", async ({ page }) => {
   const field = (name: string) => page.getByRole("textbox", { name: new RegExp(`^${name}, attempt`) });
   const first = field("Collected");
   const [, attempt] = /attempt (\d+)/.exec((await first.getAttribute("aria-label"))!)!;
-  for (let i = 0; i < 200 && !(await first.evaluate((e) => e === document.activeElement)); i++) await page.keyboard.press("Tab");
+  for (let i = 0; i < 200 && !(await first.evaluate((e) => e === document.activeElement)); i++)
+    await page.keyboard.press("Tab");
   await expect(first).toBeFocused();
   await page.keyboard.type("92.5");
   await expect(page.getByText("Collected is usually 0.5 to 15 kg: check the reading.")).toBeVisible();

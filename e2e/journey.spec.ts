@@ -34,11 +34,31 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await expect(page.getByText("The core log begins with teams")).toBeVisible();
     await expect(page.getByText("Session 19 of 29")).toBeVisible();
     // With no data every page of the front half says what it will hold and what comes next.
-    for (const path of ["brief", "brief/compare", "brief/challenge", "needs", "needs/questions", "needs/sources", "needs/statements", "needs/changes", "concepts", "concepts/choose", "teams", "teams/parts", "teams/form", "plan", "plan/calendar", "plan/gates", "notebook"]) {
+    for (const path of [
+      "brief",
+      "brief/compare",
+      "brief/challenge",
+      "needs",
+      "needs/questions",
+      "needs/sources",
+      "needs/statements",
+      "needs/changes",
+      "concepts",
+      "concepts/choose",
+      "teams",
+      "teams/parts",
+      "teams/form",
+      "plan",
+      "plan/calendar",
+      "plan/gates",
+      "notebook",
+    ]) {
       await go(page, path);
       await expect(page.getByRole("heading", { level: 1 }).first()).toBeVisible();
       expect.soft([path, await findings(page)]).toEqual([path, []]);
-      expect.soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))]).toEqual([path, 0]);
+      expect
+        .soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))])
+        .toEqual([path, 0]);
     }
     await go(page, "");
     await page.getByRole("link", { name: "Write the brief" }).first().click();
@@ -84,13 +104,28 @@ test("from an empty school to the board and the next edition", async ({ page, br
     const part = (legend: string) => page.getByRole("group", { name: legend });
     const add = async (legend: string, values: Record<string, string>) => {
       await part(legend).getByRole("button", { name: /^add/ }).click();
-      for (const [label, v] of Object.entries(values)) await part(legend).getByLabel(label, { exact: true }).last().fill(v);
+      for (const [label, v] of Object.entries(values))
+        await part(legend).getByLabel(label, { exact: true }).last().fill(v);
     };
-    await add("Read from an instrument", { Symbol: "m", Name: "Collected", Unit: "kg", Resolution: "0.05", From: "1", To: "15" });
-    await add("Kept the same in every run", { Symbol: "h", Name: "Lift", Unit: "m", "Set to": "1.60", "± Tolerance": "0.01" });
+    await add("Read from an instrument", {
+      Symbol: "m",
+      Name: "Collected",
+      Unit: "kg",
+      Resolution: "0.05",
+      From: "1",
+      To: "15",
+    });
+    await add("Kept the same in every run", {
+      Symbol: "h",
+      Name: "Lift",
+      Unit: "m",
+      "Set to": "1.60",
+      "± Tolerance": "0.01",
+    });
     await add("Constants", { Symbol: "rho", Name: "Density", Unit: "kg/m^3", Value: "998" });
     await part("Constants").getByRole("button", { name: /^add/ }).click();
-    for (const [label, v] of Object.entries({ Symbol: "t", Name: "Time", Unit: "s", Value: "60" })) await part("Constants").getByLabel(label, { exact: true }).last().fill(v);
+    for (const [label, v] of Object.entries({ Symbol: "t", Name: "Time", Unit: "s", Value: "60" }))
+      await part("Constants").getByLabel(label, { exact: true }).last().fill(v);
     await add("Computed", { Symbol: "Q", Name: "Flow", Unit: "L/min", Formula: "m * t" });
     await page.getByLabel("The protocol is about").selectOption("Q");
     await page.getByLabel("Cautions").fill("Ask the instructor before the first run.");
@@ -101,9 +136,15 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await expect(page.getByRole("heading", { name: /Lift test/ })).toBeVisible();
   });
   await test.step("4 builds: generations with mass and photo, checked against the limit", async () => {
-    for (const [team, mass] of [["Team 1", "4.4 kg"], ["Team 2", "5.31 kg"]] as const) {
+    for (const [team, mass] of [
+      ["Team 1", "4.4 kg"],
+      ["Team 2", "5.31 kg"],
+    ] as const) {
       await go(page, "builds");
-      await page.getByRole("row", { name: new RegExp(team) }).getByRole("link", { name: "record a build" }).click();
+      await page
+        .getByRole("row", { name: new RegExp(team) })
+        .getByRole("link", { name: "record a build" })
+        .click();
       await expect(page.getByText("Take care")).toBeVisible();
       await page.getByLabel("What changed").fill("First generation");
       await page.getByLabel("Mass").fill(mass);
@@ -111,9 +152,17 @@ test("from an empty school to the board and the next edition", async ({ page, br
       await expect(page.getByRole("heading", { name: `${team} G1` })).toBeVisible();
     }
     await expect(page.getByText("margin −0.31 kg")).toBeVisible();
-    await page.getByLabel("Photo file").setInputFiles({ name: "notes.jpg", mimeType: "image/jpeg", buffer: Buffer.from("not a picture") });
+    await page
+      .getByLabel("Photo file")
+      .setInputFiles({ name: "notes.jpg", mimeType: "image/jpeg", buffer: Buffer.from("not a picture") });
     await expect(page.getByText("not a picture that can be read")).toBeVisible();
-    await page.getByLabel("Photo file").setInputFiles({ name: "pump.png", mimeType: "image/png", buffer: await sharp({ create: { width: 80, height: 60, channels: 3, background: "#864" } }).png().toBuffer() });
+    await page.getByLabel("Photo file").setInputFiles({
+      name: "pump.png",
+      mimeType: "image/png",
+      buffer: await sharp({ create: { width: 80, height: 60, channels: 3, background: "#864" } })
+        .png()
+        .toBuffer(),
+    });
     const photo = page.getByRole("img", { name: "pump" });
     await expect(photo).toBeVisible();
     await expect.poll(() => photo.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(0);
@@ -190,7 +239,7 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await expect(screen.getByText("final result")).toBeVisible();
     await screen.context().close();
   });
-  await test.step("7 grades: a rubric, points on a measured value and a milestone, opened into arithmetic", async () => {
+  await test.step("7 grades: a rubric, points on a measured value, a milestone, opened into arithmetic", async () => {
     await go(page, "plan");
     await page.getByLabel("Milestone", { exact: true }).fill("Drawing");
     await page.getByLabel("Due").fill("2027-02-01");
@@ -198,12 +247,20 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await page.getByRole("checkbox", { name: "Drawing, Team 1" }).check();
     await go(page, "grades/scheme");
     const fill = async (i: number, values: Record<string, string>, picks: Record<string, string>) => {
-      for (const [label, v] of Object.entries(picks)) await page.getByLabel(label, { exact: true }).nth(label === "Scored by" ? i : 0).selectOption(v.startsWith("label:") ? { label: v.slice(6) } : v);
+      for (const [label, v] of Object.entries(picks))
+        await page
+          .getByLabel(label, { exact: true })
+          .nth(label === "Scored by" ? i : 0)
+          .selectOption(v.startsWith("label:") ? { label: v.slice(6) } : v);
       for (const [label, v] of Object.entries(values)) await page.getByLabel(label, { exact: true }).nth(i).fill(v);
     };
     await fill(0, { Component: "Review", Weight: "50" }, { "Scored by": "rubric", Review: "First review" });
     await page.getByRole("button", { name: "add a component" }).click();
-    await fill(1, { Component: "Performance", Weight: "30" }, { "Scored by": "points", "Measured value": "label:Timed lift: result (L/min)", "Points rule": "line" });
+    await fill(
+      1,
+      { Component: "Performance", Weight: "30" },
+      { "Scored by": "points", "Measured value": "label:Timed lift: result (L/min)", "Points rule": "line" },
+    );
     await page.getByLabel("Anchors").fill("4 0\n9 100");
     await page.getByRole("button", { name: "add a component" }).click();
     await fill(2, { Component: "Drawing", Weight: "10" }, { "Scored by": "milestone", Milestone: "label:Drawing" });
@@ -228,10 +285,14 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await page.getByRole("link", { name: "Export the project" }).click();
     const path = await (await download).path();
     await page.goto(`${emptyUrl}/import`);
-    await page.getByLabel("Bundle").setInputFiles({ name: "cut.zip", mimeType: "application/zip", buffer: readFileSync(path).subarray(0, 500) });
+    await page
+      .getByLabel("Bundle")
+      .setInputFiles({ name: "cut.zip", mimeType: "application/zip", buffer: readFileSync(path).subarray(0, 500) });
     await page.getByRole("button", { name: "Import" }).click();
     await expect(page.getByText("not a whole zip")).toBeVisible();
-    await page.getByLabel("Bundle").setInputFiles({ name: "whole.zip", mimeType: "application/zip", buffer: readFileSync(path) });
+    await page
+      .getByLabel("Bundle")
+      .setInputFiles({ name: "whole.zip", mimeType: "application/zip", buffer: readFileSync(path) });
     await page.getByRole("button", { name: "Import" }).click();
     await expect(page.getByText("is here already")).toBeVisible();
   });
@@ -253,7 +314,9 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await page.getByRole("link", { name: "Download a backup" }).click();
     const backup = readFileSync(await (await download).path());
     const restore = async (confirm: string) => {
-      await page.getByLabel("Backup", { exact: true }).setInputFiles({ name: "backup.zip", mimeType: "application/zip", buffer: backup });
+      await page
+        .getByLabel("Backup", { exact: true })
+        .setInputFiles({ name: "backup.zip", mimeType: "application/zip", buffer: backup });
       await page.getByLabel(/Write restore to confirm/).fill(confirm);
       await page.getByRole("button", { name: "Restore" }).click();
     };

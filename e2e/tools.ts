@@ -19,14 +19,35 @@ export const stranger = async (browser: Browser): Promise<Page> => (await browse
 export async function findings(page: Page): Promise<string[]> {
   await page.evaluate(readFileSync("node_modules/axe-core/axe.min.js", "utf8"));
   return page.evaluate(async () => {
-    const axe = (window as unknown as { axe: { run(o: object): Promise<{ violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[] }> } }).axe;
+    const axe = (
+      window as unknown as {
+        axe: {
+          run(o: object): Promise<{
+            violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[];
+          }>;
+        };
+      }
+    ).axe;
     const r = await axe.run({ resultTypes: ["violations"] });
-    return r.violations.filter((v) => v.impact === "serious" || v.impact === "critical").map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => `${n.html.slice(0, 160)} ${n.failureSummary.split("\n")[1] ?? ""}`).join(" | ")}`);
+    return r.violations
+      .filter((v) => v.impact === "serious" || v.impact === "critical")
+      .map(
+        (v) =>
+          `${v.id}: ${v.nodes
+            .slice(0, 3)
+            .map((n) => `${n.html.slice(0, 160)} ${n.failureSummary.split("\n")[1] ?? ""}`)
+            .join(" | ")}`,
+      );
   });
 }
 
 /** Makes a guest link through the People page and gives its address and PIN. */
-export async function guestLink(page: Page, slug: string, role: string, label: string): Promise<{ url: string; pin: string | null }> {
+export async function guestLink(
+  page: Page,
+  slug: string,
+  role: string,
+  label: string,
+): Promise<{ url: string; pin: string | null }> {
   await page.goto(`${demoUrl}/p/${slug}/people`);
   await page.getByLabel("Who", { exact: true }).selectOption(role);
   const form = page.locator("form", { has: page.getByRole("button", { name: "Make a link" }) });
@@ -34,5 +55,8 @@ export async function guestLink(page: Page, slug: string, role: string, label: s
   await form.getByRole("button", { name: "Make a link" }).click();
   const box = page.getByText("It is shown this once.");
   await expect(box).toBeVisible();
-  return { url: (await page.locator("code").innerText()).trim(), pin: /PIN (\d{4})/.exec(await box.innerText())?.[1] ?? null };
+  return {
+    url: (await page.locator("code").innerText()).trim(),
+    pin: /PIN (\d{4})/.exec(await box.innerText())?.[1] ?? null,
+  };
 }

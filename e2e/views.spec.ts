@@ -2,19 +2,67 @@
 import { expect, test } from "@playwright/test";
 import { demoUrl, enter, findings } from "./tools";
 
-const views = ["", "/brief", "/needs?r=R-02", "/needs/new", "/needs/questions", "/needs/sources", "/needs/statements", "/needs/changes", "/brief/compare", "/brief/challenge", "/concepts", "/concepts/choose", "/teams", "/teams/parts", "/teams/form", "/notebook", "/plan/calendar", "/plan/gates", "/builds", "/bench", "/bench/protocol", "/reviews", "/reviews/rubric", "/grades", "/grades/scheme", "/contest", "/contest/event", "/records", "/plan", "/people", "/settings", "/audit"];
+const views = [
+  "",
+  "/brief",
+  "/needs?r=R-02",
+  "/needs/new",
+  "/needs/questions",
+  "/needs/sources",
+  "/needs/statements",
+  "/needs/changes",
+  "/brief/compare",
+  "/brief/challenge",
+  "/concepts",
+  "/concepts/choose",
+  "/teams",
+  "/teams/parts",
+  "/teams/form",
+  "/notebook",
+  "/plan/calendar",
+  "/plan/gates",
+  "/builds",
+  "/bench",
+  "/bench/protocol",
+  "/reviews",
+  "/reviews/rubric",
+  "/grades",
+  "/grades/scheme",
+  "/contest",
+  "/contest/event",
+  "/records",
+  "/plan",
+  "/people",
+  "/settings",
+  "/audit",
+];
 
 test("instructor's views", async ({ page }) => {
   const errors: string[] = [];
   page.on("console", (m) => m.type() === "error" && errors.push(m.text()));
   page.on("pageerror", (e) => errors.push(String(e)));
   await enter(page, "Mara");
-  for (const path of ["/", "/new", "/import", "/school", "/screen/terrace-pump", ...views.map((v) => `/p/terrace-pump${v}`), "/p/terrace-pump-last-year", "/p/terrace-pump-last-year/contest", "/p/cold-box", "/p/cold-box/needs/statements", "/p/cold-box/concepts", "/p/cold-box/teams/form"]) {
+  for (const path of [
+    "/",
+    "/new",
+    "/import",
+    "/school",
+    "/screen/terrace-pump",
+    ...views.map((v) => `/p/terrace-pump${v}`),
+    "/p/terrace-pump-last-year",
+    "/p/terrace-pump-last-year/contest",
+    "/p/cold-box",
+    "/p/cold-box/needs/statements",
+    "/p/cold-box/concepts",
+    "/p/cold-box/teams/form",
+  ]) {
     const r = await page.goto(demoUrl + path);
     expect([path, r!.status()]).toEqual([path, 200]);
     await expect(page.getByRole("heading", { level: 1 }).first()).toBeVisible();
     expect.soft([path, await findings(page)]).toEqual([path, []]);
-    expect.soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))]).toEqual([path, 0]);
+    expect
+      .soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))])
+      .toEqual([path, 0]);
   }
   expect(errors).toEqual([]);
 });
@@ -22,11 +70,35 @@ test("instructor's views", async ({ page }) => {
 test("student's views on a phone", async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await enter(page, "Greta Malik");
-  for (const path of ["/", "/p/terrace-pump", ...["brief", "needs", "concepts", "teams", "builds", "bench", "reviews", "grades", "contest", "records", "plan", "notebook", "needs/questions", "needs/sources", "needs/statements", "plan/gates", "teams/parts"].map((v) => `/p/terrace-pump/${v}`)]) {
+  for (const path of [
+    "/",
+    "/p/terrace-pump",
+    ...[
+      "brief",
+      "needs",
+      "concepts",
+      "teams",
+      "builds",
+      "bench",
+      "reviews",
+      "grades",
+      "contest",
+      "records",
+      "plan",
+      "notebook",
+      "needs/questions",
+      "needs/sources",
+      "needs/statements",
+      "plan/gates",
+      "teams/parts",
+    ].map((v) => `/p/terrace-pump/${v}`),
+  ]) {
     const r = await page.goto(demoUrl + path);
     expect([path, r!.status()]).toEqual([path, 200]);
     expect.soft([path, await findings(page)]).toEqual([path, []]);
-    expect.soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))]).toEqual([path, 0]);
+    expect
+      .soft([path, await page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))])
+      .toEqual([path, 0]);
   }
 });
 

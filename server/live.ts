@@ -2,9 +2,13 @@ import "server-only";
 import { db } from "@/data/db";
 
 type Listener = (act: string) => void;
-const held = globalThis as unknown as { ironstoneLive?: { listeners: Map<string, Set<Listener>>; ready: Promise<unknown> } };
+const held = globalThis as unknown as {
+  ironstoneLive?: { listeners: Map<string, Set<Listener>>; ready: Promise<unknown> };
+};
 
-/** One LISTEN a process, fanned out to everybody who watches a project; several processes on one database stay in step. */
+/**
+ * One LISTEN a process, fanned out to everybody who watches a project; several processes on one database stay in step.
+ */
 function hub() {
   if (!held.ironstoneLive) {
     const listeners = new Map<string, Set<Listener>>();
@@ -17,7 +21,10 @@ function hub() {
   return held.ironstoneLive;
 }
 
-/** A stream of server-sent events: one `change` for every write to the project, and a comment now and then to keep it open. */
+/**
+ * A stream of server-sent events: one `change` for every write to the project, and a comment now and then to keep it
+ * open.
+ */
 export async function watch(project: string, signal: AbortSignal): Promise<Response> {
   const { listeners, ready } = hub();
   await ready;
@@ -48,5 +55,11 @@ export async function watch(project: string, signal: AbortSignal): Promise<Respo
       send("retry: 2000\nevent: ready\ndata: {}\n\n");
     },
   });
-  return new Response(stream, { headers: { "content-type": "text/event-stream", "cache-control": "no-cache, no-transform", "x-accel-buffering": "no" } });
+  return new Response(stream, {
+    headers: {
+      "content-type": "text/event-stream",
+      "cache-control": "no-cache, no-transform",
+      "x-accel-buffering": "no",
+    },
+  });
 }

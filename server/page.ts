@@ -30,9 +30,19 @@ export interface ProjectPage {
 }
 
 /** The project of a page by its address, with permission checked first; what may not be seen is not found. */
-export async function projectPage(slug: string, act: Act = "project.read", subject: Omit<Subject, "project"> = {}): Promise<ProjectPage> {
+export async function projectPage(
+  slug: string,
+  act: Act = "project.read",
+  subject: Omit<Subject, "project"> = {},
+): Promise<ProjectPage> {
   const { actor, frame } = await load(slug);
   if (!frame || !can(actor, act, { project: frame.project.id, ...subject })) notFound();
   const place = actor.projects[frame.project.id];
-  return { actor, frame, staff: place?.role !== "student", ownTeam: place?.team ?? null, may: (a, s = {}) => can(actor, a, { project: frame.project.id, ...s }) };
+  return {
+    actor,
+    frame,
+    staff: place?.role !== "student",
+    ownTeam: place?.team ?? null,
+    may: (a, s = {}) => can(actor, a, { project: frame.project.id, ...s }),
+  };
 }

@@ -3,15 +3,35 @@
 import { yupResolver } from "@hookform/resolvers/yup";
 import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, useContext, useEffect, useId, useRef, useState } from "react";
-import { type DefaultValues, type FieldValues, FormProvider, type UseFormReturn, useForm, useFormContext } from "react-hook-form";
+import {
+  type DefaultValues,
+  type FieldValues,
+  FormProvider,
+  type UseFormReturn,
+  useForm,
+  useFormContext,
+} from "react-hook-form";
 import type { ObjectSchema } from "yup";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { cx } from "./classes";
 import { buttonClass } from "./page";
 import { useReady } from "./ready";
 
-interface ConflictShown { field: string; label: string; yours: string; theirs: string }
-export type ActionResult<T = unknown> = { ok: true; value: T } | { ok: false; kind: string; message: string; fields?: Readonly<Record<string, string>> | readonly ConflictShown[]; version?: number };
+interface ConflictShown {
+  field: string;
+  label: string;
+  yours: string;
+  theirs: string;
+}
+export type ActionResult<T = unknown> =
+  | { ok: true; value: T }
+  | {
+      ok: false;
+      kind: string;
+      message: string;
+      fields?: Readonly<Record<string, string>> | readonly ConflictShown[];
+      version?: number;
+    };
 type Send<T> = (input: unknown, envelope: { requestId: string; via?: "guest" }) => Promise<ActionResult<T>>;
 
 interface FormProps<T> {
@@ -38,21 +58,52 @@ interface FormProps<T> {
   inline?: boolean;
 }
 
-const lost = "The network did not answer, or this page is out of date. What you typed is still here: send it again, or copy it and reload.";
+const lost =
+  "The network did not answer, or this page is out of date. What you typed is still here: send it " +
+  "again, or copy it and reload.";
 
-/** One form for every write: checks with the schema, sends once, keeps what was typed, shows errors beside their fields and both values of a conflict. */
-export function ActionForm<T>({ schema, action, fixed: fixedNow, defaults, submit, look = "main", saved, onDone, goTo, cancel, via, children, className, clear, shape, inline }: FormProps<T>) {
+/**
+ * One form for every write: checks with the schema, sends once, keeps what was typed, shows errors beside their fields
+ * and both values of a conflict.
+ */
+export function ActionForm<T>({
+  schema,
+  action,
+  fixed: fixedNow,
+  defaults,
+  submit,
+  look = "main",
+  saved,
+  onDone,
+  goTo,
+  cancel,
+  via,
+  children,
+  className,
+  clear,
+  shape,
+  inline,
+}: FormProps<T>) {
   const router = useRouter();
   const ready = useReady();
-  // The version that the form was opened with stays with what is typed: a live refresh of the page must not slip a newer one under it.
+  // The version that the form was opened with stays with what is typed: a live refresh of the page must not slip a
+  // newer one under it.
   const opened = useRef({ fixed: fixedNow, seen: JSON.stringify([fixedNow, defaults]) });
   const fixed = opened.current.fixed;
-  const check = yupResolver(schema as never) as unknown as (values: object, context: unknown, options: unknown) => Promise<{ errors: object }>;
+  const check = yupResolver(schema as never) as unknown as (
+    values: object,
+    context: unknown,
+    options: unknown,
+  ) => Promise<{ errors: object }>;
   const form = useForm({
     defaultValues: defaults as DefaultValues<FieldValues>,
     // What is checked is what would be sent; what is kept is what was typed.
     resolver: (async (values: FieldValues, context: unknown, options: unknown) => {
-      const { errors } = await check({ ...opened.current.fixed, ...((shape ? shape(values) : values) as object) }, context, options);
+      const { errors } = await check(
+        { ...opened.current.fixed, ...((shape ? shape(values) : values) as object) },
+        context,
+        options,
+      );
       return Object.keys(errors).length ? { values: {}, errors } : { values, errors: {} };
     }) as never,
     // Not on leaving a field: a message that appears under the pointer moves the button that is being pressed.
@@ -86,7 +137,10 @@ export function ActionForm<T>({ schema, action, fixed: fixedNow, defaults, submi
     requestId.current ||= crypto.randomUUID();
     try {
       const shaped = (shape ? shape(values) : values) as object;
-      const result = await action({ ...fixed, ...shaped, ...(version === undefined ? {} : { version, baseNumber: version }) }, { requestId: requestId.current, via });
+      const result = await action(
+        { ...fixed, ...shaped, ...(version === undefined ? {} : { version, baseNumber: version }) },
+        { requestId: requestId.current, via },
+      );
       // Any answer ends this request: a changed form is a new one.
       requestId.current = "";
       if (result.ok) {
@@ -104,7 +158,8 @@ export function ActionForm<T>({ schema, action, fixed: fixedNow, defaults, submi
         setConflict({ version: result.version!, fields: (result.fields ?? []) as readonly ConflictShown[] });
         setNote({ kind: "bad", text: result.message });
       } else {
-        if (result.kind === "invalid") for (const [field, message] of Object.entries(result.fields ?? {})) form.setError(field, { message });
+        if (result.kind === "invalid")
+          for (const [field, message] of Object.entries(result.fields ?? {})) form.setError(field, { message });
         setNote({ kind: "bad", text: result.message });
       }
     } catch {
@@ -116,23 +171,72 @@ export function ActionForm<T>({ schema, action, fixed: fixedNow, defaults, submi
   }
   return (
     <FormProvider {...form}>
-      <form noValidate onSubmit={form.handleSubmit((v) => send(v as FieldValues), () => setNote({ kind: "bad", text: "Look at the marked fields." }))} className={className ?? (inline ? "flex flex-wrap items-end gap-3" : "grid gap-3")}>
-        <fieldset disabled={!ready} className="contents">{children}</fieldset>
+      <form
+        noValidate
+        onSubmit={form.handleSubmit(
+          (v) => send(v as FieldValues),
+          () => setNote({ kind: "bad", text: "Look at the marked fields." }),
+        )}
+        className={className ?? (inline ? "flex flex-wrap items-end gap-3" : "grid gap-3")}
+      >
+        <fieldset disabled={!ready} className="contents">
+          {children}
+        </fieldset>
         {conflict && (
           <div className="rounded-md border border-ochre bg-ochre-wash px-3 py-2 text-sm" role="alert">
             <p className="font-[600]">Somebody else saved first.</p>
-            <table className="my-1 w-full"><thead><tr><th className="text-left">Field</th><th className="text-left">Yours</th><th className="text-left">Theirs</th></tr></thead>
-              <tbody>{conflict.fields.map((f) => <tr key={f.field}><td className="pr-3 align-top text-soft">{f.label}</td><td className="max-w-60 pr-3 align-top wrap-break-word">{f.yours || "–"}</td><td className="max-w-60 align-top wrap-break-word">{f.theirs || "–"}</td></tr>)}</tbody></table>
+            <table className="my-1 w-full">
+              <thead>
+                <tr>
+                  <th className="text-left">Field</th>
+                  <th className="text-left">Yours</th>
+                  <th className="text-left">Theirs</th>
+                </tr>
+              </thead>
+              <tbody>
+                {conflict.fields.map((f) => (
+                  <tr key={f.field}>
+                    <td className="pr-3 align-top text-soft">{f.label}</td>
+                    <td className="max-w-60 pr-3 align-top wrap-break-word">{f.yours || "–"}</td>
+                    <td className="max-w-60 align-top wrap-break-word">{f.theirs || "–"}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
             <div className="flex gap-2">
-              <button type="button" className={buttonClass("plain")} onClick={() => send(form.getValues(), conflict.version)}>Save mine over theirs</button>
-              <button type="button" className={buttonClass("quiet")} onClick={() => { window.onbeforeunload = null; form.reset(form.getValues()); location.reload(); }}>Take theirs</button>
+              <button
+                type="button"
+                className={buttonClass("plain")}
+                onClick={() => send(form.getValues(), conflict.version)}
+              >
+                Save mine over theirs
+              </button>
+              <button
+                type="button"
+                className={buttonClass("quiet")}
+                onClick={() => {
+                  window.onbeforeunload = null;
+                  form.reset(form.getValues());
+                  location.reload();
+                }}
+              >
+                Take theirs
+              </button>
             </div>
           </div>
         )}
         <div className={cx("flex flex-wrap items-center gap-3", !inline && "pt-1")}>
-          <button type="submit" disabled={busy || !ready} className={buttonClass(look)}>{busy ? "Saving…" : submit}</button>
+          <button type="submit" disabled={busy || !ready} className={buttonClass(look)}>
+            {busy ? "Saving…" : submit}
+          </button>
           {cancel}
-          <p role="status" aria-live="polite" className={cx("text-sm", note?.kind === "bad" ? "text-iron" : "text-moss")}>{note?.text}</p>
+          <p
+            role="status"
+            aria-live="polite"
+            className={cx("text-sm", note?.kind === "bad" ? "text-iron" : "text-moss")}
+          >
+            {note?.text}
+          </p>
         </div>
       </form>
     </FormProvider>
@@ -140,7 +244,25 @@ export function ActionForm<T>({ schema, action, fixed: fixedNow, defaults, submi
 }
 
 /** A button that is a whole form: one act, its answer shown in place. Asks once more where something goes. */
-export function ActButton<T>({ action, input, children, look = "plain", confirm, onDone, goTo, via }: { action: Send<T>; input: unknown; children: ReactNode; look?: "plain" | "main" | "quiet" | "danger"; confirm?: string; onDone?: (value: T) => void; goTo?: string; via?: "guest" }) {
+export function ActButton<T>({
+  action,
+  input,
+  children,
+  look = "plain",
+  confirm,
+  onDone,
+  goTo,
+  via,
+}: {
+  action: Send<T>;
+  input: unknown;
+  children: ReactNode;
+  look?: "plain" | "main" | "quiet" | "danger";
+  confirm?: string;
+  onDone?: (value: T) => void;
+  goTo?: string;
+  via?: "guest";
+}) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [asked, setAsked] = useState(false);
@@ -157,7 +279,8 @@ export function ActButton<T>({ action, input, children, look = "plain", confirm,
       requestId.current = "";
       if (!result.ok) return setNote(result.message);
       onDone?.(result.value);
-      if (goTo) router.push(goTo.replace(/:(\w+)/g, (_, k) => String((result.value as Record<string, unknown>)?.[k] ?? "")));
+      if (goTo)
+        router.push(goTo.replace(/:(\w+)/g, (_, k) => String((result.value as Record<string, unknown>)?.[k] ?? "")));
       router.refresh();
     } catch {
       setNote(lost);
@@ -169,15 +292,27 @@ export function ActButton<T>({ action, input, children, look = "plain", confirm,
   return (
     <span className="inline-flex flex-wrap items-center gap-2">
       {asked && <span className="text-sm">{confirm}</span>}
-      <button type="button" onClick={act} disabled={busy} className={buttonClass(asked ? "danger" : look)}>{asked ? "Yes, do it" : children}</button>
-      {asked && <button type="button" onClick={() => setAsked(false)} className={buttonClass("quiet")}>No</button>}
-      {note && <span role="alert" className="text-sm text-iron">{note}</span>}
+      <button type="button" onClick={act} disabled={busy} className={buttonClass(asked ? "danger" : look)}>
+        {asked ? "Yes, do it" : children}
+      </button>
+      {asked && (
+        <button type="button" onClick={() => setAsked(false)} className={buttonClass("quiet")}>
+          No
+        </button>
+      )}
+      {note && (
+        <span role="alert" className="text-sm text-iron">
+          {note}
+        </span>
+      )}
     </span>
   );
 }
 
 const Prefix = createContext("");
-export const FieldGroup = ({ name, children }: { name: string; children: ReactNode }) => <Prefix.Provider value={`${name}.`}>{children}</Prefix.Provider>;
+export const FieldGroup = ({ name, children }: { name: string; children: ReactNode }) => (
+  <Prefix.Provider value={`${name}.`}>{children}</Prefix.Provider>
+);
 
 /** A field's full name in its group. */
 export const useFieldName = (name: string): string => useContext(Prefix) + name;
@@ -187,38 +322,107 @@ function useField(name: string) {
   const form = useFormContext();
   const id = useId();
   const error = form.getFieldState(full, form.formState).error?.message;
-  return { full, id, form, error, register: (options?: Parameters<typeof form.register>[1]) => form.register(full, options) };
+  return {
+    full,
+    id,
+    form,
+    error,
+    register: (options?: Parameters<typeof form.register>[1]) => form.register(full, options),
+  };
 }
 
-interface FieldProps { name: string; label: string; hint?: ReactNode; className?: string; hideLabel?: boolean }
+interface FieldProps {
+  name: string;
+  label: string;
+  hint?: ReactNode;
+  className?: string;
+  hideLabel?: boolean;
+}
 
-function Frame({ id, label, hint, error, children, className, hideLabel }: Omit<FieldProps, "name"> & { id: string; error?: string; children: ReactNode }) {
+function Frame({
+  id,
+  label,
+  hint,
+  error,
+  children,
+  className,
+  hideLabel,
+}: Omit<FieldProps, "name"> & { id: string; error?: string; children: ReactNode }) {
   return (
     <div className={cx("grid content-start gap-1", className)}>
-      <label htmlFor={id} className={hideLabel ? "sr-only" : "text-[12.5px] font-[600]"}>{label}</label>
+      <label htmlFor={id} className={hideLabel ? "sr-only" : "text-[12.5px] font-[600]"}>
+        {label}
+      </label>
       {children}
-      {error ? <p id={`${id}-e`} className="text-sm text-iron">{error}</p> : hint ? <p id={`${id}-e`} className="text-sm text-soft">{hint}</p> : null}
+      {error ? (
+        <p id={`${id}-e`} className="text-sm text-iron">
+          {error}
+        </p>
+      ) : hint ? (
+        <p id={`${id}-e`} className="text-sm text-soft">
+          {hint}
+        </p>
+      ) : null}
     </div>
   );
 }
 
-export function TextField({ type = "text", placeholder, autoComplete, inputMode, ...p }: FieldProps & { type?: string; placeholder?: string; autoComplete?: string; inputMode?: "decimal" | "numeric" }) {
+export function TextField({
+  type = "text",
+  placeholder,
+  autoComplete,
+  inputMode,
+  ...p
+}: FieldProps & { type?: string; placeholder?: string; autoComplete?: string; inputMode?: "decimal" | "numeric" }) {
   const f = useField(p.name);
-  return <Frame {...p} id={f.id} error={f.error}><input id={f.id} type={type} className="input" placeholder={placeholder} autoComplete={autoComplete ?? "off"} inputMode={inputMode} aria-invalid={!!f.error} aria-describedby={`${f.id}-e`} {...f.register()} /></Frame>;
+  return (
+    <Frame {...p} id={f.id} error={f.error}>
+      <input
+        id={f.id}
+        type={type}
+        className="input"
+        placeholder={placeholder}
+        autoComplete={autoComplete ?? "off"}
+        inputMode={inputMode}
+        aria-invalid={!!f.error}
+        aria-describedby={`${f.id}-e`}
+        {...f.register()}
+      />
+    </Frame>
+  );
 }
 
 export function TextArea({ rows = 3, ...p }: FieldProps & { rows?: number }) {
   const f = useField(p.name);
-  return <Frame {...p} id={f.id} error={f.error}><textarea id={f.id} rows={rows} className="input" aria-invalid={!!f.error} aria-describedby={`${f.id}-e`} {...f.register()} /></Frame>;
+  return (
+    <Frame {...p} id={f.id} error={f.error}>
+      <textarea
+        id={f.id}
+        rows={rows}
+        className="input"
+        aria-invalid={!!f.error}
+        aria-describedby={`${f.id}-e`}
+        {...f.register()}
+      />
+    </Frame>
+  );
 }
 
-export function SelectField({ options, empty, ...p }: FieldProps & { options: readonly { value: string; label: string }[]; empty?: string }) {
+export function SelectField({
+  options,
+  empty,
+  ...p
+}: FieldProps & { options: readonly { value: string; label: string }[]; empty?: string }) {
   const f = useField(p.name);
   return (
     <Frame {...p} id={f.id} error={f.error}>
       <select id={f.id} className="input" aria-invalid={!!f.error} aria-describedby={`${f.id}-e`} {...f.register()}>
         {empty !== undefined && <option value="">{empty}</option>}
-        {options.map((o) => <option key={o.value} value={o.value}>{o.label}</option>)}
+        {options.map((o) => (
+          <option key={o.value} value={o.value}>
+            {o.label}
+          </option>
+        ))}
       </select>
     </Frame>
   );
@@ -226,11 +430,28 @@ export function SelectField({ options, empty, ...p }: FieldProps & { options: re
 
 export function CheckField({ label, name, hint }: FieldProps) {
   const f = useField(name);
-  return <label className="flex items-start gap-2"><input type="checkbox" className="mt-1 accent-iron" {...f.register()} /><span>{label}{hint && <span className="block text-sm text-soft">{hint}</span>}</span></label>;
+  return (
+    <label className="flex items-start gap-2">
+      <input type="checkbox" className="mt-1 accent-iron" {...f.register()} />
+      <span>
+        {label}
+        {hint && <span className="block text-sm text-soft">{hint}</span>}
+      </span>
+    </label>
+  );
 }
 
 /** Several choices as boxes in a row; the value is a list of the chosen ones. */
-export function ChoiceField({ options, numeric, ordered, ...p }: FieldProps & { options: readonly { value: string; label: string }[]; numeric?: boolean; /** The order of choosing counts and is shown. */ ordered?: boolean }) {
+export function ChoiceField({
+  options,
+  numeric,
+  ordered,
+  ...p
+}: FieldProps & {
+  options: readonly { value: string; label: string }[];
+  numeric?: boolean /** The order of choosing counts and is shown. */;
+  ordered?: boolean;
+}) {
   const f = useField(p.name);
   const chosen = ((f.form.watch(f.full) as (string | number)[] | undefined) ?? []).map(String);
   return (
@@ -239,14 +460,31 @@ export function ChoiceField({ options, numeric, ordered, ...p }: FieldProps & { 
       <div className="flex flex-wrap gap-x-4 gap-y-1">
         {options.map((o) => (
           <label key={o.value} className="flex items-center gap-1.5">
-            <input type="checkbox" className="accent-iron" checked={chosen.includes(o.value)} onChange={(e) => {
-              const next = e.target.checked ? [...chosen, o.value] : chosen.filter((c) => c !== o.value);
-              f.form.setValue(f.full, numeric ? next.map(Number) : ordered ? next : options.map((x) => x.value).filter((v) => next.includes(v)), { shouldDirty: true, shouldValidate: true });
-            }} />{ordered && chosen.includes(o.value) && `${chosen.indexOf(o.value) + 1}. `}{o.label}
+            <input
+              type="checkbox"
+              className="accent-iron"
+              checked={chosen.includes(o.value)}
+              onChange={(e) => {
+                const next = e.target.checked ? [...chosen, o.value] : chosen.filter((c) => c !== o.value);
+                f.form.setValue(
+                  f.full,
+                  numeric
+                    ? next.map(Number)
+                    : ordered
+                      ? next
+                      : options.map((x) => x.value).filter((v) => next.includes(v)),
+                  { shouldDirty: true, shouldValidate: true },
+                );
+              }}
+            />
+            {ordered && chosen.includes(o.value) && `${chosen.indexOf(o.value) + 1}. `}
+            {o.label}
           </label>
         ))}
       </div>
-      <p id={`${f.id}-e`} className={cx("text-sm", f.error ? "text-iron" : "text-soft")}>{f.error ?? p.hint}</p>
+      <p id={`${f.id}-e`} className={cx("text-sm", f.error ? "text-iron" : "text-soft")}>
+        {f.error ?? p.hint}
+      </p>
     </fieldset>
   );
 }
@@ -256,12 +494,36 @@ export function QuantityField({ unit, placeholder, ...p }: FieldProps & { unit: 
   const f = useField(p.name);
   const typed = String(f.form.watch(f.full) ?? "");
   const parsed = typed.trim() ? parseQuantity(typed, unit) : null;
-  const converted = parsed?.ok && /[a-z°″′"']/i.test(typed) && unit !== "1" && !typed.trim().endsWith(unit) ? `= ${readBack(parsed.quantity.si, unit)}` : null;
+  const converted =
+    parsed?.ok && /[a-z°″′"']/i.test(typed) && unit !== "1" && !typed.trim().endsWith(unit)
+      ? `= ${readBack(parsed.quantity.si, unit)}`
+      : null;
   return (
-    <Frame {...p} id={f.id} error={f.error ?? (parsed && !parsed.ok ? parsed.message : undefined)} hint={converted ?? p.hint}>
+    <Frame
+      {...p}
+      id={f.id}
+      error={f.error ?? (parsed && !parsed.ok ? parsed.message : undefined)}
+      hint={converted ?? p.hint}
+    >
       <span className="relative block">
-        <input id={f.id} className="input pr-12" inputMode="text" autoComplete="off" placeholder={placeholder} aria-invalid={!!f.error || (parsed !== null && !parsed.ok)} aria-describedby={`${f.id}-e`} {...f.register()} />
-        {unit !== "1" && <span aria-hidden className="pointer-events-none absolute inset-y-0 right-2 flex items-center text-sm text-soft">{unit}</span>}
+        <input
+          id={f.id}
+          className="input pr-12"
+          inputMode="text"
+          autoComplete="off"
+          placeholder={placeholder}
+          aria-invalid={!!f.error || (parsed !== null && !parsed.ok)}
+          aria-describedby={`${f.id}-e`}
+          {...f.register()}
+        />
+        {unit !== "1" && (
+          <span
+            aria-hidden
+            className="pointer-events-none absolute inset-y-0 right-2 flex items-center text-sm text-soft"
+          >
+            {unit}
+          </span>
+        )}
       </span>
     </Frame>
   );

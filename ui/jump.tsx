@@ -29,8 +29,20 @@ export function JumpBox({ url, pages }: { url: string; pages: readonly { label: 
   });
   return (
     <>
-      <button type="button" onClick={() => show("jump")} title="Jump to a team, student, requirement, build or run" className="flex h-8 w-62 max-w-full items-center justify-between rounded-sm border border-[#a59a8a] bg-sheet px-2.5 text-left text-soft hover:border-ink">
-        <span className="flex items-center gap-2"><Search size={14} aria-hidden />Jump to …</span><kbd className="rounded-sm border border-line px-1 text-xs">Ctrl K</kbd>
+      <button
+        type="button"
+        onClick={() => show("jump")}
+        title="Jump to a team, student, requirement, build or run"
+        className={
+          "flex h-8 w-62 max-w-full items-center justify-between rounded-sm border border-[#a59a8a] " +
+          "bg-sheet px-2.5 text-left text-soft hover:border-ink"
+        }
+      >
+        <span className="flex items-center gap-2">
+          <Search size={14} aria-hidden />
+          Jump to …
+        </span>
+        <kbd className="rounded-sm border border-line px-1 text-xs">Ctrl K</kbd>
       </button>
       {asked && <JumpPalette url={url} pages={pages} open={open} onOpen={show} />}
     </>

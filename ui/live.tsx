@@ -30,5 +30,9 @@ export function LiveRefresh({ url, dark }: { url: string; dark?: boolean }) {
       source.close();
     };
   }, [router, url]);
-  return <span role="status" className={dark ? "text-[#E39A7C]" : "text-sm text-iron"}>{lost ? "No connection: what you see may be old" : ""}</span>;
+  return (
+    <span role="status" className={dark ? "text-[#E39A7C]" : "text-sm text-iron"}>
+      {lost ? "No connection: what you see may be old" : ""}
+    </span>
+  );
 }

@@ -3,40 +3,62 @@
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
 
-interface Waiting<T> { id: string; input: T; /** The server has it. */ sent: boolean; /** Said by the server when it would not take it. */ problem?: string }
-type Send = (input: unknown, envelope: { requestId: string }) => Promise<{ ok: boolean; message?: string; kind?: string }>;
+interface Waiting<T> {
+  id: string;
+  input: T /** The server has it. */;
+  sent: boolean /** Said by the server when it would not take it. */;
+  problem?: string;
+}
+type Send = (
+  input: unknown,
+  envelope: { requestId: string },
+) => Promise<{ ok: boolean; message?: string; kind?: string }>;
 
 /**
- * What was written and is not on the server yet: kept in this browser, sent at once, and again when the network is back. Nothing is lost by a reload, and nothing arrives twice:
+ * What was written and is not on the server yet: kept in this browser, sent at once, and again when the network is
+ * back. Nothing is lost by a reload, and nothing arrives twice:
  * each carries an id made here.
  */
-export function useOutbox<T extends { id: string }>(name: string, send: Send, /** Ids that the page shows from the server already. */ known: readonly string[]) {
+export function useOutbox<T extends { id: string }>(
+  name: string,
+  send: Send,
+  /** Ids that the page shows from the server already. */ known: readonly string[],
+) {
   const router = useRouter();
   const key = `ironstone.outbox.${name}`;
   const [items, setItems] = useState<Waiting<T>[]>([]);
   const [offline, setOffline] = useState(false);
   const list = useRef<Waiting<T>[]>([]);
   const busy = useRef(false);
-  const keep = useCallback((next: Waiting<T>[]) => {
-    list.current = next;
-    setItems(next);
-    try {
-      const stay = next.filter((x) => !x.sent);
-      if (stay.length) localStorage.setItem(key, JSON.stringify(stay));
-      else localStorage.removeItem(key);
-    } catch {
-      // Storage is full or closed: what waits lives as long as the page.
-    }
-  }, [key]);
+  const keep = useCallback(
+    (next: Waiting<T>[]) => {
+      list.current = next;
+      setItems(next);
+      try {
+        const stay = next.filter((x) => !x.sent);
+        if (stay.length) localStorage.setItem(key, JSON.stringify(stay));
+        else localStorage.removeItem(key);
+      } catch {
+        // Storage is full or closed: what waits lives as long as the page.
+      }
+    },
+    [key],
+  );
   const flush = useCallback(async () => {
     if (busy.current) return;
     busy.current = true;
     try {
-      for (let next = list.current.find((x) => !x.sent && !x.problem); next; next = list.current.find((x) => !x.sent && !x.problem)) {
+      for (
+        let next = list.current.find((x) => !x.sent && !x.problem);
+        next;
+        next = list.current.find((x) => !x.sent && !x.problem)
+      ) {
         const at = next;
         const r = await send(at.input, { requestId: at.id });
         setOffline(false);
-        keep(list.current.map((x) => (x.id === at.id ? { ...x, sent: r.ok, problem: r.ok ? undefined : r.message } : x)));
+        keep(
+          list.current.map((x) => (x.id === at.id ? { ...x, sent: r.ok, problem: r.ok ? undefined : r.message } : x)),
+        );
         if (r.ok) router.refresh();
       }
     } catch {
@@ -53,16 +75,28 @@ export function useOutbox<T extends { id: string }>(name: string, send: Send, /*
       // Nothing that can be read was kept.
     }
     void flush();
-    const again = setInterval(() => { if (list.current.some((x) => !x.sent && !x.problem)) void flush(); }, 4000);
+    const again = setInterval(() => {
+      if (list.current.some((x) => !x.sent && !x.problem)) void flush();
+    }, 4000);
     window.addEventListener("online", flush);
-    return () => { clearInterval(again); window.removeEventListener("online", flush); };
+    return () => {
+      clearInterval(again);
+      window.removeEventListener("online", flush);
+    };
   }, [flush, keep, key]);
   const there = new Set(known);
   return {
-    waiting: items.filter((x) => !there.has(x.id)), offline,
-    add: (input: T) => { keep([...list.current.filter((x) => !(x.sent && there.has(x.id))), { id: input.id, input, sent: false }]); void flush(); },
+    waiting: items.filter((x) => !there.has(x.id)),
+    offline,
+    add: (input: T) => {
+      keep([...list.current.filter((x) => !(x.sent && there.has(x.id))), { id: input.id, input, sent: false }]);
+      void flush();
+    },
     drop: (id: string) => keep(list.current.filter((x) => x.id !== id)),
-    retry: (id: string) => { keep(list.current.map((x) => (x.id === id ? { ...x, problem: undefined } : x))); void flush(); },
+    retry: (id: string) => {
+      keep(list.current.map((x) => (x.id === id ? { ...x, problem: undefined } : x)));
+      void flush();
+    },
   };
 }
 
@@ -70,6 +104,23 @@ export function useOutbox<T extends { id: string }>(name: string, send: Send, /*
 export function useDraft(name: string): [string, (text: string) => void] {
   const key = `ironstone.draft.${name}`;
   const [text, setText] = useState("");
-  useEffect(() => { try { setText(localStorage.getItem(key) ?? ""); } catch { /* closed storage */ } }, [key]);
-  return [text, (next) => { setText(next); try { if (next) localStorage.setItem(key, next); else localStorage.removeItem(key); } catch { /* closed storage */ } }];
+  useEffect(() => {
+    try {
+      setText(localStorage.getItem(key) ?? "");
+    } catch {
+      /* closed storage */
+    }
+  }, [key]);
+  return [
+    text,
+    (next) => {
+      setText(next);
+      try {
+        if (next) localStorage.setItem(key, next);
+        else localStorage.removeItem(key);
+      } catch {
+        /* closed storage */
+      }
+    },
+  ];
 }

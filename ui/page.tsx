@@ -18,13 +18,38 @@ export function PageHead({ title, note, children }: { title: ReactNode; note?: R
 const looks = {
   plain: "border-[#a59a8a] bg-sheet text-ink hover:border-ink",
   main: "border-iron bg-iron text-white hover:bg-[#85301a]",
-  quiet: "border-transparent text-soft hover:text-ink underline decoration-line underline-offset-3 hover:decoration-ink",
+  quiet:
+    "border-transparent text-soft hover:text-ink underline decoration-line underline-offset-3 hover:decoration-ink",
   danger: "border-iron text-iron bg-sheet hover:bg-iron-wash",
 } as const;
-export const buttonClass = (look: keyof typeof looks = "plain") => cx("inline-flex items-center justify-center gap-1.5 rounded-sm border text-[13px] whitespace-nowrap disabled:opacity-55", look === "quiet" ? "px-0.5 py-0.5 font-[500]" : "min-h-8 px-3 py-1 font-[600]", looks[look]);
+export const buttonClass = (look: keyof typeof looks = "plain") =>
+  cx(
+    "inline-flex items-center justify-center gap-1.5 rounded-sm border text-[13px] whitespace-nowrap " +
+      "disabled:opacity-55",
+    look === "quiet" ? "px-0.5 py-0.5 font-[500]" : "min-h-8 px-3 py-1 font-[600]",
+    looks[look],
+  );
 
-export function LinkButton({ href, look = "plain", children, download }: { href: string; look?: keyof typeof looks; children: ReactNode; download?: boolean }) {
-  return download ? <a href={href} className={buttonClass(look)} download>{children}</a> : <Link href={href} className={buttonClass(look)}>{children}</Link>;
+export function LinkButton({
+  href,
+  look = "plain",
+  children,
+  download,
+}: {
+  href: string;
+  look?: keyof typeof looks;
+  children: ReactNode;
+  download?: boolean;
+}) {
+  return download ? (
+    <a href={href} className={buttonClass(look)} download>
+      {children}
+    </a>
+  ) : (
+    <Link href={href} className={buttonClass(look)}>
+      {children}
+    </Link>
+  );
 }
 
 /** What stands where a list is empty: what it will hold and the next step. */
@@ -38,10 +63,25 @@ export function Empty({ title, children, action }: { title: string; children?: R
   );
 }
 
-export function Sheet({ title, aside, children, className }: { title?: ReactNode; aside?: ReactNode; children: ReactNode; className?: string }) {
+export function Sheet({
+  title,
+  aside,
+  children,
+  className,
+}: {
+  title?: ReactNode;
+  aside?: ReactNode;
+  children: ReactNode;
+  className?: string;
+}) {
   return (
     <section className={cx("sheet px-4 py-3", className)}>
-      {(title || aside) && <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4"><h2>{title}</h2>{aside && <div className="text-sm text-soft">{aside}</div>}</div>}
+      {(title || aside) && (
+        <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-4">
+          <h2>{title}</h2>
+          {aside && <div className="text-sm text-soft">{aside}</div>}
+        </div>
+      )}
       {children}
     </section>
   );

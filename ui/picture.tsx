@@ -14,7 +14,17 @@ export const asBase64 = (file: File): Promise<string> =>
   });
 
 /** Pictures one after the other; each is checked to be a picture and stored without its metadata. */
-export function PictureUpload({ action, input, label, children }: { action: (input: unknown) => Promise<{ ok: boolean; message?: string }>; input: object; label: string; children: ReactNode }) {
+export function PictureUpload({
+  action,
+  input,
+  label,
+  children,
+}: {
+  action: (input: unknown) => Promise<{ ok: boolean; message?: string }>;
+  input: object;
+  label: string;
+  children: ReactNode;
+}) {
   const router = useRouter();
   const field = useRef<HTMLInputElement>(null);
   const [note, setNote] = useState("");
@@ -24,7 +34,11 @@ export function PictureUpload({ action, input, label, children }: { action: (inp
     setNote("");
     try {
       if (file.size > 25_000_000) return setNote("The picture is larger than 25 MB. Send a smaller one.");
-      const r = await action({ ...input, base64: await asBase64(file), caption: file.name.replace(/\.\w+$/, "").slice(0, 80) });
+      const r = await action({
+        ...input,
+        base64: await asBase64(file),
+        caption: file.name.replace(/\.\w+$/, "").slice(0, 80),
+      });
       setNote(r.ok ? "" : (r.message ?? ""));
       router.refresh();
     } catch {
@@ -35,9 +49,27 @@ export function PictureUpload({ action, input, label, children }: { action: (inp
   };
   return (
     <span className="no-print inline-flex flex-wrap items-center gap-2">
-      <button type="button" className={buttonClass()} disabled={busy} onClick={() => field.current?.click()}>{busy ? "Sending…" : children}</button>
-      <input ref={field} type="file" accept="image/*" className="sr-only" tabIndex={-1} aria-label={label} onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ""; if (f) void send(f); }} />
-      {note && <span role="alert" className="text-sm text-iron">{note}</span>}
+      <button type="button" className={buttonClass()} disabled={busy} onClick={() => field.current?.click()}>
+        {busy ? "Sending…" : children}
+      </button>
+      <input
+        ref={field}
+        type="file"
+        accept="image/*"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label={label}
+        onChange={(e) => {
+          const f = e.target.files?.[0];
+          e.target.value = "";
+          if (f) void send(f);
+        }}
+      />
+      {note && (
+        <span role="alert" className="text-sm text-iron">
+          {note}
+        </span>
+      )}
     </span>
   );
 }

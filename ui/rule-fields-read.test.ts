@@ -3,9 +3,24 @@ import { applyRule, type PointsRule } from "@/core/points/rule";
 import { emptyRule, readRule, showRule } from "./rule-fields-read";
 
 const rules: PointsRule[] = [
-  { kind: "line", anchors: [{ at: "4", points: "0" }, { at: "9", points: "100" }] },
+  {
+    kind: "line",
+    anchors: [
+      { at: "4", points: "0" },
+      { at: "9", points: "100" },
+    ],
+  },
   { kind: "bands", better: "less", bands: [{ at: "4", points: "90" }], otherwise: "10" },
-  { kind: "target", target: "2.000", points: "100", perStep: "1", step: "0.030", school: "started", beyond: "5", floor: "0" },
+  {
+    kind: "target",
+    target: "2.000",
+    points: "100",
+    perStep: "1",
+    step: "0.030",
+    school: "started",
+    beyond: "5",
+    floor: "0",
+  },
   { kind: "ratio", points: "50", better: "less" },
   { kind: "pass", points: "10", comparator: "≥", limit: "5" },
   { kind: "place", points: ["10", "8", "6"] },
@@ -24,5 +39,12 @@ test("no rule is no rule", () => {
 });
 
 test("pairs are read with spaces, tabs or colons between", () => {
-  expect(readRule({ ...emptyRule, kind: "line", pairs: "4 0\n 6:60\n\n8\t85 " })).toEqual({ kind: "line", anchors: [{ at: "4", points: "0" }, { at: "6", points: "60" }, { at: "8", points: "85" }] });
+  expect(readRule({ ...emptyRule, kind: "line", pairs: "4 0\n 6:60\n\n8\t85 " })).toEqual({
+    kind: "line",
+    anchors: [
+      { at: "4", points: "0" },
+      { at: "6", points: "60" },
+      { at: "8", points: "85" },
+    ],
+  });
 });

@@ -6,16 +6,47 @@ import { cx } from "./classes";
 import { buttonClass } from "./page";
 import { useReady } from "./ready";
 
-export interface SheetQuestion { id: string; school: "client" | "panel" | "vote" | "weighted" | "datum"; criteria: { key: string; name: string }[]; top: number; keep: number; votes: number; datum: string | null; concepts: { id: string; title: string }[] }
+export interface SheetQuestion {
+  id: string;
+  school: "client" | "panel" | "vote" | "weighted" | "datum";
+  criteria: { key: string; name: string }[];
+  top: number;
+  keep: number;
+  votes: number;
+  datum: string | null;
+  concepts: { id: string; title: string }[];
+}
 type Send = (input: unknown, envelope?: { requestId: string }) => Promise<{ ok: boolean; message?: string }>;
 
-/** A rater's sheet in any school: choices with reasons, votes, scores, or marks against a datum. Works on a phone; what is filled in stays until it is handed in. */
-export function SelectionSheet({ q, given, action }: { q: SheetQuestion; given: Record<string, unknown> | null; action: Send }) {
+/**
+ * A rater's sheet in any school: choices with reasons, votes, scores, or marks against a datum. Works on a phone; what
+ * is filled in stays until it is handed in.
+ */
+export function SelectionSheet({
+  q,
+  given,
+  action,
+}: {
+  q: SheetQuestion;
+  given: Record<string, unknown> | null;
+  action: Send;
+}) {
   const router = useRouter();
   const ready = useReady();
   const [chosen, setChosen] = useState<string[]>((given?.chosen as string[] | undefined) ?? []);
-  const [reasons, setReasons] = useState<Record<string, string>>((given?.reasons as Record<string, string> | undefined) ?? {});
-  const [marks, setMarks] = useState<Record<string, Record<string, string>>>(() => Object.fromEntries(q.concepts.map((k) => [k.id, Object.fromEntries(q.criteria.map((c) => [c.key, String((given?.[k.id] as Record<string, unknown> | undefined)?.[c.key] ?? "")]))])));
+  const [reasons, setReasons] = useState<Record<string, string>>(
+    (given?.reasons as Record<string, string> | undefined) ?? {},
+  );
+  const [marks, setMarks] = useState<Record<string, Record<string, string>>>(() =>
+    Object.fromEntries(
+      q.concepts.map((k) => [
+        k.id,
+        Object.fromEntries(
+          q.criteria.map((c) => [c.key, String((given?.[k.id] as Record<string, unknown> | undefined)?.[c.key] ?? "")]),
+        ),
+      ]),
+    ),
+  );
   const [note, setNote] = useState<{ good: boolean; text: string } | null>(null);
   const [busy, setBusy] = useState(false);
   const picks = q.school === "client" || q.school === "vote";
@@ -25,12 +56,32 @@ export function SelectionSheet({ q, given, action }: { q: SheetQuestion; given: 
     setBusy(true);
     setNote(null);
     try {
-      const body = picks ? { chosen, reasons: Object.fromEntries(Object.entries(reasons).filter(([k]) => chosen.includes(k))) }
-        : Object.fromEntries(q.concepts.filter((k) => k.id !== q.datum).map((k) => [k.id, Object.fromEntries(Object.entries(marks[k.id]!).filter(([, v]) => v !== "").map(([c, v]) => [c, q.school === "datum" ? v : Number(v.replace(",", "."))]))]));
-      const bad = picks ? null : q.concepts.flatMap((k) => q.criteria.map((c) => ({ k, c, v: marks[k.id]![c.key]! }))).find(({ v }) => q.school !== "datum" && v !== "" && !Number.isFinite(Number(v.replace(",", "."))));
-      if (bad) return setNote({ good: false, text: `${bad.k.title}, ${bad.c.name}: write a number from 0 to ${q.top}.` });
+      const body = picks
+        ? { chosen, reasons: Object.fromEntries(Object.entries(reasons).filter(([k]) => chosen.includes(k))) }
+        : Object.fromEntries(
+            q.concepts
+              .filter((k) => k.id !== q.datum)
+              .map((k) => [
+                k.id,
+                Object.fromEntries(
+                  Object.entries(marks[k.id]!)
+                    .filter(([, v]) => v !== "")
+                    .map(([c, v]) => [c, q.school === "datum" ? v : Number(v.replace(",", "."))]),
+                ),
+              ]),
+          );
+      const bad = picks
+        ? null
+        : q.concepts
+            .flatMap((k) => q.criteria.map((c) => ({ k, c, v: marks[k.id]![c.key]! })))
+            .find(({ v }) => q.school !== "datum" && v !== "" && !Number.isFinite(Number(v.replace(",", "."))));
+      if (bad)
+        return setNote({ good: false, text: `${bad.k.title}, ${bad.c.name}: write a number from 0 to ${q.top}.` });
       const r = await action({ selectionId: q.id, marks: body }, { requestId: crypto.randomUUID() });
-      setNote({ good: r.ok, text: r.ok ? "Handed in. You can change it until the selection is closed." : (r.message ?? "") });
+      setNote({
+        good: r.ok,
+        text: r.ok ? "Handed in. You can change it until the selection is closed." : (r.message ?? ""),
+      });
       if (r.ok) router.refresh();
     } catch {
       setNote({ good: false, text: "The network did not answer. What you filled in is still here; hand it in again." });
@@ -42,27 +93,110 @@ export function SelectionSheet({ q, given, action }: { q: SheetQuestion; given: 
     <fieldset disabled={!ready} className="grid gap-3">
       {picks ? (
         <>
-          <p className="text-soft">Choose {most === 1 ? "one" : `up to ${most}`}{q.school === "client" && ", and say why: the students read your reason"}.</p>
-          <ul className="grid gap-2">{q.concepts.map((k) => (
-            <li key={k.id} className={cx("rounded-md border px-3 py-2", chosen.includes(k.id) ? "border-iron bg-sheet" : "border-line")}>
-              <label className="flex min-h-9 items-center gap-2.5"><input type="checkbox" className="size-4 accent-iron" checked={chosen.includes(k.id)} disabled={!chosen.includes(k.id) && most > 1 && chosen.length >= most} onChange={(e) => setChosen(e.target.checked ? (most === 1 ? [k.id] : [...chosen, k.id]) : chosen.filter((x) => x !== k.id))} /><span className="font-[600]">{k.title}</span></label>
-              {q.school === "client" && chosen.includes(k.id) && <textarea rows={2} className="input mt-1" aria-label={`Why ${k.title}`} placeholder="Why this one" value={reasons[k.id] ?? ""} onChange={(e) => setReasons({ ...reasons, [k.id]: e.target.value })} />}
-            </li>
-          ))}</ul>
+          <p className="text-soft">
+            Choose {most === 1 ? "one" : `up to ${most}`}
+            {q.school === "client" && ", and say why: the students read your reason"}.
+          </p>
+          <ul className="grid gap-2">
+            {q.concepts.map((k) => (
+              <li
+                key={k.id}
+                className={cx(
+                  "rounded-md border px-3 py-2",
+                  chosen.includes(k.id) ? "border-iron bg-sheet" : "border-line",
+                )}
+              >
+                <label className="flex min-h-9 items-center gap-2.5">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-iron"
+                    checked={chosen.includes(k.id)}
+                    disabled={!chosen.includes(k.id) && most > 1 && chosen.length >= most}
+                    onChange={(e) =>
+                      setChosen(
+                        e.target.checked ? (most === 1 ? [k.id] : [...chosen, k.id]) : chosen.filter((x) => x !== k.id),
+                      )
+                    }
+                  />
+                  <span className="font-[600]">{k.title}</span>
+                </label>
+                {q.school === "client" && chosen.includes(k.id) && (
+                  <textarea
+                    rows={2}
+                    className="input mt-1"
+                    aria-label={`Why ${k.title}`}
+                    placeholder="Why this one"
+                    value={reasons[k.id] ?? ""}
+                    onChange={(e) => setReasons({ ...reasons, [k.id]: e.target.value })}
+                  />
+                )}
+              </li>
+            ))}
+          </ul>
         </>
       ) : (
         <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Sheet">
-          <table className="table"><thead><tr><th>Concept</th>{q.criteria.map((c) => <th key={c.key}>{c.name}{q.school !== "datum" && <span className="block font-normal">0 to {q.top}</span>}</th>)}</tr></thead>
-            <tbody>{q.concepts.map((k) => (
-              <tr key={k.id}><td className="min-w-36 font-[600]">{k.title}{k.id === q.datum && <span className="font-normal text-soft"> is the datum</span>}</td>
-                {q.criteria.map((c) => <td key={c.key}>{k.id === q.datum ? "0" : q.school === "datum"
-                  ? <select className="input w-16" aria-label={`${k.title}, ${c.name}`} value={marks[k.id]![c.key]} onChange={(e) => setMarks({ ...marks, [k.id]: { ...marks[k.id], [c.key]: e.target.value } })}><option value="">–</option><option value="+">+</option><option value="0">0</option><option value="−">−</option></select>
-                  : <input className="input w-16" inputMode="decimal" autoComplete="off" aria-label={`${k.title}, ${c.name}`} value={marks[k.id]![c.key]} onChange={(e) => setMarks({ ...marks, [k.id]: { ...marks[k.id], [c.key]: e.target.value } })} />}</td>)}
+          <table className="table">
+            <thead>
+              <tr>
+                <th>Concept</th>
+                {q.criteria.map((c) => (
+                  <th key={c.key}>
+                    {c.name}
+                    {q.school !== "datum" && <span className="block font-normal">0 to {q.top}</span>}
+                  </th>
+                ))}
               </tr>
-            ))}</tbody></table>
+            </thead>
+            <tbody>
+              {q.concepts.map((k) => (
+                <tr key={k.id}>
+                  <td className="min-w-36 font-[600]">
+                    {k.title}
+                    {k.id === q.datum && <span className="font-normal text-soft"> is the datum</span>}
+                  </td>
+                  {q.criteria.map((c) => (
+                    <td key={c.key}>
+                      {k.id === q.datum ? (
+                        "0"
+                      ) : q.school === "datum" ? (
+                        <select
+                          className="input w-16"
+                          aria-label={`${k.title}, ${c.name}`}
+                          value={marks[k.id]![c.key]}
+                          onChange={(e) => setMarks({ ...marks, [k.id]: { ...marks[k.id], [c.key]: e.target.value } })}
+                        >
+                          <option value="">–</option>
+                          <option value="+">+</option>
+                          <option value="0">0</option>
+                          <option value="−">−</option>
+                        </select>
+                      ) : (
+                        <input
+                          className="input w-16"
+                          inputMode="decimal"
+                          autoComplete="off"
+                          aria-label={`${k.title}, ${c.name}`}
+                          value={marks[k.id]![c.key]}
+                          onChange={(e) => setMarks({ ...marks, [k.id]: { ...marks[k.id], [c.key]: e.target.value } })}
+                        />
+                      )}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
         </div>
       )}
-      <div className="flex flex-wrap items-center gap-3"><button type="button" className={buttonClass("main")} disabled={busy} onClick={send}>{busy ? "Handing in…" : given ? "Hand in again" : "Hand in"}</button><p role="status" className={cx("text-sm", note?.good ? "text-moss" : "text-iron")}>{note?.text}</p></div>
+      <div className="flex flex-wrap items-center gap-3">
+        <button type="button" className={buttonClass("main")} disabled={busy} onClick={send}>
+          {busy ? "Handing in…" : given ? "Hand in again" : "Hand in"}
+        </button>
+        <p role="status" className={cx("text-sm", note?.good ? "text-moss" : "text-iron")}>
+          {note?.text}
+        </p>
+      </div>
     </fieldset>
   );
 }

@@ -26,8 +26,22 @@ export function WorkingProvider({ children }: { children: ReactNode }) {
   );
 }
 
-/** A computed figure: dotted underline, opens its working by press or W. The one way in which computed values are shown. */
-export function Figure({ children, unit, working, className, big }: { children: ReactNode; unit?: string; working: Working; className?: string; big?: boolean }) {
+/**
+ * A computed figure: dotted underline, opens its working by press or W. The one way in which computed values are shown.
+ */
+export function Figure({
+  children,
+  unit,
+  working,
+  className,
+  big,
+}: {
+  children: ReactNode;
+  unit?: string;
+  working: Working;
+  className?: string;
+  big?: boolean;
+}) {
   const open = useContext(Open);
   const show = useMemo(() => () => open(working), [open, working]);
   return (
@@ -35,9 +49,15 @@ export function Figure({ children, unit, working, className, big }: { children: 
       type="button"
       data-figure=""
       onClick={show}
-      onKeyDown={(e) => { if (e.key === "w" || e.key === "W") show(); }}
+      onKeyDown={(e) => {
+        if (e.key === "w" || e.key === "W") show();
+      }}
       title={`${working.title}. Press for its working.`}
-      className={cx("cursor-help border-b border-dotted border-soft/80 leading-[1.15] hover:border-iron hover:text-iron", big && "text-[19px] font-[650]", className)}
+      className={cx(
+        "cursor-help border-b border-dotted border-soft/80 leading-[1.15] hover:border-iron hover:text-iron",
+        big && "text-[19px] font-[650]",
+        className,
+      )}
     >
       {children}
       {unit && <span className="unit">{unit}</span>}

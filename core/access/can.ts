@@ -5,7 +5,14 @@ export type GuestRole = "client" | "reviewer" | "judge" | "scorer" | "board";
 
 /** Somebody at the door: a signed-in person with a place in projects, a guest with a link to one project, or nobody. */
 export type Actor =
-  | { kind: "person"; id: string; name: string; instructor: boolean; admin: boolean; projects: Readonly<Record<string, Membership>> }
+  | {
+      kind: "person";
+      id: string;
+      name: string;
+      instructor: boolean;
+      admin: boolean;
+      projects: Readonly<Record<string, Membership>>;
+    }
   | { kind: "guest"; id: string; name: string; role: GuestRole; project: string }
   | { kind: "nobody" };
 
@@ -22,7 +29,9 @@ export interface Subject {
 }
 
 type Rule = {
-  /** Roles in the subject's project. `student` writes only where the subject is the student's own team or own person. */
+  /**
+   * Roles in the subject's project. `student` writes only where the subject is the student's own team or own person.
+   */
   readonly project?: readonly ProjectRole[];
   readonly guests?: readonly GuestRole[];
   /** Any signed-in instructor. */
@@ -99,7 +108,20 @@ export type Act = keyof typeof rules;
 /**
  * Whether an actor may do an act to a subject. Everything that no rule allows is refused.
  * @example can({ kind: "nobody" }, "project.read", { project: "p" }) // => false
- * @example can({ kind: "person", id: "1", name: "", instructor: false, admin: false, projects: { p: { role: "student", team: "a" } } }, "build.edit", { project: "p", team: "b" }) // => false
+ * @example
+ * can(
+ *   {
+ *     kind: "person",
+ *     id: "1",
+ *     name: "",
+ *     instructor: false,
+ *     admin: false,
+ *     projects: { p: { role: "student", team: "a" } },
+ *   },
+ *   "build.edit",
+ *   { project: "p", team: "b" },
+ * )
+ * // => false
  */
 export function can(actor: Actor, act: Act, subject: Subject): boolean {
   const rule: Rule = rules[act];

@@ -29,12 +29,21 @@ export function briefSections(markdown: string): BriefSection[] {
   return out.map((s) => ({ title: s.title, body: s.body.trim() }));
 }
 
+/** Three sides as people write them: 600 × 400 × 400 mm; each may carry the unit, the last one must. */
+const number = /(\d+(?:[.,]\d+)?)/.source;
+const times = /\s*(?:mm|cm|m)?\s*[×x*]\s*/.source;
+const threeSides = new RegExp(`${number}${times}${number}${times}${number}\\s*(mm|cm|m|in)\\b`, "i");
+
 /**
  * The sections of a one-page brief that a text does not have.
- * @example missingParts("## Need\n\nWater.\n\n## Rules of the contest\n\n- x") // => ["Client", "Deliverables", "Dates", "Safety", "Prizes"]
+ * @example
+ * missingParts("## Need\n\nWater.\n\n## Rules of the contest\n\n- x")
+ * // => ["Client", "Deliverables", "Dates", "Safety", "Prizes"]
  */
 export function missingParts(markdown: string): string[] {
-  const titles = briefSections(markdown).filter((s) => s.body).map((s) => s.title.toLowerCase());
+  const titles = briefSections(markdown)
+    .filter((s) => s.body)
+    .map((s) => s.title.toLowerCase());
   return briefParts.filter((p) => !titles.some((t) => t.includes(p.toLowerCase().replace(/s$/, ""))));
 }
 
@@ -48,7 +57,7 @@ export interface Rule {
 }
 
 const sidesIn = (text: string): string[] | null => {
-  const m = /(\d+(?:[.,]\d+)?)\s*(?:mm|cm|m)?\s*[×x*]\s*(\d+(?:[.,]\d+)?)\s*(?:mm|cm|m)?\s*[×x*]\s*(\d+(?:[.,]\d+)?)\s*(mm|cm|m|in)\b/i.exec(text);
+  const m = threeSides.exec(text);
   if (!m) return null;
   const si = [m[1]!, m[2]!, m[3]!].map((v) => parseQuantity(`${v} ${m[4]!}`, "mm"));
   return si.every((q) => q.ok) ? si.map((q) => (q.ok ? q.quantity.si : "")) : null;
@@ -56,34 +65,77 @@ const sidesIn = (text: string): string[] | null => {
 
 /**
  * The rules of a brief that hold a number: the list items of its section of rules. Markdown emphasis is taken off.
- * @example rulesWithNumbers("## Rules\n\n- Weighs at most **5.0 kg**\n- One operator\n").map((r) => [r.key, r.text]) // => [["weighs at most # kg", "Weighs at most 5.0 kg"]]
+ * @example
+ * rulesWithNumbers("## Rules\n\n- Weighs at most **5.0 kg**\n- One operator\n").map((r) => [r.key, r.text])
+ * // => [["weighs at most # kg", "Weighs at most 5.0 kg"]]
  */
 export function rulesWithNumbers(markdown: string): Rule[] {
-  return briefSections(markdown).filter((s) => /rule|limit/i.test(s.title)).flatMap((s) => s.body.split("\n").flatMap((line) => {
-    const item = /^\s*(?:[-*+]|\d+[.)])\s+(.*)$/.exec(line)?.[1]?.replace(/[*_`]/g, "").trim();
-    if (!item || !/\d/.test(item)) return [];
-    const sides = sidesIn(item);
-    return [{ key: item.toLowerCase().replace(/\d+(?:[.,]\d+)*/g, "#").replace(/\s+/g, " "), text: item, limits: sides ? [] : limitsInText(item), sides }];
-  }));
+  return briefSections(markdown)
+    .filter((s) => /rule|limit/i.test(s.title))
+    .flatMap((s) =>
+      s.body.split("\n").flatMap((line) => {
+        const item = /^\s*(?:[-*+]|\d+[.)])\s+(.*)$/.exec(line)?.[1]?.replace(/[*_`]/g, "").trim();
+        if (!item || !/\d/.test(item)) return [];
+        const sides = sidesIn(item);
+        return [
+          {
+            key: item
+              .toLowerCase()
+              .replace(/\d+(?:[.,]\d+)*/g, "#")
+              .replace(/\s+/g, " "),
+            text: item,
+            limits: sides ? [] : limitsInText(item),
+            sides,
+          },
+        ];
+      }),
+    );
 }
 
 /**
- * Whether the numbers of a rule say what a requirement's limit says: every bound of the limit is among the numbers that the rule states in the same kind of quantity.
+ * Whether the numbers of a rule say what a requirement's limit says: every bound of the limit is among the numbers that
+ * the rule states in the same kind of quantity.
  * Gives null when they agree, otherwise what each place says.
- * @example ruleDiffers(rulesWithNumbers("## Rules\n- At most 5.0 kg")[0], { comparator: "≤", target: "6", second: null, sides: null, unit: "kg" }) // => "the rule says 5.0 kg, the requirement ≤ 6 kg"
- * @example ruleDiffers(rulesWithNumbers("## Rules\n- At most 5.0 kg")[0], { comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }) // => null
+ * @example
+ * ruleDiffers(rulesWithNumbers("## Rules\n- At most 5.0 kg")[0], {
+ *   comparator: "≤",
+ *   target: "6",
+ *   second: null,
+ *   sides: null,
+ *   unit: "kg",
+ * })
+ * // => "the rule says 5.0 kg, the requirement ≤ 6 kg"
+ * @example
+ * ruleDiffers(rulesWithNumbers("## Rules\n- At most 5.0 kg")[0], {
+ *   comparator: "≤",
+ *   target: "5",
+ *   second: null,
+ *   sides: null,
+ *   unit: "kg",
+ * })
+ * // => null
  */
 export function ruleDiffers(rule: Rule, limit: Limit): string | null {
-  const says = rule.sides ? `${rule.sides.map((s) => new Decimal(s).times(1000).toString()).join(" × ")} mm` : rule.limits.map((l) => l.text).join(", ");
+  const says = rule.sides
+    ? `${rule.sides.map((s) => new Decimal(s).times(1000).toString()).join(" × ")} mm`
+    : rule.limits.map((l) => l.text).join(", ");
   const differ = `the rule says ${says || "no number of this kind"}, the requirement ${describeLimit(limit)}`;
   if (limit.comparator === "yes") return null;
   if (limit.comparator === "fits") {
-    const sorted = (x: readonly string[]) => x.map(Number).sort((a, b) => a - b).join();
+    const sorted = (x: readonly string[]) =>
+      x
+        .map(Number)
+        .sort((a, b) => a - b)
+        .join();
     return rule.sides && limit.sides && sorted(rule.sides) === sorted(limit.sides) ? null : differ;
   }
   const unit = parseUnit(limit.unit);
-  const stated = rule.limits.filter((l) => unit && (l.unit === "1" ? limit.unit === "1" : sameDimension(l.dimension, unit.dimension))).flatMap((l) => [l.low, l.high]).filter((x) => x !== null);
-  const wanted = limit.comparator === "±" ? [limit.target, limit.second] : limitRange(limit).map((d) => d?.toString() ?? null);
+  const stated = rule.limits
+    .filter((l) => unit && (l.unit === "1" ? limit.unit === "1" : sameDimension(l.dimension, unit.dimension)))
+    .flatMap((l) => [l.low, l.high])
+    .filter((x) => x !== null);
+  const wanted =
+    limit.comparator === "±" ? [limit.target, limit.second] : limitRange(limit).map((d) => d?.toString() ?? null);
   // A tolerance is a difference, which in °C is not shifted as a temperature is: its centre is enough.
   const needed = (limit.comparator === "±" ? wanted.slice(0, 1) : wanted).filter((x) => x !== null);
   return needed.every((x) => stated.some((s) => new Decimal(s).eq(x!))) ? null : differ;

@@ -16,12 +16,32 @@ export interface Flip {
   readonly winner: string | null;
 }
 
-const totals = (scores: FragilityInput["scores"], weights: readonly number[]) => scores.map((row) => row.reduce((s, x, j) => s + x * weights[j]!, 0));
+const totals = (scores: FragilityInput["scores"], weights: readonly number[]) =>
+  scores.map((row) => row.reduce((s, x, j) => s + x * weights[j]!, 0));
 
 /**
- * For every criterion the smallest change of its weight, the others scaled to keep the sum at 1, at which the winner changes.
+ * For every criterion the smallest change of its weight, the others scaled to keep the sum at 1, at which the winner
+ * changes.
  * Weights .5 .3 .2; A 7 6 9, B 8 5 7, C 6 9 5: the first weight rising to 0.583 makes B win.
- * @example flipsOf({ criteria: [{ key: "a", name: "a", weight: 0.5 }, { key: "b", name: "b", weight: 0.3 }, { key: "c", name: "c", weight: 0.2 }], options: [{ key: "A", name: "A" }, { key: "B", name: "B" }, { key: "C", name: "C" }], scores: [[7, 6, 9], [8, 5, 7], [6, 9, 5]] }).map((f) => [f.at?.toFixed(3), f.winner])[0] // => ["0.583", "B"]
+ * @example
+ * flipsOf({
+ *   criteria: [
+ *     { key: "a", name: "a", weight: 0.5 },
+ *     { key: "b", name: "b", weight: 0.3 },
+ *     { key: "c", name: "c", weight: 0.2 },
+ *   ],
+ *   options: [
+ *     { key: "A", name: "A" },
+ *     { key: "B", name: "B" },
+ *     { key: "C", name: "C" },
+ *   ],
+ *   scores: [
+ *     [7, 6, 9],
+ *     [8, 5, 7],
+ *     [6, 9, 5],
+ *   ],
+ * }).map((f) => [f.at?.toFixed(3), f.winner])[0]
+ * // => ["0.583", "B"]
  */
 export function flipsOf({ criteria, options, scores }: FragilityInput): Flip[] {
   const sum = criteria.reduce((s, c) => s + c.weight, 0);
@@ -30,9 +50,14 @@ export function flipsOf({ criteria, options, scores }: FragilityInput): Flip[] {
   const now = totals(scores, w);
   const lead = now.indexOf(Math.max(...now));
   return criteria.map((c, k) => {
-    // With weight v on criterion k and the rest scaled, an option's total is v·s + (1 − v)·rest: straight lines that cross once.
+    // With weight v on criterion k and the rest scaled, an option's total is v·s + (1 − v)·rest: straight lines that
+    // cross once.
     const others = 1 - w[k]!;
-    const rest = scores.map((row) => (others > 0 ? row.reduce((s, x, j) => s + (j === k ? 0 : x * w[j]!), 0) / others : row.reduce((s, x, j) => s + (j === k ? 0 : x), 0) / Math.max(1, row.length - 1)));
+    const rest = scores.map((row) =>
+      others > 0
+        ? row.reduce((s, x, j) => s + (j === k ? 0 : x * w[j]!), 0) / others
+        : row.reduce((s, x, j) => s + (j === k ? 0 : x), 0) / Math.max(1, row.length - 1),
+    );
     let [at, winner]: [number | null, string | null] = [null, null];
     options.forEach((o, i) => {
       if (i === lead) return;
@@ -46,11 +71,37 @@ export function flipsOf({ criteria, options, scores }: FragilityInput): Flip[] {
 }
 
 /**
- * The share of first places of every option over random weight sets, drawn evenly from all sets that sum to 1 (exponential numbers over their sum), seeded. A shared first place counts in parts.
+ * The share of first places of every option over random weight sets, drawn evenly from all sets that sum to 1
+ * (exponential numbers over their sum), seeded. A shared first place counts in parts.
  * It yields after every thousand sets, so that a worker can say how far it is.
- * @example [...firstPlaces({ criteria: [{ key: "a", name: "a", weight: 1 }, { key: "b", name: "b", weight: 1 }], options: [{ key: "X", name: "X" }, { key: "Y", name: "Y" }], scores: [[9, 9], [1, 1]] }, 2000, "7")].at(-1).shares // => [1, 0]
+ * @example
+ * [
+ *   ...firstPlaces(
+ *     {
+ *       criteria: [
+ *         { key: "a", name: "a", weight: 1 },
+ *         { key: "b", name: "b", weight: 1 },
+ *       ],
+ *       options: [
+ *         { key: "X", name: "X" },
+ *         { key: "Y", name: "Y" },
+ *       ],
+ *       scores: [
+ *         [9, 9],
+ *         [1, 1],
+ *       ],
+ *     },
+ *     2000,
+ *     "7",
+ *   ),
+ * ].at(-1).shares
+ * // => [1, 0]
  */
-export function* firstPlaces({ criteria, options, scores }: FragilityInput, sets: number, seed: string): Generator<{ done: number; shares: number[] }> {
+export function* firstPlaces(
+  { criteria, options, scores }: FragilityInput,
+  sets: number,
+  seed: string,
+): Generator<{ done: number; shares: number[] }> {
   const random = seededRandom(seed);
   const wins = options.map(() => 0);
   const m = criteria.length;

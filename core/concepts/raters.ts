@@ -7,7 +7,10 @@ export interface Rating {
 }
 
 export interface RaterModel {
-  /** Raw mean and severity-adjusted score by option; the adjusted one is null where the option cannot be compared with the first group. */
+  /**
+   * Raw mean and severity-adjusted score by option; the adjusted one is null where the option cannot be compared with
+   * the first group.
+   */
   readonly options: readonly { option: string; n: number; raw: Computed<number>; adjusted: Computed<number | null> }[];
   /** How much each rater marks above (+) or below (−) the average rater. */
   readonly raters: readonly { rater: string; n: number; severity: number | null }[];
@@ -34,25 +37,44 @@ function solve(a: number[][], b: number[]): number[] {
     }
   }
   const x = new Array<number>(n).fill(0);
-  for (let i = n - 1; i >= 0; i--) x[i] = (b[i]! - a[i]!.reduce((s, v, c) => (c > i ? s + v * x[c]! : s), 0)) / a[i]![i]!;
+  for (let i = n - 1; i >= 0; i--)
+    x[i] = (b[i]! - a[i]!.reduce((s, v, c) => (c > i ? s + v * x[c]! : s), 0)) / a[i]![i]!;
   return x;
 }
 
-const two = (x: number) => (Math.round(x * 100 + Number.EPSILON) / 100).toFixed(2).replace(/^-0\.00$/, "0.00").replace("-", "−");
+const two = (x: number) =>
+  (Math.round(x * 100 + Number.EPSILON) / 100)
+    .toFixed(2)
+    .replace(/^-0\.00$/, "0.00")
+    .replace("-", "−");
 
 /**
- * Several raters on several options: raw means, and scores adjusted for severity by the additive model score = option + rater (least squares), each option predicted for the average rater of its group.
+ * Several raters on several options: raw means, and scores adjusted for severity by the additive model score = option +
+ * rater (least squares), each option predicted for the average rater of its group.
  * Options are connected through raters that rated more than one; where they are not, it says which cannot be compared.
- * @example adjustForSeverity([{ option: "A", rater: "J1", score: 6 }, { option: "B", rater: "J1", score: 7 }, { option: "B", rater: "J2", score: 9 }]).options.map((o) => [o.option, o.adjusted.value.toFixed(2)]) // => [["A", "7.00"], ["B", "8.00"]]
+ * @example
+ * adjustForSeverity([
+ *   { option: "A", rater: "J1", score: 6 },
+ *   { option: "B", rater: "J1", score: 7 },
+ *   { option: "B", rater: "J2", score: 9 },
+ * ]).options.map((o) => [o.option, o.adjusted.value.toFixed(2)])
+ * // => [["A", "7.00"], ["B", "8.00"]]
  */
 export function adjustForSeverity(ratings: readonly Rating[]): RaterModel {
   const options = [...new Set(ratings.map((r) => r.option))];
   const raters = [...new Set(ratings.map((r) => r.rater))];
   const root = new Map<string, string>();
-  const find = (x: string): string => { const up = root.get(x) ?? x; return up === x ? x : find(up); };
+  const find = (x: string): string => {
+    const up = root.get(x) ?? x;
+    return up === x ? x : find(up);
+  };
   for (const r of ratings) root.set(find(`o:${r.option}`), find(`r:${r.rater}`));
   const parts = new Map<string, { options: string[]; raters: string[] }>();
-  const part = (key: string) => { const k = find(key); if (!parts.has(k)) parts.set(k, { options: [], raters: [] }); return parts.get(k)!; };
+  const part = (key: string) => {
+    const k = find(key);
+    if (!parts.has(k)) parts.set(k, { options: [], raters: [] });
+    return parts.get(k)!;
+  };
   for (const o of options) part(`o:${o}`).options.push(o);
   for (const r of raters) part(`r:${r}`).raters.push(r);
   const adjusted = new Map<string, number>();
@@ -64,7 +86,10 @@ export function adjustForSeverity(ratings: readonly Rating[]): RaterModel {
     const a = Array.from({ length: n }, () => new Array<number>(n).fill(0));
     const b = new Array<number>(n).fill(0);
     for (const r of mine) {
-      const at = [g.options.indexOf(r.option), g.raters.indexOf(r.rater) === g.raters.length - 1 ? -1 : g.options.length + g.raters.indexOf(r.rater)].filter((i) => i >= 0);
+      const at = [
+        g.options.indexOf(r.option),
+        g.raters.indexOf(r.rater) === g.raters.length - 1 ? -1 : g.options.length + g.raters.indexOf(r.rater),
+      ].filter((i) => i >= 0);
       for (const i of at) {
         b[i]! += r.score;
         for (const j of at) a[i]![j]! += 1;
@@ -73,33 +98,77 @@ export function adjustForSeverity(ratings: readonly Rating[]): RaterModel {
     const x = solve(a, b);
     const effects = [...x.slice(g.options.length), 0];
     const mean = effects.reduce((s, e) => s + e, 0) / effects.length;
-    g.options.forEach((o, i) => { adjusted.set(o, x[i]! + mean); });
-    g.raters.forEach((r, i) => { severity.set(r, effects[i]! - mean); });
+    g.options.forEach((o, i) => {
+      adjusted.set(o, x[i]! + mean);
+    });
+    g.raters.forEach((r, i) => {
+      severity.set(r, effects[i]! - mean);
+    });
   }
   const groups = [...parts.values()].map((g) => g.options);
-  const residuals = ratings.map((r) => ({ ...r, residual: r.score - adjusted.get(r.option)! - severity.get(r.rater)! }));
+  const residuals = ratings.map((r) => ({
+    ...r,
+    residual: r.score - adjusted.get(r.option)! - severity.get(r.rater)!,
+  }));
   const free = ratings.length - options.length - raters.length + groups.length;
   const sd = free > 0 ? Math.sqrt(residuals.reduce((s, r) => s + r.residual ** 2, 0) / free) : null;
   const rule = "score = option + rater, by least squares; each option as the average rater would have scored it.";
   return {
-    groups, sd, odd: sd && sd > 1e-9 ? residuals.filter((r) => Math.abs(r.residual) > 2 * sd) : [],
-    raters: raters.map((rater) => ({ rater, n: ratings.filter((r) => r.rater === rater).length, severity: severity.get(rater) ?? null })),
+    groups,
+    sd,
+    odd: sd && sd > 1e-9 ? residuals.filter((r) => Math.abs(r.residual) > 2 * sd) : [],
+    raters: raters.map((rater) => ({
+      rater,
+      n: ratings.filter((r) => r.rater === rater).length,
+      severity: severity.get(rater) ?? null,
+    })),
     options: options.map((option) => {
       const mine = ratings.filter((r) => r.option === option);
       const raw = mine.reduce((s, r) => s + r.score, 0) / mine.length;
       const value = adjusted.get(option)!;
       const inputs = mine.map((r) => ({ label: r.rater, value: two(r.score) }));
       return {
-        option, n: mine.length,
-        raw: { value: raw, working: makeWorking({ title: `Raw mean of ${option}`, result: two(raw), rule: "The mean of its raters' scores.", steps: [`(${mine.map((r) => two(r.score)).join(" + ")}) ÷ ${mine.length} = ${two(raw)}`], inputs }) },
-        adjusted: { value, working: makeWorking({ title: `Adjusted score of ${option}`, result: two(value), rule, steps: mine.map((r) => `${r.rater}: ${two(r.score)} − (${two(severity.get(r.rater)!)}) = ${two(r.score - severity.get(r.rater)!)}`), inputs, warnings: groups.length > 1 ? [`No rater connects ${groups.map((g) => g.join(", ")).join(" with ")}: scores of different groups cannot be compared.`] : [] }) },
+        option,
+        n: mine.length,
+        raw: {
+          value: raw,
+          working: makeWorking({
+            title: `Raw mean of ${option}`,
+            result: two(raw),
+            rule: "The mean of its raters' scores.",
+            steps: [`(${mine.map((r) => two(r.score)).join(" + ")}) ÷ ${mine.length} = ${two(raw)}`],
+            inputs,
+          }),
+        },
+        adjusted: {
+          value,
+          working: makeWorking({
+            title: `Adjusted score of ${option}`,
+            result: two(value),
+            rule,
+            steps: mine.map(
+              (r) =>
+                `${r.rater}: ${two(r.score)} − (${two(severity.get(r.rater)!)}) = ` +
+                `${two(r.score - severity.get(r.rater)!)}`,
+            ),
+            inputs,
+            warnings:
+              groups.length > 1
+                ? [
+                    `No rater connects ${groups.map((g) => g.join(", ")).join(" with ")}: scores of different ` +
+                      "groups cannot be compared.",
+                  ]
+                : [],
+          }),
+        },
       };
     }),
   };
 }
 
 /**
- * Kendall's coefficient of concordance W between raters who scored the same options, with the correction for ties; 0 no agreement, 1 full. Null when fewer than two raters scored all of them, or nothing differs.
+ * Kendall's coefficient of concordance W between raters who scored the same options, with the correction for ties; 0 no
+ * agreement, 1 full. Null when fewer than two raters scored all of them, or nothing differs.
  * @example concordance([[1, 2, 3], [1, 2, 3]]) // => 1
  * @example concordance([[1, 2, 3], [3, 2, 1]]) // => 0
  */
@@ -108,8 +177,14 @@ export function concordance(scores: readonly (readonly number[])[]): number | nu
   const n = scores[0]?.length ?? 0;
   if (m < 2 || n < 2) return null;
   let ties = 0;
-  const ranks = scores.map((row) => row.map((x) => row.filter((y) => y < x).length + (row.filter((y) => y === x).length + 1) / 2));
-  for (const row of scores) for (const x of new Set(row)) { const t = row.filter((y) => y === x).length; ties += t ** 3 - t; }
+  const ranks = scores.map((row) =>
+    row.map((x) => row.filter((y) => y < x).length + (row.filter((y) => y === x).length + 1) / 2),
+  );
+  for (const row of scores)
+    for (const x of new Set(row)) {
+      const t = row.filter((y) => y === x).length;
+      ties += t ** 3 - t;
+    }
   const sums = Array.from({ length: n }, (_, i) => ranks.reduce((s, r) => s + r[i]!, 0));
   const mean = (m * (n + 1)) / 2;
   const S = sums.reduce((s, x) => s + (x - mean) ** 2, 0);

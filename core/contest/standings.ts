@@ -55,14 +55,46 @@ export interface Standing {
 }
 
 /**
- * The standings of an attempts event: attempts to a counted value by school, values to places with resolution ties and the tie-break chain, places or values to points.
- * @example standings({ channel: "flow", unit: "L/min", better: "more", policy: { school: "best", n: 3, foul: "out" }, ranking: "competition", resolution: "0.1", tieBreaks: ["second"], points: null, seed: "1" }, [{ id: "a", name: "Alder", attempts: [{ value: "8.9", state: "valid" }], mass: null, inspectedAt: null, out: false }])[0]?.place // => 1
+ * The standings of an attempts event: attempts to a counted value by school, values to places with resolution ties and
+ * the tie-break chain, places or values to points.
+ * @example
+ * standings(
+ *   {
+ *     channel: "flow",
+ *     unit: "L/min",
+ *     better: "more",
+ *     policy: { school: "best", n: 3, foul: "out" },
+ *     ranking: "competition",
+ *     resolution: "0.1",
+ *     tieBreaks: ["second"],
+ *     points: null,
+ *     seed: "1",
+ *   },
+ *   [
+ *     {
+ *       id: "a",
+ *       name: "Alder",
+ *       attempts: [{ value: "8.9", state: "valid" }],
+ *       mass: null,
+ *       inspectedAt: null,
+ *       out: false,
+ *     },
+ *   ],
+ * )[0]?.place
+ * // => 1
  */
 export function standings(event: EventDefinition, entries: readonly EntryRecord[]): Standing[] {
   const digits = event.resolution === null ? undefined : decimalsFor(event.resolution);
   const show = (v: string) => formatNumber(v, digits ?? 2);
-  const lots = new Map(drawOrder([...entries].sort((a, b) => (a.id < b.id ? -1 : 1)), event.seed).map((e, i) => [e.id, i + 1]));
-  const counted = new Map(entries.map((e) => [e.id, countAttempts(e.out ? [] : e.attempts, event.policy, event.better)]));
+  const lots = new Map(
+    drawOrder(
+      [...entries].sort((a, b) => (a.id < b.id ? -1 : 1)),
+      event.seed,
+    ).map((e, i) => [e.id, i + 1]),
+  );
+  const counted = new Map(
+    entries.map((e) => [e.id, countAttempts(e.out ? [] : e.attempts, event.policy, event.better)]),
+  );
   const breakValue = (e: EntryRecord, kind: TieBreakKind): string | null => {
     if (kind === "second") {
       const valid = e.attempts.filter((a) => a.state === "valid" && a.value !== null).map((a) => a.value!);
@@ -73,31 +105,83 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
     return String(lots.get(e.id));
   };
   const ranked = rank(
-    entries.map((e) => ({ id: e.id, value: counted.get(e.id)!.value, breaks: event.tieBreaks.map((k) => breakValue(e, k)) })),
-    { better: event.better, school: event.ranking, resolution: event.resolution, tieBreaks: event.tieBreaks.map((k) => ({ label: tieBreakKinds[k], better: k === "second" ? event.better : "less" })) },
+    entries.map((e) => ({
+      id: e.id,
+      value: counted.get(e.id)!.value,
+      breaks: event.tieBreaks.map((k) => breakValue(e, k)),
+    })),
+    {
+      better: event.better,
+      school: event.ranking,
+      resolution: event.resolution,
+      tieBreaks: event.tieBreaks.map((k) => ({
+        label: tieBreakKinds[k],
+        better: k === "second" ? event.better : "less",
+      })),
+    },
   );
-  const bestValue = [...counted.values()].flatMap((c) => (c.value === null ? [] : [c.value])).sort((a, b) => (event.better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b)))[0];
+  const bestValue = [...counted.values()]
+    .flatMap((c) => (c.value === null ? [] : [c.value]))
+    .sort((a, b) => (event.better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b)))[0];
   const sharing = new Map<number, number>();
   for (const r of ranked) if (r.place !== null) sharing.set(r.place, (sharing.get(r.place) ?? 0) + 1);
   return ranked.map((r) => {
     const entry = entries.find((e) => e.id === r.id)!;
     const c = counted.get(r.id)!;
-    const points = event.points && c.value !== null ? applyRule(event.points, c.value, event.unit, { best: bestValue, place: r.place === null ? undefined : Math.floor(r.place), sharing: r.place === null ? 1 : sharing.get(r.place) }) : null;
+    const points =
+      event.points && c.value !== null
+        ? applyRule(event.points, c.value, event.unit, {
+            best: bestValue,
+            place: r.place === null ? undefined : Math.floor(r.place),
+            sharing: r.place === null ? 1 : sharing.get(r.place),
+          })
+        : null;
     let marked = false;
     const attempts = entry.attempts.map((a) => {
-      const text = a.state === "valid" ? (a.value === null ? "–" : show(a.value)) : { foul: "foul", no_finish: "no finish", void: "void" }[a.state];
+      const text =
+        a.state === "valid"
+          ? a.value === null
+            ? "–"
+            : show(a.value)
+          : { foul: "foul", no_finish: "no finish", void: "void" }[a.state];
       const counts = !marked && a.state === "valid" && a.value !== null && a.value === c.value;
       marked ||= counts;
       return { text, counts };
     });
-    const tied = ranked.filter((o) => o.place === r.place && o.id !== r.id).map((o) => entries.find((e) => e.id === o.id)!.name);
+    const tied = ranked
+      .filter((o) => o.place === r.place && o.id !== r.id)
+      .map((o) => entries.find((e) => e.id === o.id)!.name);
     return {
-      id: r.id, name: entry.name, place: r.place, shared: r.shared, counted: c.value, shown: c.value === null ? "–" : show(c.value), points: points?.value ?? null, decidedBy: r.decidedBy, attempts,
+      id: r.id,
+      name: entry.name,
+      place: r.place,
+      shared: r.shared,
+      counted: c.value,
+      shown: c.value === null ? "–" : show(c.value),
+      points: points?.value ?? null,
+      decidedBy: r.decidedBy,
+      attempts,
       working: makeWorking({
-        title: `${entry.name}: place ${r.place ?? "–"}`, result: c.value === null ? "–" : show(c.value), unit: event.unit,
-        rule: `${event.better === "more" ? "More" : "Less"} is better; ${event.resolution === null ? "the recorded digits decide" : `values that agree at ${event.resolution} ${event.unit} are tied`}${event.tieBreaks.length ? `, then ${event.tieBreaks.map((k) => tieBreakKinds[k]).join(", then ")}` : ""}.`,
-        steps: [c.step, ...(points ? points.working.steps.map((s) => `points: ${s}`) : []), ...(r.decidedBy ? [`a tie was decided by: ${r.decidedBy}`] : [])],
-        inputs: entry.attempts.map((a, i) => ({ label: `attempt ${i + 1}`, value: a.state === "valid" ? (a.value ?? "–") : a.state.replace("_", " "), unit: event.unit })),
+        title: `${entry.name}: place ${r.place ?? "–"}`,
+        result: c.value === null ? "–" : show(c.value),
+        unit: event.unit,
+        rule:
+          `${event.better === "more" ? "More" : "Less"} is better; ` +
+          (event.resolution === null
+            ? "the recorded digits decide"
+            : `values that agree at ${event.resolution} ${event.unit} are tied`) +
+          `${event.tieBreaks.length ? `, then ${event.tieBreaks.map((k) => tieBreakKinds[k]).join(", then ")}` : ""}` +
+          ".",
+        steps: [
+          c.step,
+          ...(points ? points.working.steps.map((s) => `points: ${s}`) : []),
+          ...(r.decidedBy ? [`a tie was decided by: ${r.decidedBy}`] : []),
+        ],
+        inputs: entry.attempts.map((a, i) => ({
+          label: `attempt ${i + 1}`,
+          value: a.state === "valid" ? (a.value ?? "–") : a.state.replace("_", " "),
+          unit: event.unit,
+        })),
         warnings: tied.length && r.place !== null ? [`Shares its place with ${tied.join(", ")}.`] : [],
         basis: points ? [points.working.rule] : [],
       }),

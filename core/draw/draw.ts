@@ -1,5 +1,6 @@
 /**
- * A seeded source of numbers in [0, 1): the seed's text is mixed by FNV-1a into the 128-bit state of sfc32. The same seed gives the same numbers on every machine.
+ * A seeded source of numbers in [0, 1): the seed's text is mixed by FNV-1a into the 128-bit state of sfc32. The same
+ * seed gives the same numbers on every machine.
  * @example seededRandom("4417")() === seededRandom("4417")() // => true
  */
 export function seededRandom(seed: string): () => number {
@@ -23,7 +24,8 @@ export function seededRandom(seed: string): () => number {
 }
 
 /**
- * A list in a seeded random order (Fisher and Yates); the given list is left alone. The order depends on the seed and on the given order only.
+ * A list in a seeded random order (Fisher and Yates); the given list is left alone. The order depends on the seed and
+ * on the given order only.
  * @example drawOrder(["Alder", "Bramble", "Cistern"], "12").length // => 3
  */
 export function drawOrder<T>(items: readonly T[], seed: string): T[] {

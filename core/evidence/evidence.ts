@@ -1,4 +1,6 @@
-/** The versions that a piece of evidence leaned on when it was recorded; null where it does not lean on such a thing. */
+/**
+ * The versions that a piece of evidence leaned on when it was recorded; null where it does not lean on such a thing.
+ */
 export interface Leaning {
   readonly requirement: number;
   readonly build: number;
@@ -10,7 +12,9 @@ export type Verdict = (typeof verdicts)[number];
 
 /**
  * Why evidence is stale: every version it leaned on that is no longer current, in words; empty when it is fresh.
- * @example staleReasons({ requirement: 1, build: 2, protocol: 2 }, { requirement: 2, build: 2, protocol: 2 }) // => ["the requirement changed (version 1, now 2)"]
+ * @example
+ * staleReasons({ requirement: 1, build: 2, protocol: 2 }, { requirement: 2, build: 2, protocol: 2 })
+ * // => ["the requirement changed (version 1, now 2)"]
  */
 export function staleReasons(evidence: Leaning, current: Leaning): string[] {
   const reasons: string[] = [];

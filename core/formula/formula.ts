@@ -1,9 +1,26 @@
 import { derivative, type EvalFunction, type MathNode, parse } from "mathjs";
-import { type Dimension, dimensionless, multiplyDimensions, nameDimension, raiseDimension, sameDimension } from "../quantity/dimension";
+import {
+  type Dimension,
+  dimensionless,
+  multiplyDimensions,
+  nameDimension,
+  raiseDimension,
+  sameDimension,
+} from "../quantity/dimension";
 import { formatNumber } from "../quantity/quantity";
 
 // Only these may stand in a formula: no assignment, no property, no index, no user function.
-const functions: Record<string, "same" | "plain" | "root"> = { sqrt: "root", abs: "same", min: "same", max: "same", sin: "plain", cos: "plain", tan: "plain", exp: "plain", log: "plain" };
+const functions: Record<string, "same" | "plain" | "root"> = {
+  sqrt: "root",
+  abs: "same",
+  min: "same",
+  max: "same",
+  sin: "plain",
+  cos: "plain",
+  tan: "plain",
+  exp: "plain",
+  log: "plain",
+};
 const operators = new Set(["+", "-", "*", "/", "^"]);
 
 export type FormulaCheck = { ok: true; dimension: Dimension; symbols: string[] } | { ok: false; message: string };
@@ -31,7 +48,8 @@ function dimensionOf(node: MathNode, known: ReadonlyMap<string, Dimension>): Dim
   if (n.type === "SymbolNode") {
     if (n.name === "pi") return dimensionless;
     const d = known.get(n.name!);
-    if (!d) throw new FormulaError(`“${n.name}” is not one of ${[...known.keys()].join(", ") || "the declared quantities"}.`);
+    if (!d)
+      throw new FormulaError(`“${n.name}” is not one of ${[...known.keys()].join(", ") || "the declared quantities"}.`);
     return d;
   }
   if (n.type === "OperatorNode" && operators.has(n.op!)) {
@@ -43,30 +61,51 @@ function dimensionOf(node: MathNode, known: ReadonlyMap<string, Dimension>): Dim
       const power = loose(n.args![1]!);
       const exponent = power.type === "ConstantNode" ? Number(power.value) : Number.NaN;
       if (sameDimension(a, {}) && sameDimension(b, {})) return dimensionless;
-      if (!Number.isFinite(exponent)) throw new FormulaError(`${nameDimension(a)} can be raised to a plain number only.`);
+      if (!Number.isFinite(exponent))
+        throw new FormulaError(`${nameDimension(a)} can be raised to a plain number only.`);
       return raiseDimension(a, exponent);
     }
-    if (!sameDimension(a, b)) throw new FormulaError(`${nameDimension(a)} and ${nameDimension(b)} cannot be ${n.op === "+" ? "added" : "subtracted"}.`);
+    if (!sameDimension(a, b))
+      throw new FormulaError(
+        `${nameDimension(a)} and ${nameDimension(b)} cannot be ${n.op === "+" ? "added" : "subtracted"}.`,
+      );
     return a;
   }
   if (n.type === "FunctionNode" && n.fn && functions[n.fn.name]) {
     const inner = n.args!.map((x) => dimensionOf(x, known));
     const kind = functions[n.fn.name];
     if (kind === "root") return raiseDimension(inner[0]!, 0.5);
-    if (kind === "plain" && !sameDimension(inner[0]!, {})) throw new FormulaError(`${n.fn.name} takes a plain number, not ${nameDimension(inner[0]!)}.`);
+    if (kind === "plain" && !sameDimension(inner[0]!, {}))
+      throw new FormulaError(`${n.fn.name} takes a plain number, not ${nameDimension(inner[0]!)}.`);
     const odd = inner.find((d) => !sameDimension(d, inner[0]!));
-    if (odd) throw new FormulaError(`${n.fn.name} cannot compare ${nameDimension(inner[0]!)} with ${nameDimension(odd)}.`);
+    if (odd)
+      throw new FormulaError(`${n.fn.name} cannot compare ${nameDimension(inner[0]!)} with ${nameDimension(odd)}.`);
     return kind === "same" ? inner[0]! : dimensionless;
   }
-  throw new FormulaError(`“${node.toString()}” cannot stand in a formula. Use + − * / ^, brackets and ${Object.keys(functions).join(", ")}.`);
+  throw new FormulaError(
+    `“${node.toString()}” cannot stand in a formula. Use + − * / ^, brackets and ${Object.keys(functions).join(", ")}.`,
+  );
 }
 
 /**
- * Checks a formula: only arithmetic, only declared names, dimensions that fit, and the dimension that was declared for its result.
+ * Checks a formula: only arithmetic, only declared names, dimensions that fit, and the dimension that was declared for
+ * its result.
  * @example checkFormula("V / t", new Map([["V", { L: 3 }], ["t", { T: 1 }]]), { L: 3, T: -1 }).ok // => true
- * @example checkFormula("V + m", new Map([["V", { L: 3 }], ["m", { M: 1 }]])) // => { ok: false, message: "a volume and a mass cannot be added." }
+ * @example
+ * checkFormula(
+ *   "V + m",
+ *   new Map([
+ *     ["V", { L: 3 }],
+ *     ["m", { M: 1 }],
+ *   ]),
+ * )
+ * // => { ok: false, message: "a volume and a mass cannot be added." }
  */
-export function checkFormula(expression: string, known: ReadonlyMap<string, Dimension>, declared?: Dimension): FormulaCheck {
+export function checkFormula(
+  expression: string,
+  known: ReadonlyMap<string, Dimension>,
+  declared?: Dimension,
+): FormulaCheck {
   let node: MathNode;
   try {
     node = parse(expression);
@@ -75,8 +114,14 @@ export function checkFormula(expression: string, known: ReadonlyMap<string, Dime
   }
   try {
     const dimension = dimensionOf(node, known);
-    if (declared && !sameDimension(dimension, declared)) return { ok: false, message: `The formula gives ${nameDimension(dimension)}, but ${nameDimension(declared)} is declared.` };
-    const symbols = [...new Set(node.filter((x) => loose(x).type === "SymbolNode").map((x) => loose(x).name!))].filter((s) => known.has(s));
+    if (declared && !sameDimension(dimension, declared))
+      return {
+        ok: false,
+        message: `The formula gives ${nameDimension(dimension)}, but ${nameDimension(declared)} is declared.`,
+      };
+    const symbols = [...new Set(node.filter((x) => loose(x).type === "SymbolNode").map((x) => loose(x).name!))].filter(
+      (s) => known.has(s),
+    );
     return { ok: true, dimension, symbols };
   } catch (error) {
     if (error instanceof FormulaError) return { ok: false, message: error.message };
@@ -100,17 +145,25 @@ export interface FormulaValue {
   readonly substituted: string;
 }
 
-interface Prepared { value: EvalFunction; used: ReadonlySet<string>; /** Compiled partial derivative; null where there is no symbolic one. */ slope(symbol: string): EvalFunction | null }
+interface Prepared {
+  value: EvalFunction;
+  used: ReadonlySet<string> /** Compiled partial derivative; null where there is no symbolic one. */;
+  slope(symbol: string): EvalFunction | null;
+}
 const prepared = new Map<string, Prepared>();
 
-/** Parses, compiles and differentiates an expression once: a class's runs evaluate the same few formulas thousands of times. */
+/**
+ * Parses, compiles and differentiates an expression once: a class's runs evaluate the same few formulas thousands of
+ * times.
+ */
 function prepare(expression: string): Prepared {
   const known = prepared.get(expression);
   if (known) return known;
   const node = parse(expression);
   const slopes = new Map<string, EvalFunction | null>();
   const made: Prepared = {
-    value: node.compile(), used: new Set(node.filter((x) => loose(x).type === "SymbolNode").map((x) => loose(x).name!)),
+    value: node.compile(),
+    used: new Set(node.filter((x) => loose(x).type === "SymbolNode").map((x) => loose(x).name!)),
     slope(symbol) {
       if (!slopes.has(symbol)) {
         try {
@@ -144,15 +197,22 @@ export function evaluateFormula(expression: string, inputs: Readonly<Record<stri
     const h = input.u / 10;
     const change = exact
       ? Number(exact.evaluate({ ...scope }))
-      : (Number(compiled.evaluate({ ...scope, [symbol]: input.value + h })) - Number(compiled.evaluate({ ...scope, [symbol]: input.value - h }))) / (2 * h);
+      : (Number(compiled.evaluate({ ...scope, [symbol]: input.value + h })) -
+          Number(compiled.evaluate({ ...scope, [symbol]: input.value - h }))) /
+        (2 * h);
     parts.push({ symbol, part: (change * input.u) ** 2 });
   }
   const variance = parts.reduce((sum, p) => sum + p.part, 0);
-  const substituted = showFormula(expression).replace(/[A-Za-z][A-Za-z0-9_]*/g, (name) => (name in scope ? String(Number(scope[name]!.toPrecision(6))) : name));
+  const substituted = showFormula(expression).replace(/[A-Za-z][A-Za-z0-9_]*/g, (name) =>
+    name in scope ? String(Number(scope[name]!.toPrecision(6))) : name,
+  );
   return {
     value,
     u: Math.sqrt(variance),
-    contributions: variance > 0 ? parts.map((p) => ({ symbol: p.symbol, share: p.part / variance })).sort((a, b) => b.share - a.share) : [],
+    contributions:
+      variance > 0
+        ? parts.map((p) => ({ symbol: p.symbol, share: p.part / variance })).sort((a, b) => b.share - a.share)
+        : [],
     substituted,
   };
 }

@@ -4,8 +4,13 @@ import { type Computed, makeWorking, type Working } from "../working/working";
 
 /** Where a component's score comes from. */
 export type ComponentSource =
-  | { kind: "rubric"; /** review title */ review: string }
-  | { kind: "points"; rule: PointsRule; /** points that count as full marks */ full: string; /** channel of a protocol, or an event's counted value */ measure: { protocol: string; channel: string } | { event: string } }
+  | { kind: "rubric" /** review title */; review: string }
+  | {
+      kind: "points";
+      rule: PointsRule /** points that count as full marks */;
+      full: string /** channel of a protocol, or an event's counted value */;
+      measure: { protocol: string; channel: string } | { event: string };
+    }
   | { kind: "milestone"; milestone: string }
   | { kind: "entered" };
 
@@ -25,7 +30,7 @@ export interface SchemeDefinition {
 
 /** What is known of one component for one student. */
 export type ComponentState =
-  | { state: "scored"; /** 0 to 1 */ share: string; working: Working }
+  | { state: "scored" /** 0 to 1 */; share: string; working: Working }
   | { state: "not due" | "excused" | "missing"; note: string };
 
 export interface Override {
@@ -56,7 +61,12 @@ export interface Grade {
 
 /**
  * What is wrong with a scheme, in words; empty when it can be used.
- * @example checkScheme({ decimals: 1, components: [{ key: "a", name: "Review", weight: "60", source: { kind: "entered" } }] }) // => ["The weights make 60, not 100."]
+ * @example
+ * checkScheme({
+ *   decimals: 1,
+ *   components: [{ key: "a", name: "Review", weight: "60", source: { kind: "entered" } }],
+ * })
+ * // => ["The weights make 60, not 100."]
  */
 export function checkScheme(s: SchemeDefinition): string[] {
   if (s.components.length === 0) return ["A scheme has at least one component."];
@@ -69,33 +79,101 @@ export function checkScheme(s: SchemeDefinition): string[] {
 /**
  * A student's grade: Σ weight × share over the weights that count, in percent, rounded half up once at the end.
  * Not due and excused components are left out with their weight; missing ones count zero.
- * @example gradeOf({ decimals: 1, components: [{ key: "a", name: "Notebook", weight: "100", source: { kind: "entered" } }] }, new Map([["a", { state: "missing", note: "deadline 2 March" }]]), new Map()).value.grade // => "0"
+ * @example
+ * gradeOf(
+ *   { decimals: 1, components: [{ key: "a", name: "Notebook", weight: "100", source: { kind: "entered" } }] },
+ *   new Map([["a", { state: "missing", note: "deadline 2 March" }]]),
+ *   new Map(),
+ * ).value.grade
+ * // => "0"
  */
-export function gradeOf(scheme: SchemeDefinition, states: ReadonlyMap<string, ComponentState>, overrides: ReadonlyMap<string, Override>): Computed<Grade> {
+export function gradeOf(
+  scheme: SchemeDefinition,
+  states: ReadonlyMap<string, ComponentState>,
+  overrides: ReadonlyMap<string, Override>,
+): Computed<Grade> {
   const components = scheme.components.map((c): GradedComponent & { share: Decimal | null } => {
     const state: ComponentState = states.get(c.key) ?? { state: "not due", note: "nothing is due yet" };
     const override = overrides.get(c.key);
-    const computed = state.state === "scored" ? new Decimal(state.share) : state.state === "missing" ? new Decimal(0) : null;
+    const computed =
+      state.state === "scored" ? new Decimal(state.share) : state.state === "missing" ? new Decimal(0) : null;
     const share = override ? new Decimal(override.share) : computed;
     const percent = (d: Decimal) => d.times(100).toDecimalPlaces(2).toString();
-    const base = state.state === "scored" ? state.working : makeWorking({ title: c.name, result: state.state, rule: { "not due": "Nothing is due yet: it does not count.", excused: "Excused: it does not count.", missing: "Missing after its deadline: it counts zero." }[state.state], warnings: [state.note] });
-    const working = override ? makeWorking({ ...base, title: c.name, result: percent(share!), unit: "%", warnings: [...base.warnings, `Set by ${override.by} to ${percent(share!)} %: ${override.reason}. Computed: ${computed ? `${percent(computed)} %` : state.state}.`] }) : base;
-    return { key: c.key, name: c.name, weight: c.weight, state: override ? "scored" : state.state, note: state.state === "scored" ? "" : state.note, percent: share ? percent(share) : null, overridden: override ? (computed ? percent(computed) : state.state) : null, working, share };
+    const base =
+      state.state === "scored"
+        ? state.working
+        : makeWorking({
+            title: c.name,
+            result: state.state,
+            rule: {
+              "not due": "Nothing is due yet: it does not count.",
+              excused: "Excused: it does not count.",
+              missing: "Missing after its deadline: it counts zero.",
+            }[state.state],
+            warnings: [state.note],
+          });
+    const working = override
+      ? makeWorking({
+          ...base,
+          title: c.name,
+          result: percent(share!),
+          unit: "%",
+          warnings: [
+            ...base.warnings,
+            `Set by ${override.by} to ${percent(share!)} %: ${override.reason}. Computed: ` +
+              `${computed ? `${percent(computed)} %` : state.state}.`,
+          ],
+        })
+      : base;
+    return {
+      key: c.key,
+      name: c.name,
+      weight: c.weight,
+      state: override ? "scored" : state.state,
+      note: state.state === "scored" ? "" : state.note,
+      percent: share ? percent(share) : null,
+      overridden: override ? (computed ? percent(computed) : state.state) : null,
+      working,
+      share,
+    };
   });
   const counting = components.filter((c) => c.share !== null);
   const weight = counting.reduce((s, c) => s.plus(c.weight), new Decimal(0));
   const out = components.map(({ share: _, ...c }) => c);
-  const rule = `Each component's percent times its weight, over the weights that count; rounded half up to ${scheme.decimals} decimal${scheme.decimals === 1 ? "" : "s"} at the end.`;
+  const rule =
+    "Each component's percent times its weight, over the weights that count; rounded half up to " +
+    `${scheme.decimals} decimal${scheme.decimals === 1 ? "" : "s"} at the end.`;
   const left = components.filter((c) => c.share === null).map((c) => `${c.name} is ${c.state} and does not count.`);
-  if (weight.isZero()) return { value: { grade: null, components: out }, working: makeWorking({ title: "Grade", result: "–", rule, warnings: left }) };
-  const exact = counting.reduce((s, c) => s.plus(c.share!.times(c.weight)), new Decimal(0)).div(weight).times(100);
+  if (weight.isZero())
+    return {
+      value: { grade: null, components: out },
+      working: makeWorking({ title: "Grade", result: "–", rule, warnings: left }),
+    };
+  const exact = counting
+    .reduce((s, c) => s.plus(c.share!.times(c.weight)), new Decimal(0))
+    .div(weight)
+    .times(100);
   const grade = exact.toDecimalPlaces(scheme.decimals, Decimal.ROUND_HALF_UP).toString();
   return {
     value: { grade, components: out },
     working: makeWorking({
-      title: "Grade", result: grade, unit: "%", rule, warnings: left,
-      steps: [...counting.map((c) => `${c.name}: ${c.weight} × ${c.percent} % = ${c.share!.times(c.weight).times(100).toDecimalPlaces(2)}`), `sum ÷ ${weight} = ${exact.toDecimalPlaces(4)} %, rounded ${grade} %`],
-      inputs: counting.map((c) => ({ label: c.name, value: c.percent!, unit: "%", note: `weight ${c.weight}${c.overridden !== null ? ", set by hand" : ""}` })),
+      title: "Grade",
+      result: grade,
+      unit: "%",
+      rule,
+      warnings: left,
+      steps: [
+        ...counting.map(
+          (c) => `${c.name}: ${c.weight} × ${c.percent} % = ${c.share!.times(c.weight).times(100).toDecimalPlaces(2)}`,
+        ),
+        `sum ÷ ${weight} = ${exact.toDecimalPlaces(4)} %, rounded ${grade} %`,
+      ],
+      inputs: counting.map((c) => ({
+        label: c.name,
+        value: c.percent!,
+        unit: "%",
+        note: `weight ${c.weight}${c.overridden !== null ? ", set by hand" : ""}`,
+      })),
     }),
   };
 }

@@ -25,14 +25,30 @@ export interface LogCell {
 }
 
 /**
- * The core log: a column a team, a cell a week. A gap is a past week without any record, after the team's first build; the running week is not a gap yet unless the one before was.
- * @example coreLog({ from: "2027-01-18", today: "2027-01-28", weeks: [{ number: 1, monday: "2027-01-18" }], teams: [{ id: "a" }], builds: [{ team: "a", date: "2027-01-19", label: "G1" }], runs: [], reviews: [], checks: [] }, "more").get("a")?.[0]?.builds // => ["G1"]
+ * The core log: a column a team, a cell a week. A gap is a past week without any record, after the team's first build;
+ * the running week is not a gap yet unless the one before was.
+ * @example
+ * coreLog(
+ *   {
+ *     from: "2027-01-18",
+ *     today: "2027-01-28",
+ *     weeks: [{ number: 1, monday: "2027-01-18" }],
+ *     teams: [{ id: "a" }],
+ *     builds: [{ team: "a", date: "2027-01-19", label: "G1" }],
+ *     runs: [],
+ *     reviews: [],
+ *     checks: [],
+ *   },
+ *   "more",
+ * ).get("a")?.[0]?.builds
+ * // => ["G1"]
  */
 export function coreLog(facts: LogFacts, better: "more" | "less"): Map<string, LogCell[]> {
   const nowWeek = weekOf(facts.from, facts.today);
   const out = new Map<string, LogCell[]>();
   for (const team of facts.teams) {
-    const of = <T extends { team: string; date: string }>(list: readonly T[], week: number) => list.filter((x) => x.team === team.id && weekOf(facts.from, x.date) === week);
+    const of = <T extends { team: string; date: string }>(list: readonly T[], week: number) =>
+      list.filter((x) => x.team === team.id && weekOf(facts.from, x.date) === week);
     const first = Math.min(...facts.builds.filter((b) => b.team === team.id).map((b) => weekOf(facts.from, b.date)));
     let previousGap = false;
     out.set(
@@ -47,7 +63,16 @@ export function coreLog(facts: LogFacts, better: "more" | "less"): Map<string, L
         const past = number <= nowWeek;
         const gap = past && empty && number > first && (number < nowWeek || previousGap);
         previousGap = gap;
-        return { week: number, builds, runs: runs.length, best: values.length ? (better === "more" ? Math.max(...values) : Math.min(...values)) : null, reviews, checks, state: past ? ("past" as const) : ("future" as const), gap };
+        return {
+          week: number,
+          builds,
+          runs: runs.length,
+          best: values.length ? (better === "more" ? Math.max(...values) : Math.min(...values)) : null,
+          reviews,
+          checks,
+          state: past ? ("past" as const) : ("future" as const),
+          gap,
+        };
       }),
     );
   }

@@ -22,7 +22,36 @@ export interface Flag {
 
 /**
  * Reasons to look at a team, listed and never summed into a score.
- * @example teamFlags([{ id: "a", name: "Alder", sinceBuild: 9, mustsUntested: 0, results: [4, 5], overdueActions: 1, staleMusts: 0, overLimits: [], overdueMilestones: [] }, { id: "b", name: "Bramble", sinceBuild: 2, mustsUntested: 0, results: [], overdueActions: 0, staleMusts: 0, overLimits: [], overdueMilestones: [] }], 11, "more").map((f) => f.reason) // => ["9 sessions since the last build, the class median is 5.5", "1 action overdue"]
+ * @example
+ * teamFlags(
+ *   [
+ *     {
+ *       id: "a",
+ *       name: "Alder",
+ *       sinceBuild: 9,
+ *       mustsUntested: 0,
+ *       results: [4, 5],
+ *       overdueActions: 1,
+ *       staleMusts: 0,
+ *       overLimits: [],
+ *       overdueMilestones: [],
+ *     },
+ *     {
+ *       id: "b",
+ *       name: "Bramble",
+ *       sinceBuild: 2,
+ *       mustsUntested: 0,
+ *       results: [],
+ *       overdueActions: 0,
+ *       staleMusts: 0,
+ *       overLimits: [],
+ *       overdueMilestones: [],
+ *     },
+ *   ],
+ *   11,
+ *   "more",
+ * ).map((f) => f.reason)
+ * // => ["9 sessions since the last build, the class median is 5.5", "1 action overdue"]
  */
 export function teamFlags(teams: readonly TeamRecord[], sessionsLeft: number, better: "more" | "less"): Flag[] {
   const since = teams.flatMap((t) => (t.sinceBuild === null ? [] : [t.sinceBuild]));
@@ -30,14 +59,23 @@ export function teamFlags(teams: readonly TeamRecord[], sessionsLeft: number, be
   return teams.flatMap((t) => {
     const reasons: string[] = [];
     if (t.sinceBuild === null && usual !== null) reasons.push("no build yet, others have built");
-    if (t.sinceBuild !== null && usual !== null && t.sinceBuild >= 4 && t.sinceBuild > 1.5 * usual) reasons.push(`${t.sinceBuild} sessions since the last build, the class median is ${usual}`);
-    if (t.sinceBuild !== null && ((t.mustsUntested >= 3 && sessionsLeft <= 12) || (t.mustsUntested > 0 && sessionsLeft <= 5))) reasons.push(`${t.mustsUntested} must${t.mustsUntested === 1 ? "" : "s"} untested with ${sessionsLeft} sessions left`);
-    if (t.staleMusts > 0) reasons.push(`${t.staleMusts} must${t.staleMusts === 1 ? " rests" : "s rest"} on stale evidence`);
+    if (t.sinceBuild !== null && usual !== null && t.sinceBuild >= 4 && t.sinceBuild > 1.5 * usual)
+      reasons.push(`${t.sinceBuild} sessions since the last build, the class median is ${usual}`);
+    if (
+      t.sinceBuild !== null &&
+      ((t.mustsUntested >= 3 && sessionsLeft <= 12) || (t.mustsUntested > 0 && sessionsLeft <= 5))
+    )
+      reasons.push(
+        `${t.mustsUntested} must${t.mustsUntested === 1 ? "" : "s"} untested with ${sessionsLeft} sessions left`,
+      );
+    if (t.staleMusts > 0)
+      reasons.push(`${t.staleMusts} must${t.staleMusts === 1 ? " rests" : "s rest"} on stale evidence`);
     const done = t.results.filter((r) => r !== null);
     if (done.length >= 4) {
       const before = done.slice(0, -3);
       const top = better === "more" ? Math.max(...before) : Math.min(...before);
-      if (done.slice(-3).every((r) => (better === "more" ? r <= top : r >= top))) reasons.push("the best result has not improved for three builds");
+      if (done.slice(-3).every((r) => (better === "more" ? r <= top : r >= top)))
+        reasons.push("the best result has not improved for three builds");
     }
     if (t.overdueActions > 0) reasons.push(`${t.overdueActions} action${t.overdueActions === 1 ? "" : "s"} overdue`);
     for (const m of t.overdueMilestones) reasons.push(`${m} is overdue`);

@@ -8,7 +8,8 @@ export type Comparator = "≤" | "≥" | "=" | "±" | "between" | "fits" | "yes"
 export type Priority = "must" | "should" | "could";
 
 /**
- * The protocol and channel that a requirement's measure names, `run:<protocol>:<channel>`; null for the measures of a build and for none.
+ * The protocol and channel that a requirement's measure names, `run:<protocol>:<channel>`; null for the measures of a
+ * build and for none.
  * @example runMeasure("run:p1:Q") // => { protocol: "p1", channel: "Q" }
  * @example runMeasure("mass") // => null
  */
@@ -37,7 +38,12 @@ export interface Limit {
 }
 
 export type Observation =
-  | { kind: "value"; /** SI */ value: string; /** expanded uncertainty, SI */ U: number; inputs?: readonly WorkingInput[] }
+  | {
+      kind: "value" /** SI */;
+      value: string /** expanded uncertainty, SI */;
+      U: number;
+      inputs?: readonly WorkingInput[];
+    }
   | { kind: "sides"; sides: readonly string[]; inputs?: readonly WorkingInput[] }
   | { kind: "finding"; outcome: "met" | "not met" | "not applicable"; note: string; by?: string; at?: string };
 
@@ -46,7 +52,9 @@ const tidy = (si: Decimal.Value, unit: string) => fromSi(si, unit).toSignificant
 /**
  * A limit in words, in its own unit.
  * @example describeLimit({ comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }) // => "≤ 5 kg"
- * @example describeLimit({ comparator: "fits", target: null, second: null, sides: ["0.6", "0.4", "0.4"], unit: "mm" }) // => "600 × 400 × 400 mm"
+ * @example
+ * describeLimit({ comparator: "fits", target: null, second: null, sides: ["0.6", "0.4", "0.4"], unit: "mm" })
+ * // => "600 × 400 × 400 mm"
  */
 export function describeLimit(l: Limit): string {
   if (l.comparator === "yes") return "yes";
@@ -59,41 +67,90 @@ export function describeLimit(l: Limit): string {
 
 /**
  * The closed interval of values that a limit allows, SI; null is unbounded.
- * @example limitRange({ comparator: "±", target: "2", second: "0.5", sides: null, unit: "kg" }).map(String) // => ["1.5", "2.5"]
+ * @example
+ * limitRange({ comparator: "±", target: "2", second: "0.5", sides: null, unit: "kg" }).map(String)
+ * // => ["1.5", "2.5"]
  */
 export function limitRange(l: Limit): [Decimal | null, Decimal | null] {
   const t = l.target === null ? null : new Decimal(l.target);
   const s = new Decimal(l.second ?? 0);
   switch (l.comparator) {
-    case "≤": return [null, t];
-    case "≥": return [t, null];
-    case "=": return [t, t];
-    case "±": return [t!.minus(s), t!.plus(s)];
-    case "between": return [t, s];
-    default: return [null, null];
+    case "≤":
+      return [null, t];
+    case "≥":
+      return [t, null];
+    case "=":
+      return [t, t];
+    case "±":
+      return [t!.minus(s), t!.plus(s)];
+    case "between":
+      return [t, s];
+    default:
+      return [null, null];
   }
 }
 
-const rule = "Met when the whole interval x ± U is inside the limit; not met when it is wholly outside; marginal when it straddles the limit.";
+const rule =
+  "Met when the whole interval x ± U is inside the limit; not met when it is wholly outside; marginal " +
+  "when it straddles the limit.";
 
 /**
- * The status of a requirement for a build. Without an observation it is untested; with a version that is no longer current it is stale.
- * @example statusOf({ comparator: "≥", target: "7.5", second: null, sides: null, unit: "1" }, { kind: "value", value: "7.6", U: 0.2 }, []).value // => "marginal"
- * @example statusOf({ comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }, null, []).value // => "untested"
+ * The status of a requirement for a build. Without an observation it is untested; with a version that is no longer
+ * current it is stale.
+ * @example
+ * statusOf(
+ *   { comparator: "≥", target: "7.5", second: null, sides: null, unit: "1" },
+ *   { kind: "value", value: "7.6", U: 0.2 },
+ *   [],
+ * ).value
+ * // => "marginal"
+ * @example
+ * statusOf({ comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }, null, []).value
+ * // => "untested"
  */
 export function statusOf(limit: Limit, seen: Observation | null, stale: readonly string[]): Computed<Verdict> {
   const title = `Status against ${describeLimit(limit)}`;
-  const finish = (verdict: Verdict, steps: string[], inputs: readonly WorkingInput[] = [], warnings: string[] = []): Computed<Verdict> => {
+  const finish = (
+    verdict: Verdict,
+    steps: string[],
+    inputs: readonly WorkingInput[] = [],
+    warnings: string[] = [],
+  ): Computed<Verdict> => {
     const value = stale.length && verdict !== "not applicable" ? "stale" : verdict;
-    const why = stale.length ? [`Stale: ${stale.join("; ")}. Run it again, or keep it with a reason. Before that it was: ${verdict}.`] : [];
-    return { value, working: makeWorking({ title, result: value, rule, steps, inputs, warnings: [...why, ...warnings] }) };
+    const why = stale.length
+      ? [`Stale: ${stale.join("; ")}. Run it again, or keep it with a reason. Before that it was: ${verdict}.`]
+      : [];
+    return {
+      value,
+      working: makeWorking({ title, result: value, rule, steps, inputs, warnings: [...why, ...warnings] }),
+    };
   };
-  if (!seen) return { value: "untested", working: makeWorking({ title, result: "untested", rule, warnings: ["There is no evidence for the current build yet."] }) };
-  if (seen.kind === "finding") return finish(seen.outcome, [`found: ${seen.outcome}${seen.note ? `, ${seen.note}` : ""}`], [{ label: "finding", value: seen.outcome, by: seen.by, at: seen.at }]);
+  if (!seen)
+    return {
+      value: "untested",
+      working: makeWorking({
+        title,
+        result: "untested",
+        rule,
+        warnings: ["There is no evidence for the current build yet."],
+      }),
+    };
+  if (seen.kind === "finding")
+    return finish(
+      seen.outcome,
+      [`found: ${seen.outcome}${seen.note ? `, ${seen.note}` : ""}`],
+      [{ label: "finding", value: seen.outcome, by: seen.by, at: seen.at }],
+    );
   if (seen.kind === "sides") {
     const sides = compareEnvelope(seen.sides, limit.sides ?? []);
-    const steps = sides.map((s) => `${tidy(s.limit, limit.unit)} − ${tidy(s.side, limit.unit)} = ${tidy(s.margin, limit.unit)} ${limit.unit}`);
-    return finish(sides.every((s) => new Decimal(s.margin).gte(0)) ? "met" : "not met", ["sides sorted from long to short, limit − side:", ...steps], seen.inputs);
+    const steps = sides.map(
+      (s) => `${tidy(s.limit, limit.unit)} − ${tidy(s.side, limit.unit)} = ${tidy(s.margin, limit.unit)} ${limit.unit}`,
+    );
+    return finish(
+      sides.every((s) => new Decimal(s.margin).gte(0)) ? "met" : "not met",
+      ["sides sorted from long to short, limit − side:", ...steps],
+      seen.inputs,
+    );
   }
   const x = new Decimal(seen.value);
   const [low, high] = limitRange(limit);
@@ -102,30 +159,75 @@ export function statusOf(limit: Limit, seen: Observation | null, stale: readonly
   const outside = (low !== null && to.lt(low)) || (high !== null && from.gt(high));
   const places = (si: Decimal) => formatNumber(fromSi(si, limit.unit));
   const verdict = inside ? "met" : outside ? "not met" : "marginal";
-  const step = seen.U > 0 ? `${places(from)} to ${places(to)} ${limit.unit} against ${describeLimit(limit)}: ${verdict}` : `${tidy(x, limit.unit)} ${limit.unit} against ${describeLimit(limit)}: ${verdict}`;
+  const step =
+    seen.U > 0
+      ? `${places(from)} to ${places(to)} ${limit.unit} against ${describeLimit(limit)}: ${verdict}`
+      : `${tidy(x, limit.unit)} ${limit.unit} against ${describeLimit(limit)}: ${verdict}`;
   return finish(verdict, [step], seen.inputs);
 }
 
 /**
  * How far a value is inside its limit, SI; negative outside; null for limits that have no margin.
- * @example marginOf({ comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }, "5.31")?.toString() // => "-0.31"
+ * @example
+ * marginOf({ comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }, "5.31")?.toString()
+ * // => "-0.31"
  */
 export function marginOf(limit: Limit, value: string): Decimal | null {
   const [low, high] = limitRange(limit);
-  const margins = [low === null ? null : new Decimal(value).minus(low), high === null ? null : high.minus(value)].filter((m) => m !== null);
+  const margins = [
+    low === null ? null : new Decimal(value).minus(low),
+    high === null ? null : high.minus(value),
+  ].filter((m) => m !== null);
   return margins.length ? Decimal.min(...margins) : null;
 }
 
 /**
  * Share of musts that are met for a build: verified musts over musts; null when there is no must.
- * @example coverage([{ priority: "must", verdict: "met" }, { priority: "must", verdict: "stale" }, { priority: "could", verdict: "met" }]) // => { verified: 1, musts: 2 }
+ * @example
+ * coverage([
+ *   { priority: "must", verdict: "met" },
+ *   { priority: "must", verdict: "stale" },
+ *   { priority: "could", verdict: "met" },
+ * ])
+ * // => { verified: 1, musts: 2 }
  */
-export function coverage(list: readonly { priority: Priority; verdict: Verdict }[]): { verified: number; musts: number } {
+export function coverage(list: readonly { priority: Priority; verdict: Verdict }[]): {
+  verified: number;
+  musts: number;
+} {
   const musts = list.filter((r) => r.priority === "must" && r.verdict !== "not applicable");
   return { verified: musts.filter((r) => r.verdict === "met").length, musts: musts.length };
 }
 
-const vagueWords = ["light", "lightweight", "heavy", "sturdy", "strong", "robust", "quiet", "fast", "quick", "easy", "easily", "simple", "cheap", "small", "big", "safe", "comfortable", "reliable", "durable", "nice", "good", "better", "efficient", "user-friendly", "attractive", "stable", "convenient"];
+const vagueWords = [
+  "light",
+  "lightweight",
+  "heavy",
+  "sturdy",
+  "strong",
+  "robust",
+  "quiet",
+  "fast",
+  "quick",
+  "easy",
+  "easily",
+  "simple",
+  "cheap",
+  "small",
+  "big",
+  "safe",
+  "comfortable",
+  "reliable",
+  "durable",
+  "nice",
+  "good",
+  "better",
+  "efficient",
+  "user-friendly",
+  "attractive",
+  "stable",
+  "convenient",
+];
 
 /**
  * Words of a statement that no one can measure as they stand; empty when the statement has a number or none of them.

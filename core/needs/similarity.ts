@@ -1,14 +1,27 @@
 import { stemmer } from "stemmer";
 
 // Words that carry no need; “at most”, “no more than” and their kin are left to the limits.
-const stop = new Set("a an the and or of to in on at by for from with without into onto over under be is are was were been it its this that these those there they them their he she his her we us our you your i my me as if so not no nor than then too very just also about can could should would will shall may might must have has had do does did done get gets got make makes made need needs want wants like likes able ability has any some all each every when while where which who whom what how why because but more most less least least much many lot up down out off only own same such please one thing things use used using user users someone somebody people person people's team design product device want wanted would".split(" "));
+const stop = new Set(
+  (
+    "a an the and or of to in on at by for from with without into onto over under be is are was were " +
+    "been it its this that these those there they them their he she his her we us our you your i my me " +
+    "as if so not no nor than then too very just also about can could should would will shall may might " +
+    "must have has had do does did done get gets got make makes made need needs want wants like likes " +
+    "able ability has any some all each every when while where which who whom what how why because but " +
+    "more most less least least much many lot up down out off only own same such please one thing things " +
+    "use used using user users someone somebody people person people's team design product device want " +
+    "wanted would"
+  ).split(" "),
+);
 
 // The few ideas that clients say in many words. The first word of each line names it.
 const ideas = `
-mass: weight weigh weighs weighed heavy heavier light lighter lightweight lift lifting carry carries carried carrying portable sack burden kg kilos kilo kilograms
+mass: weight weigh weighs weighed heavy heavier light lighter lightweight lift lifting carry carries carried carrying
+mass: portable sack burden kg kilos kilo kilograms
 cost: price cheap cheaper expensive budget money afford affordable dear spend spending pay paid
 noise: quiet quieter loud louder sound noisy clank rattle silent disturb
-size: small smaller big bigger compact space room dimension dimensions width height length shelf fit fits fitting store storage stored
+size: small smaller big bigger compact space room dimension dimensions width height length
+size: shelf fit fits fitting store storage stored
 leak: drip drips dripping spill spills spilling seep watertight tight leaks leakage leaking puddle
 strength: strong stronger sturdy robust break breaks broken breakage durable tough knock knocks drop dropped drops fall
 speed: fast faster quick quickly quicker slow time minutes
@@ -22,23 +35,50 @@ alone: single solo one-handed operator herself himself yourself singlehanded
 water: rainwater
 read: reading reads visible see seen show shows display glance
 open: opened opening opens unlatch unlock lid
-`.trim().split("\n").map((l) => l.split(/[:\s]+/).filter(Boolean));
+`
+  .trim()
+  .split("\n")
+  .map((l) => l.split(/[:\s]+/).filter(Boolean));
 const ideaOf = new Map<string, string>();
 for (const [name, ...words] of ideas) for (const w of [name!, ...words]) ideaOf.set(stemmer(w), `#${name}`);
 
-const unitWords: Record<string, string> = { litre: "l", litres: "l", liter: "l", liters: "l", kilograms: "kg", kilos: "kg", kilo: "kg", minutes: "min", minute: "min", seconds: "s", hours: "h", hour: "h", metres: "m", metre: "m", millimetres: "mm", grams: "g", degrees: "°c" };
+const unitWords: Record<string, string> = {
+  litre: "l",
+  litres: "l",
+  liter: "l",
+  liters: "l",
+  kilograms: "kg",
+  kilos: "kg",
+  kilo: "kg",
+  minutes: "min",
+  minute: "min",
+  seconds: "s",
+  hours: "h",
+  hour: "h",
+  metres: "m",
+  metre: "m",
+  millimetres: "mm",
+  grams: "g",
+  degrees: "°c",
+};
 
 /**
- * The words of a statement that count when statements are compared, with their weights: lower case, stop words dropped, stems,
- * words for one idea (weight, heavy, carry) made one, numbers kept with their unit. Ideas and numbers weigh 1.6, other words 1.
+ * The words of a statement that count when statements are compared, with their weights: lower case, stop words dropped,
+ * stems,
+ * words for one idea (weight, heavy, carry) made one, numbers kept with their unit. Ideas and numbers weigh 1.6, other
+ * words 1.
  * @example [...wordsOf("It must not weigh more than 5 kilos").keys()] // => ["#mass", "5kg"]
  */
 export function wordsOf(statement: string): Map<string, number> {
   const out = new Map<string, number>();
-  const text = statement.toLowerCase().replace(/[’']s\b/g, "").replace(/(\d)[.,]0+(?=\D|$)/g, "$1").replace(/(\d+(?:[.,]\d+)?)\s*(°c|[a-zµ]+)?/g, (_, n: string, u?: string) => {
-    const unit = u ? (unitWords[u] ?? u) : "";
-    return unit.length <= 3 ? ` ${n}${unit} ` : ` ${n} ${u} `;
-  });
+  const text = statement
+    .toLowerCase()
+    .replace(/[’']s\b/g, "")
+    .replace(/(\d)[.,]0+(?=\D|$)/g, "$1")
+    .replace(/(\d+(?:[.,]\d+)?)\s*(°c|[a-zµ]+)?/g, (_, n: string, u?: string) => {
+      const unit = u ? (unitWords[u] ?? u) : "";
+      return unit.length <= 3 ? ` ${n}${unit} ` : ` ${n} ${u} `;
+    });
   for (const raw of text.match(/\d[\d.,]*(?:°c|[a-zµ]{1,3})?|[a-z°][a-z-]*/g) ?? []) {
     if (/^\d/.test(raw)) out.set(raw, 1.6);
     else if (!stop.has(raw)) {
@@ -56,23 +96,43 @@ export interface Likeness {
   readonly shared: readonly string[];
 }
 
-const total = (words: ReadonlyMap<string, number>) => { let sum = 0; for (const weight of words.values()) sum += weight; return sum; };
-// Dice's coefficient of weighted words, drawn a little towards the share of the shorter statement that the longer one holds.
-const scoreOf = (both: number, a: number, b: number) => (both === 0 ? 0 : (0.7 * 2 * both) / (a + b) + (0.3 * both) / Math.min(a, b));
-const sharedBy = (a: ReadonlyMap<string, number>, b: ReadonlyMap<string, number>) => [...a.keys()].filter((w) => b.has(w));
+const total = (words: ReadonlyMap<string, number>) => {
+  let sum = 0;
+  for (const weight of words.values()) sum += weight;
+  return sum;
+};
+// Dice's coefficient of weighted words, drawn a little towards the share of the shorter statement that the longer one
+// holds.
+const scoreOf = (both: number, a: number, b: number) =>
+  both === 0 ? 0 : (0.7 * 2 * both) / (a + b) + (0.3 * both) / Math.min(a, b);
+const sharedBy = (a: ReadonlyMap<string, number>, b: ReadonlyMap<string, number>) =>
+  [...a.keys()].filter((w) => b.has(w));
 
 /**
- * How alike two statements are: 0.7 × Dice's coefficient of their weighted words + 0.3 × the share of the shorter that the longer holds; 0 to 1.
- * @example likeness("It must be light to carry", "She carries it, so keep the weight down").score > likenessThreshold // => true
+ * How alike two statements are: 0.7 × Dice's coefficient of their weighted words + 0.3 × the share of the shorter that
+ * the longer holds; 0 to 1.
+ * @example
+ * likeness("It must be light to carry", "She carries it, so keep the weight down").score > likenessThreshold
+ * // => true
  * @example likeness("It must be light to carry", "Nothing may drip on the path").score // => 0
  */
 export function likeness(a: string, b: string): Likeness {
   const [x, y] = [wordsOf(a), wordsOf(b)];
   const shared = sharedBy(x, y);
-  return { score: scoreOf(shared.reduce((s, w) => s + x.get(w)!, 0), total(x), total(y)), shared: shared.map((w) => w.replace("#", "")) };
+  return {
+    score: scoreOf(
+      shared.reduce((s, w) => s + x.get(w)!, 0),
+      total(x),
+      total(y),
+    ),
+    shared: shared.map((w) => w.replace("#", "")),
+  };
 }
 
-/** From this likeness on two statements are offered as likely duplicates; tuned on a labelled set, shown beside every group. */
+/**
+ * From this likeness on two statements are offered as likely duplicates; tuned on a labelled set, shown beside every
+ * group.
+ */
 export const likenessThreshold = 0.46;
 
 export interface LikelyPair extends Likeness {
@@ -81,8 +141,11 @@ export interface LikelyPair extends Likeness {
 }
 
 /**
- * All pairs of statements at or above a threshold of likeness, by their positions, the most alike first. Words lead to candidates, so that long lists stay quick.
- * @example likelyPairs(["Quiet near readers", "Must not be noisy near the readers", "Red"]).map((p) => [p.a, p.b]) // => [[0, 1]]
+ * All pairs of statements at or above a threshold of likeness, by their positions, the most alike first. Words lead to
+ * candidates, so that long lists stay quick.
+ * @example
+ * likelyPairs(["Quiet near readers", "Must not be noisy near the readers", "Red"]).map((p) => [p.a, p.b])
+ * // => [[0, 1]]
  */
 export function likelyPairs(statements: readonly string[], threshold = likenessThreshold): LikelyPair[] {
   const words = statements.map(wordsOf);
@@ -93,7 +156,10 @@ export function likelyPairs(statements: readonly string[], threshold = likenessT
     const both = new Map<number, number>();
     for (const [w, weight] of ws) {
       const before = holders.get(w);
-      if (!before) { holders.set(w, [b]); continue; }
+      if (!before) {
+        holders.set(w, [b]);
+        continue;
+      }
       for (const a of before) both.set(a, (both.get(a) ?? 0) + weight);
       before.push(b);
     }
@@ -106,11 +172,18 @@ export function likelyPairs(statements: readonly string[], threshold = likenessT
 }
 
 /**
- * Statements grouped by likeness: each group holds statements of which each is alike to at least one other and, on average, to all of them. Statements that stand alone are left out.
+ * Statements grouped by likeness: each group holds statements of which each is alike to at least one other and, on
+ * average, to all of them. Statements that stand alone are left out.
  * Pairs that a person has told apart are never joined.
  * @example groupAlike(["Quiet near readers", "Not noisy near the readers", "Red"]).map((g) => g.members) // => [[0, 1]]
  */
-export function groupAlike(statements: readonly string[], { threshold = likenessThreshold, apart = new Set<string>() }: { threshold?: number; /** Pairs told apart, as "a/b" with a < b. */ apart?: ReadonlySet<string> } = {}): { members: number[]; pairs: LikelyPair[] }[] {
+export function groupAlike(
+  statements: readonly string[],
+  {
+    threshold = likenessThreshold,
+    apart = new Set<string>(),
+  }: { threshold?: number /** Pairs told apart, as "a/b" with a < b. */; apart?: ReadonlySet<string> } = {},
+): { members: number[]; pairs: LikelyPair[] }[] {
   const pairs = likelyPairs(statements, threshold).filter((p) => !apart.has(`${p.a}/${p.b}`));
   const alike = new Set(pairs.map((p) => `${p.a}/${p.b}`));
   const group = new Map<number, number[]>();
@@ -123,5 +196,7 @@ export function groupAlike(statements: readonly string[], { threshold = likeness
     const joined = [...x, ...y].sort((i, j) => i - j);
     for (const i of joined) group.set(i, joined);
   }
-  return [...new Set(group.values())].sort((x, y) => x[0]! - y[0]!).map((members) => ({ members, pairs: pairs.filter((p) => members.includes(p.a) && members.includes(p.b)) }));
+  return [...new Set(group.values())]
+    .sort((x, y) => x[0]! - y[0]!)
+    .map((members) => ({ members, pairs: pairs.filter((p) => members.includes(p.a) && members.includes(p.b)) }));
 }

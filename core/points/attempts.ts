@@ -43,12 +43,36 @@ export interface CountedAttempts {
 }
 
 /**
- * What a list of attempts counts for, by school. Void attempts never count; a foul or no-finish is left out, zero, or the worst valid value.
- * @example countAttempts([{ value: "8.3", state: "valid" }, { value: "8.6", state: "valid" }], { school: "best", n: 3, foul: "out" }, "more").value // => "8.6"
- * @example countAttempts([{ value: "8", state: "valid" }, { value: null, state: "foul" }], { school: "mean", n: 3, foul: "zero" }, "more").value // => "4"
+ * What a list of attempts counts for, by school. Void attempts never count; a foul or no-finish is left out, zero, or
+ * the worst valid value.
+ * @example
+ * countAttempts(
+ *   [
+ *     { value: "8.3", state: "valid" },
+ *     { value: "8.6", state: "valid" },
+ *   ],
+ *   { school: "best", n: 3, foul: "out" },
+ *   "more",
+ * ).value
+ * // => "8.6"
+ * @example
+ * countAttempts(
+ *   [
+ *     { value: "8", state: "valid" },
+ *     { value: null, state: "foul" },
+ *   ],
+ *   { school: "mean", n: 3, foul: "zero" },
+ *   "more",
+ * ).value
+ * // => "4"
  */
-export function countAttempts(attempts: readonly Attempt[], policy: AttemptsPolicy, better: "more" | "less"): CountedAttempts {
-  const order = (a: Decimal.Value, b: Decimal.Value) => (better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b));
+export function countAttempts(
+  attempts: readonly Attempt[],
+  policy: AttemptsPolicy,
+  better: "more" | "less",
+): CountedAttempts {
+  const order = (a: Decimal.Value, b: Decimal.Value) =>
+    better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b);
   const done = attempts.filter((a) => a.state !== "void").slice(0, policy.n);
   const valid = done.flatMap((a) => (a.state === "valid" && a.value !== null ? [a.value] : []));
   const worst = [...valid].sort(order).at(-1);
@@ -64,19 +88,32 @@ export function countAttempts(attempts: readonly Attempt[], policy: AttemptsPoli
   const average = (list: readonly string[]) => total(list).div(list.length).toSignificantDigits(15).toString();
   const list = values.join(", ");
   switch (policy.school) {
-    case "best": return { value: sorted[0]!, considered: sorted, step: `best of ${list} = ${sorted[0]}` };
-    case "last": return { value: values.at(-1)!, considered: values, step: `last of ${list} = ${values.at(-1)}` };
-    case "first": return { value: values[0]!, considered: values, step: `first of ${list} = ${values[0]}` };
-    case "sum": return { value: total(values).toString(), considered: sorted, step: `${values.join(" + ")} = ${total(values)}` };
+    case "best":
+      return { value: sorted[0]!, considered: sorted, step: `best of ${list} = ${sorted[0]}` };
+    case "last":
+      return { value: values.at(-1)!, considered: values, step: `last of ${list} = ${values.at(-1)}` };
+    case "first":
+      return { value: values[0]!, considered: values, step: `first of ${list} = ${values[0]}` };
+    case "sum":
+      return { value: total(values).toString(), considered: sorted, step: `${values.join(" + ")} = ${total(values)}` };
     case "median": {
       const half = Math.floor(sorted.length / 2);
       const value = sorted.length % 2 ? sorted[half]! : average(sorted.slice(half - 1, half + 1));
       return { value, considered: sorted, step: `median of ${list} = ${value}` };
     }
-    case "mean": return { value: average(values), considered: sorted, step: `(${values.join(" + ")}) ÷ ${values.length} = ${average(values)}` };
+    case "mean":
+      return {
+        value: average(values),
+        considered: sorted,
+        step: `(${values.join(" + ")}) ÷ ${values.length} = ${average(values)}`,
+      };
     case "best-k": {
       const top = sorted.slice(0, policy.k ?? 1);
-      return { value: average(top), considered: sorted, step: `mean of the best ${top.length}: (${top.join(" + ")}) ÷ ${top.length} = ${average(top)}` };
+      return {
+        value: average(top),
+        considered: sorted,
+        step: `mean of the best ${top.length}: (${top.join(" + ")}) ÷ ${top.length} = ${average(top)}`,
+      };
     }
   }
 }

@@ -12,7 +12,16 @@ export type StepSchool = keyof typeof stepSchools;
 export type PointsRule =
   | { kind: "bands"; better: "more" | "less"; bands: readonly { at: string; points: string }[]; otherwise: string }
   | { kind: "line"; anchors: readonly { at: string; points: string }[] }
-  | { kind: "target"; target: string; points: string; perStep: string; step: string; school: StepSchool; beyond?: string; floor: string }
+  | {
+      kind: "target";
+      target: string;
+      points: string;
+      perStep: string;
+      step: string;
+      school: StepSchool;
+      beyond?: string;
+      floor: string;
+    }
   | { kind: "ratio"; points: string; better: "more" | "less" }
   | { kind: "pass"; points: string; comparator: "≤" | "≥"; limit: string }
   | { kind: "place"; points: readonly string[] };
@@ -29,53 +38,124 @@ const show = (d: Decimal) => d.toSignificantDigits(8).toString().replace("-", "�
 
 /**
  * The rule in words, for people.
- * @example describeRule({ kind: "pass", points: "10", comparator: "≤", limit: "5" }, "kg") // => "10 points when the value is ≤ 5 kg, else none."
+ * @example
+ * describeRule({ kind: "pass", points: "10", comparator: "≤", limit: "5" }, "kg")
+ * // => "10 points when the value is ≤ 5 kg, else none."
  */
 export function describeRule(rule: PointsRule, unit: string): string {
   switch (rule.kind) {
-    case "bands": return `${rule.bands.map((b) => `${rule.better === "more" ? "at least" : "at most"} ${b.at} ${unit}: ${b.points}`).join("; ")}; otherwise ${rule.otherwise}.`;
-    case "line": return `Straight between ${rule.anchors.map((a) => `${a.at} ${unit} (${a.points})`).join(", ")}, flat beyond.`;
-    case "target": return `${rule.points} points at ${rule.target} ${unit}, minus ${rule.perStep} for ${{ complete: "each complete", proportional: "each (in proportion)", started: "each started" }[rule.school]} ${rule.step} ${unit} off${rule.beyond ? `, minus ${rule.beyond} more when above the target` : ""}, not below ${rule.floor}.`;
-    case "ratio": return rule.better === "more" ? `${rule.points} × value ÷ best value.` : `${rule.points} × best value ÷ value.`;
-    case "pass": return `${rule.points} points when the value is ${rule.comparator} ${rule.limit} ${unit}, else none.`;
-    case "place": return `By placing: ${rule.points.map((p, i) => `${i + 1}: ${p}`).join(", ")}; shared places share.`;
+    case "bands":
+      return [
+        ...rule.bands.map((b) => `${rule.better === "more" ? "at least" : "at most"} ${b.at} ${unit}: ${b.points}`),
+        `otherwise ${rule.otherwise}.`,
+      ].join("; ");
+    case "line":
+      return `Straight between ${rule.anchors.map((a) => `${a.at} ${unit} (${a.points})`).join(", ")}, flat beyond.`;
+    case "target":
+      return (
+        `${rule.points} points at ${rule.target} ${unit}, minus ${rule.perStep} for ` +
+        `${{ complete: "each complete", proportional: "each (in proportion)", started: "each started" }[rule.school]}` +
+        ` ${rule.step} ${unit} off${rule.beyond ? `, minus ${rule.beyond} more when above the target` : ""}, ` +
+        `not below ${rule.floor}.`
+      );
+    case "ratio":
+      return rule.better === "more" ? `${rule.points} × value ÷ best value.` : `${rule.points} × best value ÷ value.`;
+    case "pass":
+      return `${rule.points} points when the value is ${rule.comparator} ${rule.limit} ${unit}, else none.`;
+    case "place":
+      return `By placing: ${rule.points.map((p, i) => `${i + 1}: ${p}`).join(", ")}; shared places share.`;
   }
 }
 
 /**
- * Points for a value by a rule, exact. A missing value gives no points and says so. Errors: a ratio without a best value, a place rule without a place.
- * @example applyRule({ kind: "line", anchors: [{ at: "4", points: "0" }, { at: "6", points: "60" }, { at: "8", points: "85" }, { at: "9", points: "100" }] }, "7.1", "L/min").value // => "73.75"
+ * Points for a value by a rule, exact. A missing value gives no points and says so. Errors: a ratio without a best
+ * value, a place rule without a place.
+ * @example
+ * applyRule(
+ *   {
+ *     kind: "line",
+ *     anchors: [
+ *       { at: "4", points: "0" },
+ *       { at: "6", points: "60" },
+ *       { at: "8", points: "85" },
+ *       { at: "9", points: "100" },
+ *     ],
+ *   },
+ *   "7.1",
+ *   "L/min",
+ * ).value
+ * // => "73.75"
  */
-export function applyRule(rule: PointsRule, value: string | null, unit: string, context: RuleContext = {}): Computed<string | null> {
+export function applyRule(
+  rule: PointsRule,
+  value: string | null,
+  unit: string,
+  context: RuleContext = {},
+): Computed<string | null> {
   const words = describeRule(rule, unit);
   const done = (points: Decimal, steps: string[], warnings: string[] = []): Computed<string | null> => ({
     value: points.toSignificantDigits(15).toString(),
-    working: makeWorking({ title: "Points", result: show(points), unit: "points", rule: words, steps, warnings, inputs: value === null ? [] : [{ label: "value", value, unit }] }),
+    working: makeWorking({
+      title: "Points",
+      result: show(points),
+      unit: "points",
+      rule: words,
+      steps,
+      warnings,
+      inputs: value === null ? [] : [{ label: "value", value, unit }],
+    }),
   });
   if (rule.kind === "place") {
-    if (context.place === undefined) return { value: null, working: makeWorking({ title: "Points", result: "–", rule: words, warnings: ["No placing yet."] }) };
+    if (context.place === undefined)
+      return {
+        value: null,
+        working: makeWorking({ title: "Points", result: "–", rule: words, warnings: ["No placing yet."] }),
+      };
     const sharing = context.sharing ?? 1;
     const shared = Array.from({ length: sharing }, (_, i) => new Decimal(rule.points[context.place! - 1 + i] ?? 0));
     const sum = shared.reduce((a, b) => a.plus(b), new Decimal(0));
-    return done(sum.div(sharing), [sharing > 1 ? `(${shared.join(" + ")}) ÷ ${sharing} = ${show(sum.div(sharing))}` : `place ${context.place}: ${show(sum)}`]);
+    return done(sum.div(sharing), [
+      sharing > 1
+        ? `(${shared.join(" + ")}) ÷ ${sharing} = ${show(sum.div(sharing))}`
+        : `place ${context.place}: ${show(sum)}`,
+    ]);
   }
-  if (value === null) return { value: null, working: makeWorking({ title: "Points", result: "–", unit: "points", rule: words, warnings: ["There is no value yet."] }) };
+  if (value === null)
+    return {
+      value: null,
+      working: makeWorking({
+        title: "Points",
+        result: "–",
+        unit: "points",
+        rule: words,
+        warnings: ["There is no value yet."],
+      }),
+    };
   const x = new Decimal(value);
   switch (rule.kind) {
     case "bands": {
-      const sorted = [...rule.bands].sort((a, b) => (rule.better === "more" ? new Decimal(b.at).cmp(a.at) : new Decimal(a.at).cmp(b.at)));
+      const sorted = [...rule.bands].sort((a, b) =>
+        rule.better === "more" ? new Decimal(b.at).cmp(a.at) : new Decimal(a.at).cmp(b.at),
+      );
       const hit = sorted.find((b) => (rule.better === "more" ? x.gte(b.at) : x.lte(b.at)));
-      return hit ? done(new Decimal(hit.points), [`${value} ${rule.better === "more" ? "≥" : "≤"} ${hit.at}: ${hit.points}`]) : done(new Decimal(rule.otherwise), [`${value} reaches no band: ${rule.otherwise}`]);
+      return hit
+        ? done(new Decimal(hit.points), [`${value} ${rule.better === "more" ? "≥" : "≤"} ${hit.at}: ${hit.points}`])
+        : done(new Decimal(rule.otherwise), [`${value} reaches no band: ${rule.otherwise}`]);
     }
     case "line": {
       const a = [...rule.anchors].sort((p, q) => new Decimal(p.at).cmp(q.at));
       const [low, high] = [a[0]!, a.at(-1)!];
       if (x.lte(low.at)) return done(new Decimal(low.points), [`${value} is at or below ${low.at}: ${low.points}`]);
-      if (x.gte(high.at)) return done(new Decimal(high.points), [`${value} is at or beyond ${high.at}: ${high.points}`]);
+      if (x.gte(high.at))
+        return done(new Decimal(high.points), [`${value} is at or beyond ${high.at}: ${high.points}`]);
       const i = a.findIndex((p) => x.lt(p.at));
       const [p, q] = [a[i - 1]!, a[i]!];
-      const points = new Decimal(p.points).plus(x.minus(p.at).times(new Decimal(q.points).minus(p.points)).div(new Decimal(q.at).minus(p.at)));
-      return done(points, [`${p.points} + (${value} − ${p.at}) ÷ (${q.at} − ${p.at}) × (${q.points} − ${p.points}) = ${show(points)}`]);
+      const points = new Decimal(p.points).plus(
+        x.minus(p.at).times(new Decimal(q.points).minus(p.points)).div(new Decimal(q.at).minus(p.at)),
+      );
+      return done(points, [
+        `${p.points} + (${value} − ${p.at}) ÷ (${q.at} − ${p.at}) × (${q.points} − ${p.points}) = ${show(points)}`,
+      ]);
     }
     case "target": {
       const deviation = x.minus(rule.target).abs();
@@ -85,8 +165,11 @@ export function applyRule(rule: PointsRule, value: string | null, unit: string, 
       const points = new Decimal(rule.points).minus(count.times(rule.perStep)).minus(beyond);
       const floored = Decimal.max(points, rule.floor);
       const steps = [
-        `|${value} − ${rule.target}| = ${show(deviation)}; ÷ ${rule.step} = ${show(raw)}, ${{ complete: "complete steps", proportional: "in proportion", started: "started steps" }[rule.school]}: ${show(count)}`,
-        `${rule.points} − ${show(count)} × ${rule.perStep}${beyond.isZero() ? "" : ` − ${beyond} (above the target)`} = ${show(points)}`,
+        `|${value} − ${rule.target}| = ${show(deviation)}; ÷ ${rule.step} = ${show(raw)}, ` +
+          `${{ complete: "complete steps", proportional: "in proportion", started: "started steps" }[rule.school]}` +
+          `: ${show(count)}`,
+        `${rule.points} − ${show(count)} × ${rule.perStep}` +
+          `${beyond.isZero() ? "" : ` − ${beyond} (above the target)`} = ${show(points)}`,
       ];
       if (!floored.eq(points)) steps.push(`not below ${rule.floor}: ${show(floored)}`);
       return done(floored, steps);
@@ -100,7 +183,9 @@ export function applyRule(rule: PointsRule, value: string | null, unit: string, 
     }
     case "pass": {
       const ok = rule.comparator === "≤" ? x.lte(rule.limit) : x.gte(rule.limit);
-      return done(new Decimal(ok ? rule.points : 0), [`${value} ${rule.comparator} ${rule.limit}: ${ok ? "yes" : "no"}`]);
+      return done(new Decimal(ok ? rule.points : 0), [
+        `${value} ${rule.comparator} ${rule.limit}: ${ok ? "yes" : "no"}`,
+      ]);
     }
   }
 }

@@ -37,10 +37,25 @@ export function sameDimension(a: Dimension, b: Dimension): boolean {
 }
 
 const names: [string, Dimension][] = [
-  ["a plain number", {}], ["a length", { L: 1 }], ["an area", { L: 2 }], ["a volume", { L: 3 }], ["a mass", { M: 1 }], ["a time", { T: 1 }],
-  ["a temperature", { K: 1 }], ["a speed", { L: 1, T: -1 }], ["an acceleration", { L: 1, T: -2 }], ["a force", { M: 1, L: 1, T: -2 }],
-  ["an energy", { M: 1, L: 2, T: -2 }], ["a power", { M: 1, L: 2, T: -3 }], ["a pressure", { M: 1, L: -1, T: -2 }], ["a flow", { L: 3, T: -1 }],
-  ["a density", { M: 1, L: -3 }], ["a rate", { T: -1 }], ["a current", { I: 1 }], ["a sound level", { dB: 1 }], ["an amount of money", { money: 1 }],
+  ["a plain number", {}],
+  ["a length", { L: 1 }],
+  ["an area", { L: 2 }],
+  ["a volume", { L: 3 }],
+  ["a mass", { M: 1 }],
+  ["a time", { T: 1 }],
+  ["a temperature", { K: 1 }],
+  ["a speed", { L: 1, T: -1 }],
+  ["an acceleration", { L: 1, T: -2 }],
+  ["a force", { M: 1, L: 1, T: -2 }],
+  ["an energy", { M: 1, L: 2, T: -2 }],
+  ["a power", { M: 1, L: 2, T: -3 }],
+  ["a pressure", { M: 1, L: -1, T: -2 }],
+  ["a flow", { L: 3, T: -1 }],
+  ["a density", { M: 1, L: -3 }],
+  ["a rate", { T: -1 }],
+  ["a current", { I: 1 }],
+  ["a sound level", { dB: 1 }],
+  ["an amount of money", { money: 1 }],
 ];
 
 /**
@@ -50,5 +65,10 @@ const names: [string, Dimension][] = [
  */
 export function nameDimension(a: Dimension): string {
   const known = names.find(([, d]) => sameDimension(a, d));
-  return known ? known[0] : order.filter((k) => a[k]).map((k) => `${k}^${a[k]}`).join("·");
+  return known
+    ? known[0]
+    : order
+        .filter((k) => a[k])
+        .map((k) => `${k}^${a[k]}`)
+        .join("·");
 }

@@ -3,7 +3,10 @@ import { type Dimension, sameDimension } from "./dimension";
 import { parseQuantity } from "./quantity";
 import { parseUnit } from "./units";
 
-/** A limit that a sentence states: a closed interval in SI; null is unbounded. A bare number has no unit and is compared only with other bare numbers. */
+/**
+ * A limit that a sentence states: a closed interval in SI; null is unbounded. A bare number has no unit and is compared
+ * only with other bare numbers.
+ */
 export interface StatedLimit {
   /** The number and its unit as they stand in the sentence. */
   readonly text: string;
@@ -16,11 +19,67 @@ export interface StatedLimit {
 }
 
 const numeral = String.raw`[+\-−]?\d+(?:[.,]\d+)?(?:\s+\d+\/\d+)?`;
-const quantity = new RegExp(String.raw`(${numeral})\s*(?:(?:to|–|-|and)\s*(${numeral})\s*)?([°µa-zA-Z%][a-zA-Z0-9°µ²³/^%·]*(?:\s*\/\s*(?:min|s|h|m|kg|L))?)?`, "g");
-const upper = /\b(?:at most|no more than|not more than|not over|up to|under|below|less than|within|max(?:imum)?|no heavier than|no longer than|no larger than|not exceed(?:ing)?|lighter than|cheaper than|shorter than)\b[^.;,]{0,24}$|[≤<]\s*$/i;
-const lower = /\b(?:at least|no less than|not less than|more than|over|above|min(?:imum)?|exceed(?:s|ing)?|longer than|no fewer than|heavier than)\b[^.;,]{0,24}$|[≥>]\s*$/i;
-const after = { upper: /^\s*(?:or (?:less|lighter|under|fewer|shorter)|max(?:imum)?|at most)\b/i, lower: /^\s*(?:or (?:more|longer|better)|min(?:imum)?|at least)\b/i };
-const spelled: Record<string, string> = { kilograms: "kg", kilogram: "kg", kilos: "kg", kilo: "kg", grams: "g", gram: "g", litres: "L", litre: "L", liters: "L", liter: "L", metres: "m", metre: "m", meters: "m", meter: "m", millimetres: "mm", centimetres: "cm", seconds: "s", second: "s", sec: "s", minutes: "min", minute: "min", mins: "min", hours: "h", hour: "h", hrs: "h", newtons: "N", degrees: "°", percent: "%", pounds: "lb", inches: "in", feet: "ft", days: "d", day: "d", millilitres: "mL" };
+const unit = String.raw`[°µa-zA-Z%][a-zA-Z0-9°µ²³/^%·]*(?:\s*\/\s*(?:min|s|h|m|kg|L))?`;
+const quantity = new RegExp(String.raw`(${numeral})\s*(?:(?:to|–|-|and)\s*(${numeral})\s*)?(${unit})?`, "g");
+/** A text that ends with one of these words, or with one of these signs, just before its number. */
+const endsWith = (words: string[], signs: string) =>
+  new RegExp(`\\b(?:${words.join("|")})\\b[^.;,]{0,24}$|${signs}\\s*$`, "i");
+
+const upper = endsWith(
+  [
+    "at most|no more than|not more than|not over|up to|under|below|less than|within|max(?:imum)?",
+    "no heavier than|no longer than|no larger than|not exceed(?:ing)?|lighter than|cheaper than",
+    "shorter than",
+  ],
+  "[≤<]",
+);
+const lower = endsWith(
+  [
+    "at least|no less than|not less than|more than|over|above|min(?:imum)?|exceed(?:s|ing)?|longer than",
+    "no fewer than|heavier than",
+  ],
+  "[≥>]",
+);
+const after = {
+  upper: /^\s*(?:or (?:less|lighter|under|fewer|shorter)|max(?:imum)?|at most)\b/i,
+  lower: /^\s*(?:or (?:more|longer|better)|min(?:imum)?|at least)\b/i,
+};
+const spelled: Record<string, string> = {
+  kilograms: "kg",
+  kilogram: "kg",
+  kilos: "kg",
+  kilo: "kg",
+  grams: "g",
+  gram: "g",
+  litres: "L",
+  litre: "L",
+  liters: "L",
+  liter: "L",
+  metres: "m",
+  metre: "m",
+  meters: "m",
+  meter: "m",
+  millimetres: "mm",
+  centimetres: "cm",
+  seconds: "s",
+  second: "s",
+  sec: "s",
+  minutes: "min",
+  minute: "min",
+  mins: "min",
+  hours: "h",
+  hour: "h",
+  hrs: "h",
+  newtons: "N",
+  degrees: "°",
+  percent: "%",
+  pounds: "lb",
+  inches: "in",
+  feet: "ft",
+  days: "d",
+  day: "d",
+  millilitres: "mL",
+};
 
 const si = (value: string, unit: string): string | null => {
   const read = parseQuantity(value.replace("−", "-"), unit);
@@ -28,7 +87,8 @@ const si = (value: string, unit: string): string | null => {
 };
 
 /**
- * The limits that a sentence states in numbers: “at most 5 kg”, “2–8 °C”, “10 h or more”. Units that are not known make the number a bare one.
+ * The limits that a sentence states in numbers: “at most 5 kg”, “2–8 °C”, “10 h or more”. Units that are not known make
+ * the number a bare one.
  * @example limitsInText("Weighs at most 5.0 kg").map((l) => [l.bound, l.high, l.unit]) // => [["≤", "5", "kg"]]
  * @example limitsInText("Kept at 2–8 °C").map((l) => [l.low, l.high]) // => [["275.15", "281.15"]]
  * @example limitsInText("Nice to look at") // => []
@@ -47,9 +107,32 @@ export function limitsInText(sentence: string): StatedLimit[] {
     if (a === null) continue;
     const rest = sentence.slice(m.index + (known || !word ? whole.length : whole.length - word.length));
     const between = b !== null || /\bbetween\b[^.;]{0,12}$/i.test(before);
-    const bound = between && b !== null ? "between" : upper.test(before) || after.upper.test(rest) ? "≤" : lower.test(before) || after.lower.test(rest) ? "≥" : "=";
-    const [low, high] = bound === "between" ? (new Decimal(a).lte(b!) ? [a, b] : [b, a]) : bound === "≤" ? [null, a] : bound === "≥" ? [a, null] : [a, a];
-    out.push({ text: whole.slice(0, known || !word ? undefined : whole.length - word.length).trim(), unit, dimension: known?.dimension ?? {}, bound, low, high });
+    const bound =
+      between && b !== null
+        ? "between"
+        : upper.test(before) || after.upper.test(rest)
+          ? "≤"
+          : lower.test(before) || after.lower.test(rest)
+            ? "≥"
+            : "=";
+    const [low, high] =
+      bound === "between"
+        ? new Decimal(a).lte(b!)
+          ? [a, b]
+          : [b, a]
+        : bound === "≤"
+          ? [null, a]
+          : bound === "≥"
+            ? [a, null]
+            : [a, a];
+    out.push({
+      text: whole.slice(0, known || !word ? undefined : whole.length - word.length).trim(),
+      unit,
+      dimension: known?.dimension ?? {},
+      bound,
+      low,
+      high,
+    });
   }
   return out;
 }
@@ -59,7 +142,10 @@ export function limitsInText(sentence: string): StatedLimit[] {
  * @example disjoint({ low: null, high: "5" }, { low: "6", high: null }) // => true
  * @example disjoint({ low: null, high: "5" }, { low: "5", high: null }) // => false
  */
-export function disjoint(a: { low: string | null; high: string | null }, b: { low: string | null; high: string | null }): boolean {
+export function disjoint(
+  a: { low: string | null; high: string | null },
+  b: { low: string | null; high: string | null },
+): boolean {
   const below = (high: string | null, low: string | null) => high !== null && low !== null && new Decimal(high).lt(low);
   return below(a.high, b.low) || below(b.high, a.low);
 }

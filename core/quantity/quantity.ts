@@ -27,11 +27,17 @@ function readNumber(text: string): string | null {
 }
 
 /**
- * Reads a quantity as people write it: `4.2 L`, `3 ft 6 in`, `1:20.4` (min:s), `5 lb`, `45°`. A bare number takes the field's unit.
- * The text's unit must have the field's dimension. Fails with a message that says what was wrong and what would be right.
- * @example parseQuantity("3 ft 6 in", "m") // => { ok: true, quantity: { si: "1.0668", unit: "ft", resolution: "0.0254" } }
+ * Reads a quantity as people write it: `4.2 L`, `3 ft 6 in`, `1:20.4` (min:s), `5 lb`, `45°`. A bare number takes the
+ * field's unit.
+ * The text's unit must have the field's dimension. Fails with a message that says what was wrong and what would be
+ * right.
+ * @example
+ * parseQuantity("3 ft 6 in", "m")
+ * // => { ok: true, quantity: { si: "1.0668", unit: "ft", resolution: "0.0254" } }
  * @example parseQuantity("1:20.4", "s") // => { ok: true, quantity: { si: "80.4", unit: "s", resolution: "0.1" } }
- * @example parseQuantity("5 L", "kg") // => { ok: false, message: "“L” is a volume; this field takes a mass, for example in kg." }
+ * @example
+ * parseQuantity("5 L", "kg")
+ * // => { ok: false, message: "“L” is a volume; this field takes a mass, for example in kg." }
  */
 export function parseQuantity(text: string, fieldUnit: string): Parsed {
   const field = parseUnit(fieldUnit);
@@ -40,10 +46,26 @@ export function parseQuantity(text: string, fieldUnit: string): Parsed {
   if (input === "") return { ok: false, message: `Write a number, for example 4.2 ${fieldUnit}.` };
   const clock = /^(\d+):([0-5]?\d(?:[.,]\d+)?)(?::([0-5]?\d(?:[.,]\d+)?))?$/.exec(input);
   if (clock) {
-    if (!sameDimension(field.dimension, { T: 1 })) return { ok: false, message: `“${input}” reads as a time; this field takes ${nameDimension(field.dimension)}, for example in ${fieldUnit}.` };
-    const [a, b, c] = clock.slice(1).map((x) => (x === undefined ? undefined : x.replace(",", "."))) as [string, string, string | undefined];
-    const si = c === undefined ? new Decimal(a).times(60).plus(b) : new Decimal(a).times(3600).plus(new Decimal(b).times(60)).plus(c);
-    return { ok: true, quantity: { si: si.toString(), unit: "s", resolution: new Decimal(10).pow(-decimals(c ?? b)).toString() } };
+    if (!sameDimension(field.dimension, { T: 1 }))
+      return {
+        ok: false,
+        message:
+          `“${input}” reads as a time; this field takes ${nameDimension(field.dimension)}, for example in ` +
+          `${fieldUnit}.`,
+      };
+    const [a, b, c] = clock.slice(1).map((x) => (x === undefined ? undefined : x.replace(",", "."))) as [
+      string,
+      string,
+      string | undefined,
+    ];
+    const si =
+      c === undefined
+        ? new Decimal(a).times(60).plus(b)
+        : new Decimal(a).times(3600).plus(new Decimal(b).times(60)).plus(c);
+    return {
+      ok: true,
+      quantity: { si: si.toString(), unit: "s", resolution: new Decimal(10).pow(-decimals(c ?? b)).toString() },
+    };
   }
   let rest = input;
   let si = new Decimal(0);
@@ -52,15 +74,34 @@ export function parseQuantity(text: string, fieldUnit: string): Parsed {
   let first = true;
   while (rest !== "") {
     const match = term.exec(rest);
-    if (!match) return { ok: false, message: `“${input}” is not a number with a unit. Write it like 4.2 ${fieldUnit}.` };
+    if (!match)
+      return { ok: false, message: `“${input}” is not a number with a unit. Write it like 4.2 ${fieldUnit}.` };
     const value = readNumber(match[1]!);
-    if (value === null) return { ok: false, message: `“${match[1]}” can be read two ways. Write ${match[1]!.replaceAll(",", "")} or ${match[1]!.replace(",", ".")}.` };
+    if (value === null)
+      return {
+        ok: false,
+        message:
+          `“${match[1]}” can be read two ways. Write ${match[1]!.replaceAll(",", "")} or ` +
+          `${match[1]!.replace(",", ".")}.`,
+      };
     const symbol = match[2]!.trim();
     const next: Unit | null = symbol === "" ? field : parseUnit(symbol);
-    if (!next) return { ok: false, message: `“${symbol}” is not a unit known here. This field takes ${unitsLike(field.dimension).slice(0, 5).join(", ") || fieldUnit}.` };
+    if (!next)
+      return {
+        ok: false,
+        message:
+          `“${symbol}” is not a unit known here. This field takes ` +
+          `${unitsLike(field.dimension).slice(0, 5).join(", ") || fieldUnit}.`,
+      };
     if (!sameDimension(next.dimension, field.dimension))
-      return { ok: false, message: `“${symbol}” is ${nameDimension(next.dimension)}; this field takes ${nameDimension(field.dimension)}, for example in ${fieldUnit}.` };
-    if (!first && (symbol === "" || unit!.factor.lte(next.factor))) return { ok: false, message: `“${input}” is not a number with a unit. Write it like 4.2 ${fieldUnit}.` };
+      return {
+        ok: false,
+        message:
+          `“${symbol}” is ${nameDimension(next.dimension)}; this field takes ` +
+          `${nameDimension(field.dimension)}, for example in ${fieldUnit}.`,
+      };
+    if (!first && (symbol === "" || unit!.factor.lte(next.factor)))
+      return { ok: false, message: `“${input}” is not a number with a unit. Write it like 4.2 ${fieldUnit}.` };
     const amount = new Decimal(value);
     const negative = !first && si.isNegative();
     const add = amount.times(next.factor).plus(first ? next.offset : 0);
@@ -70,7 +111,14 @@ export function parseQuantity(text: string, fieldUnit: string): Parsed {
     rest = rest.slice(match[0].length).trim();
     first = false;
   }
-  return { ok: true, quantity: { si: si.toSignificantDigits(18).toString(), unit: unit!.text, resolution: resolution.toSignificantDigits(18).toString() } };
+  return {
+    ok: true,
+    quantity: {
+      si: si.toSignificantDigits(18).toString(),
+      unit: unit!.text,
+      resolution: resolution.toSignificantDigits(18).toString(),
+    },
+  };
 }
 
 /**

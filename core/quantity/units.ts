@@ -23,28 +23,76 @@ const pressure: Dimension = { M: 1, L: -1, T: -2 };
 const volume: Dimension = { L: 3 };
 const none = dimensionless;
 
-// Exact definitions: international yard and pound (1959), litre (1964), degree Fahrenheit in kelvin. The pound-force uses g = 9.80665.
+// Exact definitions: international yard and pound (1959), litre (1964), degree Fahrenheit in kelvin. The pound-force
+// uses g = 9.80665.
 const rows: Row[] = [
-  ["m metre meter metres meters", "1", length], ["km", "1000", length], ["cm", "0.01", length], ["mm", "0.001", length], ["µm um μm", "0.000001", length],
-  ["in inch inches ″ \"", "0.0254", length], ["ft foot feet ′ '", "0.3048", length], ["yd yard yards", "0.9144", length], ["mi mile miles", "1609.344", length],
-  ["kg", "1", mass], ["g gram grams", "0.001", mass], ["mg", "0.000001", mass], ["t tonne", "1000", mass], ["lb lbs pound pounds", "0.45359237", mass], ["oz", "0.028349523125", mass],
-  ["s sec second seconds", "1", time], ["ms", "0.001", time], ["min minute minutes", "60", time], ["h hr hour hours", "3600", time], ["d day days", "86400", time],
-  ["K", "1", { K: 1 }], ["°C degC C", "1", { K: 1 }, "273.15"], ["°F degF", "0.55555555555555555555555555555556", { K: 1 }, "255.37222222222222222222222222222"],
-  ["A", "1", { I: 1 }], ["mA", "0.001", { I: 1 }], ["Ah", "3600", { I: 1, T: 1 }], ["mAh", "3.6", { I: 1, T: 1 }],
-  ["V", "1", { M: 1, L: 2, T: -3, I: -1 }], ["mV", "0.001", { M: 1, L: 2, T: -3, I: -1 }], ["Ω ohm", "1", { M: 1, L: 2, T: -3, I: -2 }], ["kΩ kohm", "1000", { M: 1, L: 2, T: -3, I: -2 }],
-  ["L l litre litres liter liters", "0.001", volume], ["mL ml", "0.000001", volume], ["cL", "0.00001", volume], ["gal", "0.003785411784", volume],
-  ["N", "1", force], ["kN", "1000", force], ["lbf", "4.4482216152605", force],
-  ["Pa", "1", pressure], ["kPa", "1000", pressure], ["MPa", "1000000", pressure], ["bar", "100000", pressure], ["psi", "6894.757293168", pressure],
-  ["J", "1", energy], ["kJ", "1000", energy], ["Wh", "3600", energy], ["W", "1", power], ["mW", "0.001", power], ["kW", "1000", power],
-  ["Hz", "1", { T: -1 }], ["rpm", "0.016666666666666666666666666666667", { T: -1 }],
-  ["rad", "1", none], ["° deg", "0.017453292519943295769236907684886", none],
-  ["% percent", "0.01", none], ["1", "1", none], ["strokes stroke", "1", none], ["turns turn", "1", none], ["pieces piece pcs", "1", none], ["points point pt", "1", none],
-  ["dB", "1", { dB: 1 }], ["money", "1", { money: 1 }],
+  ["m metre meter metres meters", "1", length],
+  ["km", "1000", length],
+  ["cm", "0.01", length],
+  ["mm", "0.001", length],
+  ["µm um μm", "0.000001", length],
+  ['in inch inches ″ "', "0.0254", length],
+  ["ft foot feet ′ '", "0.3048", length],
+  ["yd yard yards", "0.9144", length],
+  ["mi mile miles", "1609.344", length],
+  ["kg", "1", mass],
+  ["g gram grams", "0.001", mass],
+  ["mg", "0.000001", mass],
+  ["t tonne", "1000", mass],
+  ["lb lbs pound pounds", "0.45359237", mass],
+  ["oz", "0.028349523125", mass],
+  ["s sec second seconds", "1", time],
+  ["ms", "0.001", time],
+  ["min minute minutes", "60", time],
+  ["h hr hour hours", "3600", time],
+  ["d day days", "86400", time],
+  ["K", "1", { K: 1 }],
+  ["°C degC C", "1", { K: 1 }, "273.15"],
+  ["°F degF", "0.55555555555555555555555555555556", { K: 1 }, "255.37222222222222222222222222222"],
+  ["A", "1", { I: 1 }],
+  ["mA", "0.001", { I: 1 }],
+  ["Ah", "3600", { I: 1, T: 1 }],
+  ["mAh", "3.6", { I: 1, T: 1 }],
+  ["V", "1", { M: 1, L: 2, T: -3, I: -1 }],
+  ["mV", "0.001", { M: 1, L: 2, T: -3, I: -1 }],
+  ["Ω ohm", "1", { M: 1, L: 2, T: -3, I: -2 }],
+  ["kΩ kohm", "1000", { M: 1, L: 2, T: -3, I: -2 }],
+  ["L l litre litres liter liters", "0.001", volume],
+  ["mL ml", "0.000001", volume],
+  ["cL", "0.00001", volume],
+  ["gal", "0.003785411784", volume],
+  ["N", "1", force],
+  ["kN", "1000", force],
+  ["lbf", "4.4482216152605", force],
+  ["Pa", "1", pressure],
+  ["kPa", "1000", pressure],
+  ["MPa", "1000000", pressure],
+  ["bar", "100000", pressure],
+  ["psi", "6894.757293168", pressure],
+  ["J", "1", energy],
+  ["kJ", "1000", energy],
+  ["Wh", "3600", energy],
+  ["W", "1", power],
+  ["mW", "0.001", power],
+  ["kW", "1000", power],
+  ["Hz", "1", { T: -1 }],
+  ["rpm", "0.016666666666666666666666666666667", { T: -1 }],
+  ["rad", "1", none],
+  ["° deg", "0.017453292519943295769236907684886", none],
+  ["% percent", "0.01", none],
+  ["1", "1", none],
+  ["strokes stroke", "1", none],
+  ["turns turn", "1", none],
+  ["pieces piece pcs", "1", none],
+  ["points point pt", "1", none],
+  ["dB", "1", { dB: 1 }],
+  ["money", "1", { money: 1 }],
 ];
 
 const table = new Map<string, Unit>();
 for (const [symbols, factor, dimension, offset] of rows)
-  for (const text of symbols.split(" ")) table.set(text, { text, dimension, factor: new Decimal(factor), offset: new Decimal(offset ?? 0) });
+  for (const text of symbols.split(" "))
+    table.set(text, { text, dimension, factor: new Decimal(factor), offset: new Decimal(offset ?? 0) });
 
 const exponents: Record<string, number> = { "²": 2, "³": 3 };
 
@@ -86,5 +134,7 @@ export function parseUnit(text: string): Unit | null {
  */
 export function unitsLike(dimension: Dimension): string[] {
   const wanted = JSON.stringify(multiplyDimensions(dimension, {}));
-  return rows.filter(([, , d]) => JSON.stringify(multiplyDimensions(d, {})) === wanted).map(([symbols]) => symbols.split(" ")[0]!);
+  return rows
+    .filter(([, , d]) => JSON.stringify(multiplyDimensions(d, {})) === wanted)
+    .map(([symbols]) => symbols.split(" ")[0]!);
 }

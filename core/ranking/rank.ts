@@ -38,7 +38,9 @@ export interface Ranked {
 }
 
 const atResolution = (value: string, resolution: string | null) =>
-  resolution === null ? new Decimal(value) : new Decimal(value).div(resolution).toDecimalPlaces(0, Decimal.ROUND_HALF_UP).times(resolution);
+  resolution === null
+    ? new Decimal(value)
+    : new Decimal(value).div(resolution).toDecimalPlaces(0, Decimal.ROUND_HALF_UP).times(resolution);
 
 function compare(a: Decimal | null, b: Decimal | null, better: "more" | "less"): number {
   if (a === null || b === null) return a === b ? 0 : a === null ? 1 : -1;
@@ -46,14 +48,30 @@ function compare(a: Decimal | null, b: Decimal | null, better: "more" | "less"):
 }
 
 /**
- * Values to places. Values that agree at the instrument's resolution are tied, then the tie-break chain decides in order; an unbroken tie is shared.
- * Candidates without a value come last and have no place. Ties are transitive because values are first rounded to the resolution's grid.
- * @example rank([{ id: "a", value: "9.4", breaks: [] }, { id: "b", value: "8.91", breaks: [] }, { id: "c", value: "8.94", breaks: [] }, { id: "d", value: "7", breaks: [] }], { better: "more", school: "competition", resolution: "0.1", tieBreaks: [] }).map((r) => r.place) // => [1, 2, 2, 4]
+ * Values to places. Values that agree at the instrument's resolution are tied, then the tie-break chain decides in
+ * order; an unbroken tie is shared.
+ * Candidates without a value come last and have no place. Ties are transitive because values are first rounded to the
+ * resolution's grid.
+ * @example
+ * rank(
+ *   [
+ *     { id: "a", value: "9.4", breaks: [] },
+ *     { id: "b", value: "8.91", breaks: [] },
+ *     { id: "c", value: "8.94", breaks: [] },
+ *     { id: "d", value: "7", breaks: [] },
+ *   ],
+ *   { better: "more", school: "competition", resolution: "0.1", tieBreaks: [] },
+ * ).map((r) => r.place)
+ * // => [1, 2, 2, 4]
  */
 export function rank(candidates: readonly Candidate[], rule: RankRule): Ranked[] {
   const prepared = candidates
     .filter((c) => c.value !== null)
-    .map((c) => ({ id: c.id, main: atResolution(c.value!, rule.resolution), breaks: rule.tieBreaks.map((_, i) => (c.breaks[i] == null ? null : new Decimal(c.breaks[i]!))) }));
+    .map((c) => ({
+      id: c.id,
+      main: atResolution(c.value!, rule.resolution),
+      breaks: rule.tieBreaks.map((_, i) => (c.breaks[i] == null ? null : new Decimal(c.breaks[i]!))),
+    }));
   const decide = (a: (typeof prepared)[number], b: (typeof prepared)[number]): [number, number] => {
     const main = compare(a.main, b.main, rule.better);
     if (main !== 0) return [main, -1];
@@ -73,10 +91,17 @@ export function rank(candidates: readonly Candidate[], rule: RankRule): Ranked[]
   const out: Ranked[] = [];
   let before = 0;
   groups.forEach((group, g) => {
-    const place = rule.school === "dense" ? g + 1 : rule.school === "shared" ? before + (group.length + 1) / 2 : before + 1;
+    const place =
+      rule.school === "dense" ? g + 1 : rule.school === "shared" ? before + (group.length + 1) / 2 : before + 1;
     const neighbours = [groups[g - 1], groups[g + 1]].flatMap((n) => (n ? [decide(n[0]!, group[0]!)[1]] : []));
     const broke = neighbours.filter((i) => i >= 0);
-    for (const item of group) out.push({ id: item.id, place, shared: group.length > 1, decidedBy: broke.length ? rule.tieBreaks[Math.max(...broke)]!.label : null });
+    for (const item of group)
+      out.push({
+        id: item.id,
+        place,
+        shared: group.length > 1,
+        decidedBy: broke.length ? rule.tieBreaks[Math.max(...broke)]!.label : null,
+      });
     before += group.length;
   });
   for (const c of candidates) if (c.value === null) out.push({ id: c.id, place: null, shared: false, decidedBy: null });

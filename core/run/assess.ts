@@ -1,5 +1,12 @@
 import Decimal from "decimal.js";
-import { evaluateFormula, expandUncertainty, type FormulaInput, showFormula, showUncertain, symbolsIn } from "../formula/formula";
+import {
+  evaluateFormula,
+  expandUncertainty,
+  type FormulaInput,
+  showFormula,
+  showUncertain,
+  symbolsIn,
+} from "../formula/formula";
 import { type AttemptState, countAttempts } from "../points/attempts";
 import { decimalsFor, formatNumber, fromSi, knownUnit, spanToSi, toSi } from "../quantity/quantity";
 import { describe } from "../stats/describe";
@@ -44,7 +51,21 @@ const standardU = (resolution: string, u: string | undefined) => (u ? Number(u) 
 /**
  * A run under its protocol: every derived measure with uncertainty and working, whether it may be compared, and alarms.
  * A run is comparable when it is valid, was made under this protocol version and lies inside all tolerances.
- * @example assessRun({ conditions: [{ key: "h", name: "Lift", unit: "m", target: "1.60", tolerance: "0.01" }], measures: [{ key: "V", name: "Water", unit: "L", resolution: "0.05" }], constants: [], derived: [], primary: "V", better: "more", policy: { school: "best", n: 3, foul: "out" }, safety: [] }, { id: "r", attempt: 1, state: "valid", reason: null, readings: { V: "0.008" }, conditions: { h: "1.56" } }).reasons // => ["Lift 1.56 m, outside 1.59 to 1.61 m"]
+ * @example
+ * assessRun(
+ *   {
+ *     conditions: [{ key: "h", name: "Lift", unit: "m", target: "1.60", tolerance: "0.01" }],
+ *     measures: [{ key: "V", name: "Water", unit: "L", resolution: "0.05" }],
+ *     constants: [],
+ *     derived: [],
+ *     primary: "V",
+ *     better: "more",
+ *     policy: { school: "best", n: 3, foul: "out" },
+ *     safety: [],
+ *   },
+ *   { id: "r", attempt: 1, state: "valid", reason: null, readings: { V: "0.008" }, conditions: { h: "1.56" } },
+ * ).reasons
+ * // => ["Lift 1.56 m, outside 1.59 to 1.61 m"]
  */
 export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun {
   const reasons: string[] = [];
@@ -55,24 +76,52 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
   const source = { by: run.by, at: run.at };
 
   if (run.otherVersion !== undefined) reasons.push(`made under version ${run.otherVersion} of the protocol`);
-  if (run.state !== "valid") reasons.push({ foul: "foul", no_finish: "no finish", void: "set aside" }[run.state] + (run.reason ? `: ${run.reason}` : ""));
+  if (run.state !== "valid")
+    reasons.push(
+      { foul: "foul", no_finish: "no finish", void: "set aside" }[run.state] + (run.reason ? `: ${run.reason}` : ""),
+    );
   for (const c of p.constants) {
     scope[c.key] = { value: toSi(c.value, c.unit).toNumber(), u: c.u ? spanToSi(c.u, c.unit).toNumber() : 0 };
     inputs[c.key] = { label: `${c.name} (${c.key})`, value: c.value, unit: c.unit, note: "constant of the protocol" };
   }
   for (const c of p.conditions) {
     const si = run.conditions[c.key];
-    const shown = si === undefined ? c.target : formatNumber(fromSi(si, c.unit), Math.max(decimalsFor(c.tolerance), decimalsFor(c.target)));
-    scope[c.key] = { value: si === undefined ? toSi(c.target, c.unit).toNumber() : Number(si), u: spanToSi(c.u || "0", c.unit).toNumber() };
-    inputs[c.key] = { label: `${c.name} (${c.key})`, value: shown, unit: c.unit, note: si === undefined ? "as the protocol sets it" : c.u ? `u ${c.u} ${c.unit}` : undefined, ...source };
+    const shown =
+      si === undefined
+        ? c.target
+        : formatNumber(fromSi(si, c.unit), Math.max(decimalsFor(c.tolerance), decimalsFor(c.target)));
+    scope[c.key] = {
+      value: si === undefined ? toSi(c.target, c.unit).toNumber() : Number(si),
+      u: spanToSi(c.u || "0", c.unit).toNumber(),
+    };
+    inputs[c.key] = {
+      label: `${c.name} (${c.key})`,
+      value: shown,
+      unit: c.unit,
+      note: si === undefined ? "as the protocol sets it" : c.u ? `u ${c.u} ${c.unit}` : undefined,
+      ...source,
+    };
     if (si === undefined) continue;
     const off = fromSi(si, c.unit).minus(c.target).abs();
-    if (off.gt(c.tolerance)) reasons.push(`${c.name} ${shown} ${c.unit}, outside ${new Decimal(c.target).minus(c.tolerance)} to ${new Decimal(c.target).plus(c.tolerance)} ${c.unit}`);
+    if (off.gt(c.tolerance))
+      reasons.push(
+        `${c.name} ${shown} ${c.unit}, outside ${new Decimal(c.target).minus(c.tolerance)} to ` +
+          `${new Decimal(c.target).plus(c.tolerance)} ${c.unit}`,
+      );
   }
   for (const m of p.measures) {
     const si = run.readings[m.key];
     if (si === undefined) {
-      values[m.key] = { value: null, working: makeWorking({ title: m.name, result: "–", unit: m.unit, rule: "Read from the instrument.", warnings: ["Not read."] }) };
+      values[m.key] = {
+        value: null,
+        working: makeWorking({
+          title: m.name,
+          result: "–",
+          unit: m.unit,
+          rule: "Read from the instrument.",
+          warnings: ["Not read."],
+        }),
+      };
       continue;
     }
     const exact = fromSi(si, m.unit);
@@ -83,18 +132,47 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
     inputs[m.key] = { label: `${m.name} (${m.key})`, value: shown, unit: m.unit, note, ...source };
     const odd = implausible(m, exact.toString());
     if (odd) alarms.push(odd);
-    values[m.key] = { value: { value: exact.toNumber(), u, shown }, working: makeWorking({ title: m.name, result: shown, unit: m.unit, plusMinus: formatNumber(expandUncertainty(u).U, expandUncertainty(u).digits), rule: "Read from the instrument.", inputs: [inputs[m.key]!] }) };
+    values[m.key] = {
+      value: { value: exact.toNumber(), u, shown },
+      working: makeWorking({
+        title: m.name,
+        result: shown,
+        unit: m.unit,
+        plusMinus: formatNumber(expandUncertainty(u).U, expandUncertainty(u).digits),
+        rule: "Read from the instrument.",
+        inputs: [inputs[m.key]!],
+      }),
+    };
   }
   for (const d of p.derived) {
     const symbols = symbolsIn(d.expression);
     const missing = symbols.filter((s) => !(s in scope) && [...p.measures, ...p.derived].some((m) => m.key === s));
     if (missing.length) {
-      values[d.key] = { value: null, working: makeWorking({ title: d.name, result: "–", unit: d.unit, rule: d.rule, warnings: [`Not yet read: ${missing.join(", ")}.`] }) };
+      values[d.key] = {
+        value: null,
+        working: makeWorking({
+          title: d.name,
+          result: "–",
+          unit: d.unit,
+          rule: d.rule,
+          warnings: [`Not yet read: ${missing.join(", ")}.`],
+        }),
+      };
       continue;
     }
     const r = evaluateFormula(d.expression, scope);
     if (!Number.isFinite(r.value)) {
-      values[d.key] = { value: null, working: makeWorking({ title: d.name, result: "–", unit: d.unit, rule: d.rule, steps: [`${d.key} = ${r.substituted}`], warnings: ["This cannot be computed: a division by zero or a root of a negative number."] }) };
+      values[d.key] = {
+        value: null,
+        working: makeWorking({
+          title: d.name,
+          result: "–",
+          unit: d.unit,
+          rule: d.rule,
+          steps: [`${d.key} = ${r.substituted}`],
+          warnings: ["This cannot be computed: a division by zero or a root of a negative number."],
+        }),
+      };
       continue;
     }
     scope[d.key] = { value: r.value, u: r.u };
@@ -104,7 +182,9 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
     inputs[d.key] = { label: `${d.name} (${d.key})`, value: shown, unit: d.unit, note: "computed" };
     const warnings: string[] = [];
     if (d.bound && value > Number(d.bound)) {
-      const text = `${d.name} ${shown} ${d.unit} is above ${d.bound} ${d.unit}, which physics does not allow: check the measurement.`;
+      const text =
+        `${d.name} ${shown} ${d.unit} is above ${d.bound} ${d.unit}, which physics does not allow: ` +
+        "check the measurement.";
       warnings.push(text);
       alarms.push(text);
     }
@@ -112,15 +192,38 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
     values[d.key] = {
       value: { value, u, shown },
       working: makeWorking({
-        title: d.name, result: formatNumber(value, digits), unit: d.unit, plusMinus: U > 0 ? formatNumber(U, digits) : undefined, rule: d.rule, warnings,
-        steps: [`${d.key} = ${showFormula(d.expression)}`, `= ${r.substituted} (SI)`, `= ${Number(r.value.toPrecision(5))} (SI) = ${U > 0 ? showUncertain(value, u) : shown} ${d.unit}`],
+        title: d.name,
+        result: formatNumber(value, digits),
+        unit: d.unit,
+        plusMinus: U > 0 ? formatNumber(U, digits) : undefined,
+        rule: d.rule,
+        warnings,
+        steps: [
+          `${d.key} = ${showFormula(d.expression)}`,
+          `= ${r.substituted} (SI)`,
+          `= ${Number(r.value.toPrecision(5))} (SI) = ${U > 0 ? showUncertain(value, u) : shown} ${d.unit}`,
+        ],
         inputs: symbols.flatMap((s) => (inputs[s] ? [inputs[s]] : [])),
-        contributions: r.contributions.map((c) => ({ label: inputs[c.symbol]?.label ?? c.symbol, share: c.share, note: inputs[c.symbol]?.note ?? "" })),
-        basis: d.bound ? [`Physical limit ${d.bound} ${d.unit}: ${value > Number(d.bound) ? "exceeded" : "within"}`] : [],
+        contributions: r.contributions.map((c) => ({
+          label: inputs[c.symbol]?.label ?? c.symbol,
+          share: c.share,
+          note: inputs[c.symbol]?.note ?? "",
+        })),
+        basis: d.bound
+          ? [`Physical limit ${d.bound} ${d.unit}: ${value > Number(d.bound) ? "exceeded" : "within"}`]
+          : [],
       }),
     };
   }
-  return { id: run.id, attempt: run.attempt, state: run.state, values, comparable: reasons.length === 0, reasons, alarms };
+  return {
+    id: run.id,
+    attempt: run.attempt,
+    state: run.state,
+    values,
+    comparable: reasons.length === 0,
+    reasons,
+    alarms,
+  };
 }
 
 export interface RunSummary {
@@ -137,35 +240,81 @@ export interface RunSummary {
 }
 
 /**
- * What a build's comparable runs come to for one channel: mean, spread, best, and the value that counts by the protocol's policy with its working.
+ * What a build's comparable runs come to for one channel: mean, spread, best, and the value that counts by the
+ * protocol's policy with its working.
  * U of a single counted run is its own; of a mean, 2·√(s²/n + ū²) with ū the runs' mean standard uncertainty.
- * @example summariseRuns({ conditions: [], measures: [{ key: "V", name: "Water", unit: "L", resolution: "0.05" }], constants: [], derived: [], primary: "V", better: "more", policy: { school: "best", n: 3, foul: "out" }, safety: [] }, [], "V").value.n // => 0
+ * @example
+ * summariseRuns(
+ *   {
+ *     conditions: [],
+ *     measures: [{ key: "V", name: "Water", unit: "L", resolution: "0.05" }],
+ *     constants: [],
+ *     derived: [],
+ *     primary: "V",
+ *     better: "more",
+ *     policy: { school: "best", n: 3, foul: "out" },
+ *     safety: [],
+ *   },
+ *   [],
+ *   "V",
+ * ).value.n
+ * // => 0
  */
 export function summariseRuns(p: ProtocolDefinition, runs: readonly AssessedRun[], key: string): Computed<RunSummary> {
   const channel = channelsOf(p).find((c) => c.key === key);
   if (!channel) throw new RangeError(`The protocol does not measure “${key}”`);
-  const good = runs.filter((r) => r.comparable && r.values[key]?.value).map((r) => ({ run: r, v: r.values[key]!.value! }));
+  const good = runs
+    .filter((r) => r.comparable && r.values[key]?.value)
+    .map((r) => ({ run: r, v: r.values[key]!.value! }));
   const fouls = runs.filter((r) => (r.state === "foul" || r.state === "no_finish") && r.reasons.length === 1);
   const description = describe(good.map((g) => g.v.value));
-  const ordered = [...good.map((g) => ({ at: g.run.attempt, value: String(g.v.value), state: "valid" as const })), ...fouls.map((r) => ({ at: r.attempt, value: null, state: r.state }))].sort((a, b) => a.at - b.at);
+  const ordered = [
+    ...good.map((g) => ({ at: g.run.attempt, value: String(g.v.value), state: "valid" as const })),
+    ...fouls.map((r) => ({ at: r.attempt, value: null, state: r.state })),
+  ].sort((a, b) => a.at - b.at);
   // On the bench a build may be run more often than a contest allows: every comparable run stands.
   const counted = countAttempts(ordered, { ...p.policy, n: Math.max(p.policy.n, ordered.length) }, p.better);
   const value = counted.value === null ? null : Number(counted.value);
   const single = good.find((g) => g.v.value === value);
   const meanU = good.length ? good.reduce((s, g) => s + g.v.u, 0) / good.length : 0;
   const averaged = p.policy.school === "mean" || p.policy.school === "median" || p.policy.school === "best-k";
-  const u = averaged ? Math.sqrt(((description?.sd ?? 0) ** 2) / Math.max(1, good.length) + meanU ** 2) : (single?.v.u ?? meanU);
+  const u = averaged
+    ? Math.sqrt((description?.sd ?? 0) ** 2 / Math.max(1, good.length) + meanU ** 2)
+    : (single?.v.u ?? meanU);
   const { U, digits } = expandUncertainty(u);
   const show = (x: number) => formatNumber(x, digits);
   const setAside = runs.length - good.length;
   return {
-    value: { n: good.length, setAside, mean: description?.mean ?? null, sd: description?.sd ?? null, interval: description?.interval ?? null, best: description ? (p.better === "more" ? description.max : description.min) : null, counted: value, U },
+    value: {
+      n: good.length,
+      setAside,
+      mean: description?.mean ?? null,
+      sd: description?.sd ?? null,
+      interval: description?.interval ?? null,
+      best: description ? (p.better === "more" ? description.max : description.min) : null,
+      counted: value,
+      U,
+    },
     working: makeWorking({
-      title: channel.name, result: value === null ? "–" : show(value), unit: channel.unit, plusMinus: value !== null && U > 0 ? formatNumber(U, digits) : undefined,
-      rule: `Of the runs that count, the ${p.policy.school === "best-k" ? `mean of the best ${p.policy.k}` : p.policy.school} is taken.`,
-      steps: description ? [`${p.policy.school} of ${good.map((g) => show(g.v.value)).join(", ")} = ${value === null ? "–" : show(value)}`, `mean ${show(description.mean)}${description.sd === null ? "" : `, standard deviation ${show(description.sd)}`}, n = ${good.length}`] : [],
+      title: channel.name,
+      result: value === null ? "–" : show(value),
+      unit: channel.unit,
+      plusMinus: value !== null && U > 0 ? formatNumber(U, digits) : undefined,
+      rule:
+        "Of the runs that count, the " +
+        `${p.policy.school === "best-k" ? `mean of the best ${p.policy.k}` : p.policy.school} is taken.`,
+      steps: description
+        ? [
+            `${p.policy.school} of ${good.map((g) => show(g.v.value)).join(", ")} = ` +
+              `${value === null ? "–" : show(value)}`,
+            `mean ${show(description.mean)}` +
+              `${description.sd === null ? "" : `, standard deviation ${show(description.sd)}`}, n = ${good.length}`,
+          ]
+        : [],
       inputs: good.map((g) => ({ label: `attempt ${g.run.attempt}`, value: show(g.v.value), unit: channel.unit })),
-      warnings: runs.filter((r) => !r.comparable).map((r) => `Attempt ${r.attempt} is left out: ${r.reasons.join("; ")}.`),
+      warnings: runs
+        .filter((r) => !r.comparable)
+        .map((r) => `Attempt ${r.attempt} is left out: ${r.reasons.join("; ")}.`),
     }),
   };
 }

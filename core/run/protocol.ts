@@ -68,25 +68,50 @@ export interface Channel {
 
 /**
  * Every value that a run of the protocol yields: read and derived measures, in order.
- * @example channelsOf({ conditions: [], measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }], constants: [], derived: [], primary: "V", better: "more", policy: { school: "best", n: 3, foul: "out" }, safety: [] }).map((c) => c.key) // => ["V"]
+ * @example
+ * channelsOf({
+ *   conditions: [],
+ *   measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }],
+ *   constants: [],
+ *   derived: [],
+ *   primary: "V",
+ *   better: "more",
+ *   policy: { school: "best", n: 3, foul: "out" },
+ *   safety: [],
+ * }).map((c) => c.key)
+ * // => ["V"]
  */
 export function channelsOf(p: ProtocolDefinition): Channel[] {
   return [...p.measures, ...p.derived].map(({ key, name, unit }) => ({ key, name, unit }));
 }
 
 /**
- * What is wrong with a protocol, in words; empty when it can be used. Checks names, units, numbers, formulas and their dimensions.
- * @example checkProtocol({ conditions: [], measures: [], constants: [], derived: [], primary: "V", better: "more", policy: { school: "best", n: 3, foul: "out" }, safety: [] }) // => ["A protocol measures at least one quantity."]
+ * What is wrong with a protocol, in words; empty when it can be used. Checks names, units, numbers, formulas and their
+ * dimensions.
+ * @example
+ * checkProtocol({
+ *   conditions: [],
+ *   measures: [],
+ *   constants: [],
+ *   derived: [],
+ *   primary: "V",
+ *   better: "more",
+ *   policy: { school: "best", n: 3, foul: "out" },
+ *   safety: [],
+ * })
+ * // => ["A protocol measures at least one quantity."]
  */
 export function checkProtocol(p: ProtocolDefinition): string[] {
   const problems: string[] = [];
   if (p.measures.length === 0) return ["A protocol measures at least one quantity."];
   const known = new Map<string, Dimension>();
   const number = (what: string, text: string | undefined) => {
-    if (text !== undefined && text !== "" && !/^-?\d+(\.\d+)?(e-?\d+)?$/i.test(text)) problems.push(`${what}: “${text}” is not a number.`);
+    if (text !== undefined && text !== "" && !/^-?\d+(\.\d+)?(e-?\d+)?$/i.test(text))
+      problems.push(`${what}: “${text}” is not a number.`);
   };
   const declare = (what: string, key: string, unit: string) => {
-    if (!/^[A-Za-z][A-Za-z0-9_]*$/.test(key)) problems.push(`${what}: the symbol “${key}” must be a letter, then letters, digits or _.`);
+    if (!/^[A-Za-z][A-Za-z0-9_]*$/.test(key))
+      problems.push(`${what}: the symbol “${key}” must be a letter, then letters, digits or _.`);
     if (known.has(key)) problems.push(`${what}: the symbol “${key}” is used twice.`);
     const u = parseUnit(unit);
     if (!u) problems.push(`${what}: “${unit}” is not a known unit.`);
@@ -112,15 +137,19 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
     number(d.name, d.bound);
     declare(d.name, d.key, d.unit);
   }
-  if (!channelsOf(p).some((c) => c.key === p.primary)) problems.push(`The protocol is about “${p.primary}”, which it does not measure.`);
+  if (!channelsOf(p).some((c) => c.key === p.primary))
+    problems.push(`The protocol is about “${p.primary}”, which it does not measure.`);
   if (p.policy.n < 1 || p.policy.n > 50) problems.push("Attempts: between 1 and 50.");
-  if (p.policy.school === "best-k" && !((p.policy.k ?? 0) >= 1 && p.policy.k! <= p.policy.n)) problems.push("Best k of n: k lies between 1 and n.");
+  if (p.policy.school === "best-k" && !((p.policy.k ?? 0) >= 1 && p.policy.k! <= p.policy.n))
+    problems.push("Best k of n: k lies between 1 and n.");
   return problems;
 }
 
 /**
  * Whether a reading lies in its plausible range; null when it does, else what to check.
- * @example implausible({ key: "F", name: "Handle force", unit: "N", resolution: "0.5", min: "5", max: "200" }, "3.4") // => "Handle force is usually 5 to 200 N: check the reading."
+ * @example
+ * implausible({ key: "F", name: "Handle force", unit: "N", resolution: "0.5", min: "5", max: "200" }, "3.4")
+ * // => "Handle force is usually 5 to 200 N: check the reading."
  */
 export function implausible(m: Measure, value: string): string | null {
   const v = new Decimal(value);

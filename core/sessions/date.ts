@@ -8,7 +8,9 @@ const utc = (iso: string) => Date.parse(`${iso}T00:00:00Z`);
  * @example isDate("2027-02-30") // => false
  */
 export function isDate(text: string): boolean {
-  return /^\d{4}-\d\d-\d\d$/.test(text) && !Number.isNaN(utc(text)) && new Date(utc(text)).toISOString().startsWith(text);
+  return (
+    /^\d{4}-\d\d-\d\d$/.test(text) && !Number.isNaN(utc(text)) && new Date(utc(text)).toISOString().startsWith(text)
+  );
 }
 
 /**

@@ -30,13 +30,38 @@ export interface Scheduled {
   readonly critical: boolean;
 }
 
-export type Network = { ok: true; tasks: Scheduled[]; /** The longest chain that leaves no room, in order. */ chain: string[]; /** Sessions that the whole takes. */ takes: number } | { ok: false; /** Names of tasks that wait for each other. */ cycle: string[] };
+export type Network =
+  | {
+      ok: true;
+      tasks: Scheduled[] /** The longest chain that leaves no room, in order. */;
+      chain: string[] /** Sessions that the whole takes. */;
+      takes: number;
+    }
+  | { ok: false /** Names of tasks that wait for each other. */; cycle: string[] };
 
 /**
- * Forward and backward pass over tasks that last class sessions (critical path method): early and late beginnings, slack and the critical chain back from the event.
+ * Forward and backward pass over tasks that last class sessions (critical path method): early and late beginnings,
+ * slack and the critical chain back from the event.
  * Tasks that wait for each other are named. A task that is not there is ignored as a predecessor.
- * @example scheduleTasks([{ id: "a", name: "Draw", length: 2, after: [] }, { id: "b", name: "Cut", length: 3, after: ["a"] }, { id: "c", name: "Buy", length: 1, after: [] }], 6).tasks.map((t) => [t.early, t.late, t.slack]) // => [[0, 1, 1], [2, 3, 1], [0, 5, 5]]
- * @example scheduleTasks([{ id: "a", name: "Draw", length: 2, after: ["b"] }, { id: "b", name: "Cut", length: 3, after: ["a"] }], 6).cycle // => ["Draw", "Cut"]
+ * @example
+ * scheduleTasks(
+ *   [
+ *     { id: "a", name: "Draw", length: 2, after: [] },
+ *     { id: "b", name: "Cut", length: 3, after: ["a"] },
+ *     { id: "c", name: "Buy", length: 1, after: [] },
+ *   ],
+ *   6,
+ * ).tasks.map((t) => [t.early, t.late, t.slack])
+ * // => [[0, 1, 1], [2, 3, 1], [0, 5, 5]]
+ * @example
+ * scheduleTasks(
+ *   [
+ *     { id: "a", name: "Draw", length: 2, after: ["b"] },
+ *     { id: "b", name: "Cut", length: 3, after: ["a"] },
+ *   ],
+ *   6,
+ * ).cycle
+ * // => ["Draw", "Cut"]
  */
 export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number): Network {
   const byId = new Map(tasks.map((t) => [t.id, t]));
@@ -46,18 +71,33 @@ export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number): N
   const path: PlanTask[] = [];
   const visit = (t: PlanTask): string[] | null => {
     if (state.get(t.id) === "done") return null;
-    if (state.get(t.id) === "open") return path.slice(path.indexOf(t)).map((x) => x.name).reverse();
+    if (state.get(t.id) === "open")
+      return path
+        .slice(path.indexOf(t))
+        .map((x) => x.name)
+        .reverse();
     state.set(t.id, "open");
     path.push(t);
-    for (const id of before(t)) { const c = visit(byId.get(id)!); if (c) return c; }
+    for (const id of before(t)) {
+      const c = visit(byId.get(id)!);
+      if (c) return c;
+    }
     path.pop();
     state.set(t.id, "done");
     order.push(t);
     return null;
   };
-  for (const t of tasks) { const cycle = visit(t); if (cycle) { const first = Math.min(...cycle.map((n) => tasks.findIndex((x) => x.name === n))); const i = cycle.indexOf(tasks[first]!.name); return { ok: false, cycle: [...cycle.slice(i), ...cycle.slice(0, i)] }; } }
+  for (const t of tasks) {
+    const cycle = visit(t);
+    if (cycle) {
+      const first = Math.min(...cycle.map((n) => tasks.findIndex((x) => x.name === n)));
+      const i = cycle.indexOf(tasks[first]!.name);
+      return { ok: false, cycle: [...cycle.slice(i), ...cycle.slice(0, i)] };
+    }
+  }
   const early = new Map<string, number>();
-  for (const t of order) early.set(t.id, Math.max(t.notBefore ?? 0, 0, ...before(t).map((id) => early.get(id)! + byId.get(id)!.length)));
+  for (const t of order)
+    early.set(t.id, Math.max(t.notBefore ?? 0, 0, ...before(t).map((id) => early.get(id)! + byId.get(id)!.length)));
   const late = new Map<string, number>();
   for (const t of [...order].reverse()) {
     const next = tasks.filter((x) => before(x).includes(t.id)).map((x) => late.get(x.id)!);
@@ -68,13 +108,26 @@ export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number): N
   const least = Math.min(...tasks.filter(open).map((t) => late.get(t.id)! - early.get(t.id)!));
   const scheduled = tasks.map((t) => {
     const [e, l] = [early.get(t.id)!, late.get(t.id)!];
-    return { id: t.id, early: e, earlyEnd: e + t.length, late: l, lateEnd: l + t.length, slack: l - e, critical: l - e === least && open(t) };
+    return {
+      id: t.id,
+      early: e,
+      earlyEnd: e + t.length,
+      late: l,
+      lateEnd: l + t.length,
+      slack: l - e,
+      critical: l - e === least && open(t),
+    };
   });
   // One chain of the critical tasks: each begins where the one before ends.
   const critical = order.filter((t) => scheduled.find((s) => s.id === t.id)!.critical);
   const chain: PlanTask[] = [];
   for (const t of critical) if (!chain.length || before(t).includes(chain.at(-1)!.id)) chain.push(t);
-  return { ok: true, tasks: scheduled, chain: chain.map((t) => t.id), takes: Math.max(0, ...scheduled.map((s) => s.earlyEnd)) };
+  return {
+    ok: true,
+    tasks: scheduled,
+    chain: chain.map((t) => t.id),
+    takes: Math.max(0, ...scheduled.map((s) => s.earlyEnd)),
+  };
 }
 
 export interface Slip {
@@ -87,7 +140,8 @@ export interface Slip {
   readonly late: boolean;
 }
 
-const endDate = (sessions: readonly ClassSession[], end: number) => (end === 0 ? (sessions[0]?.date ?? null) : (sessions[end - 1]?.date ?? null));
+const endDate = (sessions: readonly ClassSession[], end: number) =>
+  end === 0 ? (sessions[0]?.date ?? null) : (sessions[end - 1]?.date ?? null);
 
 /** A task with its dates: what it may not begin before, what it must be finished by, and whether it is done. */
 export interface DatedTask {
@@ -101,22 +155,53 @@ export interface DatedTask {
 }
 
 /**
- * Tasks with dates counted in the sessions of one section: "not before" begins with that date's session, a deadline allows the sessions up to it.
- * @example countTasks([{ id: "a", name: "Draw", length: 1, after: [], notBefore: "2027-01-21", deadline: "2027-01-25" }], [{ number: 1, date: "2027-01-18" }, { number: 2, date: "2027-01-21" }, { number: 3, date: "2027-01-25" }]).map((t) => [t.notBefore, t.deadline]) // => [[1, 3]]
+ * Tasks with dates counted in the sessions of one section: "not before" begins with that date's session, a deadline
+ * allows the sessions up to it.
+ * @example
+ * countTasks(
+ *   [{ id: "a", name: "Draw", length: 1, after: [], notBefore: "2027-01-21", deadline: "2027-01-25" }],
+ *   [
+ *     { number: 1, date: "2027-01-18" },
+ *     { number: 2, date: "2027-01-21" },
+ *     { number: 3, date: "2027-01-25" },
+ *   ],
+ * ).map((t) => [t.notBefore, t.deadline])
+ * // => [[1, 3]]
  */
 export function countTasks(tasks: readonly DatedTask[], sessions: readonly ClassSession[]): PlanTask[] {
   return tasks.map((t) => ({
-    id: t.id, name: t.name, length: t.length, after: t.after,
+    id: t.id,
+    name: t.name,
+    length: t.length,
+    after: t.after,
     ...(t.notBefore ? { notBefore: sessions.filter((s) => s.date < t.notBefore!).length } : {}),
-    ...(t.deadline ? { deadline: sessionsHeld(sessions, t.deadline) } : {}), ...(t.done ? { done: true } : {}),
+    ...(t.deadline ? { deadline: sessionsHeld(sessions, t.deadline) } : {}),
+    ...(t.done ? { done: true } : {}),
   }));
 }
 
 /**
- * Replays a plan without some class days and lists what ends later than before, with what is then past its deadline or the event. Tasks that are done stay.
- * @example replayLost([{ id: "a", name: "Draw", length: 2, after: [], deadline: "2027-01-21" }], [{ number: 1, date: "2027-01-18" }, { number: 2, date: "2027-01-21" }, { number: 3, date: "2027-01-25" }], ["2027-01-18"], "2027-01-25") // => [{ id: "a", name: "Draw", was: "2027-01-21", now: "2027-01-25", late: true }]
+ * Replays a plan without some class days and lists what ends later than before, with what is then past its deadline or
+ * the event. Tasks that are done stay.
+ * @example
+ * replayLost(
+ *   [{ id: "a", name: "Draw", length: 2, after: [], deadline: "2027-01-21" }],
+ *   [
+ *     { number: 1, date: "2027-01-18" },
+ *     { number: 2, date: "2027-01-21" },
+ *     { number: 3, date: "2027-01-25" },
+ *   ],
+ *   ["2027-01-18"],
+ *   "2027-01-25",
+ * )
+ * // => [{ id: "a", name: "Draw", was: "2027-01-21", now: "2027-01-25", late: true }]
  */
-export function replayLost(tasks: readonly DatedTask[], sessions: readonly ClassSession[], lost: readonly string[], event: string): Slip[] {
+export function replayLost(
+  tasks: readonly DatedTask[],
+  sessions: readonly ClassSession[],
+  lost: readonly string[],
+  event: string,
+): Slip[] {
   const fewer = sessions.filter((s) => !lost.includes(s.date)).map((s, i) => ({ number: i + 1, date: s.date }));
   const open = tasks.filter((t) => !t.done);
   const plan = (list: readonly ClassSession[]) => scheduleTasks(countTasks(open, list), sessionsHeld(list, event));

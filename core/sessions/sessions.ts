@@ -1,7 +1,8 @@
 import { addDays, daysBetween, mondayOf, weekday } from "./date";
 
 /**
- * When a section meets: on weekdays (1 Monday to 7 Sunday), or on some days of a rotating cycle of school days; alternating days are a cycle of two.
+ * When a section meets: on weekdays (1 Monday to 7 Sunday), or on some days of a rotating cycle of school days;
+ * alternating days are a cycle of two.
  * On the days of `double` it meets for two periods, which count as two sessions.
  */
 export type MeetingPattern =
@@ -24,9 +25,18 @@ export interface CalendarInput {
 }
 
 /**
- * The class sessions of a section between two dates, both included: its pattern minus days off plus extra sessions. A double period gives two sessions of one date.
- * In a rotating cycle only school days (Monday to Friday, not off) move the cycle on; day 1 is the first one at or after its start.
- * @example classSessions({ pattern: { kind: "weekdays", days: [1, 4] }, from: "2027-01-18", to: "2027-01-29", daysOff: new Set(["2027-01-21"]) }).map((s) => s.date) // => ["2027-01-18", "2027-01-25", "2027-01-28"]
+ * The class sessions of a section between two dates, both included: its pattern minus days off plus extra sessions. A
+ * double period gives two sessions of one date.
+ * In a rotating cycle only school days (Monday to Friday, not off) move the cycle on; day 1 is the first one at or
+ * after its start.
+ * @example
+ * classSessions({
+ *   pattern: { kind: "weekdays", days: [1, 4] },
+ *   from: "2027-01-18",
+ *   to: "2027-01-29",
+ *   daysOff: new Set(["2027-01-21"]),
+ * }).map((s) => s.date)
+ * // => ["2027-01-18", "2027-01-25", "2027-01-28"]
  */
 export function classSessions({ pattern, from, to, daysOff, extra = [] }: CalendarInput): ClassSession[] {
   const counts = new Map<string, number>();
@@ -44,7 +54,10 @@ export function classSessions({ pattern, from, to, daysOff, extra = [] }: Calend
     }
   }
   for (const date of extra) if (date >= from && date <= to) counts.set(date, (counts.get(date) ?? 0) + 1);
-  return [...counts].sort(([a], [b]) => (a < b ? -1 : 1)).flatMap(([date, n]) => new Array<string>(n).fill(date)).map((date, i) => ({ number: i + 1, date }));
+  return [...counts]
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .flatMap(([date, n]) => new Array<string>(n).fill(date))
+    .map((date, i) => ({ number: i + 1, date }));
 }
 
 /**
@@ -83,11 +96,17 @@ const dayNames = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 /**
  * A meeting pattern in words.
  * @example describePattern({ kind: "weekdays", days: [1, 2, 4], double: [4] }) // => "Mon, Tue, Thu (double)"
- * @example describePattern({ kind: "cycle", length: 2, meets: [1], startsOn: "2027-01-18" }) // => "alternating days, the first from 2027-01-18"
+ * @example
+ * describePattern({ kind: "cycle", length: 2, meets: [1], startsOn: "2027-01-18" })
+ * // => "alternating days, the first from 2027-01-18"
  */
 export function describePattern(pattern: MeetingPattern): string {
   const twice = (d: number) => (pattern.double?.includes(d) ? " (double)" : "");
   if (pattern.kind === "weekdays") return pattern.days.map((d) => `${dayNames[d - 1]}${twice(d)}`).join(", ");
-  if (pattern.length === 2 && pattern.meets.length === 1) return `alternating days${twice(pattern.meets[0]!)}, the ${pattern.meets[0] === 1 ? "first" : "second"} from ${pattern.startsOn}`;
+  if (pattern.length === 2 && pattern.meets.length === 1)
+    return (
+      `alternating days${twice(pattern.meets[0]!)}, the ${pattern.meets[0] === 1 ? "first" : "second"} ` +
+      `from ${pattern.startsOn}`
+    );
   return `day ${pattern.meets.map((d) => `${d}${twice(d)}`).join(", ")} of a ${pattern.length}-day cycle`;
 }

@@ -40,48 +40,124 @@ export function checkRubric(r: RubricDefinition): string[] {
   return r.criteria.flatMap((c) => [
     ...(c.levels.length < 2 ? [`${c.name}: give at least two levels.`] : []),
     ...(Number(c.weight) > 0 ? [] : [`${c.name}: the weight must be above zero.`]),
-    ...(!c.levels.every((l) => /^\d+(\.\d+)?$/.test(l.points)) ? [`${c.name}: points are numbers from 0 up.`] : top(c).gt(0) ? [] : [`${c.name}: the best level must earn points.`]),
+    ...(!c.levels.every((l) => /^\d+(\.\d+)?$/.test(l.points))
+      ? [`${c.name}: points are numbers from 0 up.`]
+      : top(c).gt(0)
+        ? []
+        : [`${c.name}: the best level must earn points.`]),
   ]);
 }
 
 /**
- * One sheet as a share of the whole, 0 to 1: Σ weight × points ÷ best points, over Σ weight; null while a criterion has no mark.
- * @example scoreSheet({ criteria: [{ key: "a", name: "Idea", weight: "1", levels: [{ points: "0", descriptor: "" }, { points: "4", descriptor: "" }] }] }, { rater: "R", marks: [{ criterion: "a", points: "3" }] }).value // => "0.75"
+ * One sheet as a share of the whole, 0 to 1: Σ weight × points ÷ best points, over Σ weight; null while a criterion has
+ * no mark.
+ * @example
+ * scoreSheet(
+ *   {
+ *     criteria: [
+ *       {
+ *         key: "a",
+ *         name: "Idea",
+ *         weight: "1",
+ *         levels: [
+ *           { points: "0", descriptor: "" },
+ *           { points: "4", descriptor: "" },
+ *         ],
+ *       },
+ *     ],
+ *   },
+ *   { rater: "R", marks: [{ criterion: "a", points: "3" }] },
+ * ).value
+ * // => "0.75"
  */
 export function scoreSheet(rubric: RubricDefinition, sheet: FilledSheet): Computed<string | null> {
   const rule = "Each criterion's points over its best level, times its weight, over the sum of the weights.";
   const marks = new Map(sheet.marks.map((m) => [m.criterion, m.points]));
   const missing = rubric.criteria.filter((c) => !marks.has(c.key));
-  if (missing.length) return { value: null, working: makeWorking({ title: `Sheet of ${sheet.rater}`, result: "–", rule, warnings: [`Not marked: ${missing.map((c) => c.name).join(", ")}.`] }) };
+  if (missing.length)
+    return {
+      value: null,
+      working: makeWorking({
+        title: `Sheet of ${sheet.rater}`,
+        result: "–",
+        rule,
+        warnings: [`Not marked: ${missing.map((c) => c.name).join(", ")}.`],
+      }),
+    };
   const weights = rubric.criteria.reduce((s, c) => s.plus(c.weight), new Decimal(0));
-  const sum = rubric.criteria.reduce((s, c) => s.plus(new Decimal(c.weight).times(marks.get(c.key)!).div(top(c))), new Decimal(0));
+  const sum = rubric.criteria.reduce(
+    (s, c) => s.plus(new Decimal(c.weight).times(marks.get(c.key)!).div(top(c))),
+    new Decimal(0),
+  );
   const share = sum.div(weights).toSignificantDigits(15);
   return {
     value: share.toString(),
     working: makeWorking({
-      title: `Sheet of ${sheet.rater}`, result: show(share.times(100)), unit: "%", rule,
-      steps: [...rubric.criteria.map((c) => `${c.name}: ${c.weight} × ${marks.get(c.key)} ÷ ${top(c)} = ${show(new Decimal(c.weight).times(marks.get(c.key)!).div(top(c)))}`), `sum ${show(sum)} ÷ ${weights} = ${show(share.times(100))} %`],
+      title: `Sheet of ${sheet.rater}`,
+      result: show(share.times(100)),
+      unit: "%",
+      rule,
+      steps: [
+        ...rubric.criteria.map(
+          (c) =>
+            `${c.name}: ${c.weight} × ${marks.get(c.key)} ÷ ${top(c)} = ` +
+            `${show(new Decimal(c.weight).times(marks.get(c.key)!).div(top(c)))}`,
+        ),
+        `sum ${show(sum)} ÷ ${weights} = ${show(share.times(100))} %`,
+      ],
     }),
   };
 }
 
 /**
  * Several reviewers' sheets as one share, 0 to 1: the mean of the complete sheets; null while none is complete.
- * @example combineSheets({ criteria: [{ key: "a", name: "Idea", weight: "1", levels: [{ points: "0", descriptor: "" }, { points: "4", descriptor: "" }] }] }, [{ rater: "R", marks: [{ criterion: "a", points: "3" }] }, { rater: "S", marks: [{ criterion: "a", points: "4" }] }]).value // => "0.875"
+ * @example
+ * combineSheets(
+ *   {
+ *     criteria: [
+ *       {
+ *         key: "a",
+ *         name: "Idea",
+ *         weight: "1",
+ *         levels: [
+ *           { points: "0", descriptor: "" },
+ *           { points: "4", descriptor: "" },
+ *         ],
+ *       },
+ *     ],
+ *   },
+ *   [
+ *     { rater: "R", marks: [{ criterion: "a", points: "3" }] },
+ *     { rater: "S", marks: [{ criterion: "a", points: "4" }] },
+ *   ],
+ * ).value
+ * // => "0.875"
  */
 export function combineSheets(rubric: RubricDefinition, sheets: readonly FilledSheet[]): Computed<string | null> {
   const scored = sheets.map((s) => ({ rater: s.rater, ...scoreSheet(rubric, s) }));
   const complete = scored.filter((s) => s.value !== null);
   const rule = "The mean of the reviewers' complete sheets.";
-  const warnings = scored.filter((s) => s.value === null).map((s) => `${s.rater}'s sheet is not complete and is left out.`);
-  if (complete.length === 0) return { value: null, working: makeWorking({ title: "Review score", result: "–", unit: "%", rule, warnings }) };
-  const value = complete.reduce((s, x) => s.plus(x.value!), new Decimal(0)).div(complete.length).toSignificantDigits(15);
+  const warnings = scored
+    .filter((s) => s.value === null)
+    .map((s) => `${s.rater}'s sheet is not complete and is left out.`);
+  if (complete.length === 0)
+    return { value: null, working: makeWorking({ title: "Review score", result: "–", unit: "%", rule, warnings }) };
+  const value = complete
+    .reduce((s, x) => s.plus(x.value!), new Decimal(0))
+    .div(complete.length)
+    .toSignificantDigits(15);
   const percent = (v: string) => show(new Decimal(v).times(100));
   return {
     value: value.toString(),
     working: makeWorking({
-      title: "Review score", result: show(value.times(100)), unit: "%", rule, warnings,
-      steps: [`(${complete.map((s) => percent(s.value!)).join(" + ")}) ÷ ${complete.length} = ${show(value.times(100))} %`],
+      title: "Review score",
+      result: show(value.times(100)),
+      unit: "%",
+      rule,
+      warnings,
+      steps: [
+        `(${complete.map((s) => percent(s.value!)).join(" + ")}) ÷ ${complete.length} = ${show(value.times(100))} %`,
+      ],
       inputs: complete.map((s) => ({ label: s.rater, value: percent(s.value!), unit: "%" })),
     }),
   };

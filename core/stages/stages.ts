@@ -14,7 +14,8 @@ export const stages = [
 export type StageKey = (typeof stages)[number]["key"];
 
 /**
- * Sessions planned for each stage: the usual shares scaled to a number of sessions, at least one each, rounded by largest remainders.
+ * Sessions planned for each stage: the usual shares scaled to a number of sessions, at least one each, rounded by
+ * largest remainders.
  * @example planStages(30).builds // => 7
  */
 export function planStages(sessions: number): Record<StageKey, number> {

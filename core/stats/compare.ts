@@ -26,17 +26,32 @@ export interface Side {
 }
 
 /**
- * Two groups of runs: difference of means with Welch's 95 % interval and p, Hedges' g and one sentence (Welch, 1947; Hedges, 1981).
+ * Two groups of runs: difference of means with Welch's 95 % interval and p, Hedges' g and one sentence (Welch, 1947;
+ * Hedges, 1981).
  * `verb` says what the larger side does, for example "pumps more".
- * @example compareMeans({ name: "A", values: [7.8, 8.1, 7.6, 8.0] }, { name: "B", values: [8.6, 8.9, 8.3, 8.8, 8.5] }, "pumps more").value.sentence // => "B pumps more: the difference is larger than the scatter between runs."
+ * @example
+ * compareMeans(
+ *   { name: "A", values: [7.8, 8.1, 7.6, 8.0] },
+ *   { name: "B", values: [8.6, 8.9, 8.3, 8.8, 8.5] },
+ *   "pumps more",
+ * ).value.sentence
+ * // => "B pumps more: the difference is larger than the scatter between runs."
  */
 export function compareMeans(a: Side, b: Side, verb = "is higher", unit = ""): Computed<Comparison> {
   const title = `${b.name} against ${a.name}`;
-  const rule = "Difference of the two means with Welch's 95 % interval: larger than the scatter when the interval leaves out zero.";
+  const rule =
+    "Difference of the two means with Welch's 95 % interval: larger than the scatter when the interval " +
+    "leaves out zero.";
   if (a.values.length < 2 || b.values.length < 2) {
     const side = a.values.length < 2 ? a : b;
-    const sentence = side.values.length === 0 ? `${side.name} has no run that counts yet.` : `One run of ${side.name} cannot tell: it says nothing of the scatter.`;
-    return { value: { kind: "too-few", sentence }, working: makeWorking({ title, result: "–", rule, warnings: [sentence] }) };
+    const sentence =
+      side.values.length === 0
+        ? `${side.name} has no run that counts yet.`
+        : `One run of ${side.name} cannot tell: it says nothing of the scatter.`;
+    return {
+      value: { kind: "too-few", sentence },
+      working: makeWorking({ title, result: "–", rule, warnings: [sentence] }),
+    };
   }
   const [ma, mb, va, vb] = [mean(a.values), mean(b.values), variance(a.values), variance(b.values)];
   const [na, nb] = [a.values.length, b.values.length];
@@ -55,7 +70,8 @@ export function compareMeans(a: Side, b: Side, verb = "is higher", unit = ""): C
   const runsNeeded = distinct || difference === 0 ? null : runsPerSide(Math.abs(difference), pooled);
   const sentence = distinct
     ? `${winner} ${verb}: the difference is larger than the scatter between runs.`
-    : `No difference can be told from the scatter${runsNeeded ? `; about ${runsNeeded} runs a side would show one of this size` : ""}.`;
+    : "No difference can be told from the scatter" +
+      `${runsNeeded ? `; about ${runsNeeded} runs a side would show one of this size` : ""}.`;
   const f = (v: number) => formatNumber(v, 3);
   return {
     value: { kind: "compared", difference, interval, df, p, g, distinct, runsNeeded, sentence },

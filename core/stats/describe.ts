@@ -51,11 +51,20 @@ export function describe(values: readonly number[]): Description | null {
   const m = mean(values);
   const sd = values.length > 1 ? Math.sqrt(variance(values)) : null;
   const half = sd === null ? 0 : (jStat.studentt.inv(0.975, values.length - 1) * sd) / Math.sqrt(values.length);
-  return { n: values.length, mean: m, median: median(values), sd, interval: sd === null ? null : [m - half, m + half], min: Math.min(...values), max: Math.max(...values) };
+  return {
+    n: values.length,
+    mean: m,
+    median: median(values),
+    sd,
+    interval: sd === null ? null : [m - half, m + half],
+    min: Math.min(...values),
+    max: Math.max(...values),
+  };
 }
 
 /**
- * Positions of values that stand far out: modified z score 0.6745 |x − median| / MAD above 3.5 (Iglewicz and Hoaglin, 1993).
+ * Positions of values that stand far out: modified z score 0.6745 |x − median| / MAD above 3.5 (Iglewicz and Hoaglin,
+ * 1993).
  * They are pointed at, never removed. Nothing is said of fewer than four values or a zero MAD.
  * @example outliers([8.1, 8.2, 8.0, 8.1, 4.0]) // => [4]
  */

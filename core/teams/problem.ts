@@ -27,7 +27,9 @@ export interface SolverTeam {
 }
 
 export interface SolverWeights {
-  /** For each step down a person's list of ideas; an idea outside the list counts one more step than its end, at most 4. */
+  /**
+   * For each step down a person's list of ideas; an idea outside the list counts one more step than its end, at most 4.
+   */
   readonly idea: number;
   /** For each wish that is not met. */
   readonly wish: number;
@@ -61,21 +63,49 @@ export interface HardConstraint {
 
 /**
  * The hard constraints of a problem, each in words.
- * @example hardConstraints({ people: [{ id: "a", name: "Ada", section: null, skills: [], groups: [], ideas: [], wishes: [], last: [] }, { id: "b", name: "Ben", section: null, skills: [], groups: [], ideas: [], wishes: [], last: [] }], teams: [{ id: "t", name: "T", min: 1, max: 3, section: null, idea: null }], skills: [], apart: [["a", "b"]], together: [], locks: [], forbidden: [], weights: usualWeights }).map((c) => c.text) // => ["every team has at least 1", "no team has more than 3", "Ada and Ben are kept apart"]
+ * @example
+ * hardConstraints({
+ *   people: [
+ *     { id: "a", name: "Ada", section: null, skills: [], groups: [], ideas: [], wishes: [], last: [] },
+ *     { id: "b", name: "Ben", section: null, skills: [], groups: [], ideas: [], wishes: [], last: [] },
+ *   ],
+ *   teams: [{ id: "t", name: "T", min: 1, max: 3, section: null, idea: null }],
+ *   skills: [],
+ *   apart: [["a", "b"]],
+ *   together: [],
+ *   locks: [],
+ *   forbidden: [],
+ *   weights: usualWeights,
+ * }).map((c) => c.text)
+ * // => ["every team has at least 1", "no team has more than 3", "Ada and Ben are kept apart"]
  */
 export function hardConstraints(p: TeamProblem): HardConstraint[] {
   const person = new Map(p.people.map((x) => [x.id, x.name]));
   const team = new Map(p.teams.map((x) => [x.id, x.name]));
   const names = (ids: readonly string[]) => ids.map((i) => person.get(i) ?? "?").join(" and ");
-  const span = (k: "min" | "max") => { const v = p.teams.map((t) => t[k]); const [a, b] = [Math.min(...v), Math.max(...v)]; return a === b ? `${a}` : `${a} to ${b}`; };
+  const span = (k: "min" | "max") => {
+    const v = p.teams.map((t) => t[k]);
+    const [a, b] = [Math.min(...v), Math.max(...v)];
+    return a === b ? `${a}` : `${a} to ${b}`;
+  };
   return [
     { kind: "min", index: 0, text: `every team has at least ${span("min")}` },
     { kind: "max", index: 0, text: `no team has more than ${span("max")}` },
-    ...(p.teams.some((t) => t.section !== null) ? [{ kind: "section" as const, index: 0, text: "a team's members are of its section" }] : []),
+    ...(p.teams.some((t) => t.section !== null)
+      ? [{ kind: "section" as const, index: 0, text: "a team's members are of its section" }]
+      : []),
     ...p.apart.map((g, index) => ({ kind: "apart" as const, index, text: `${names(g)} are kept apart` })),
     ...p.together.map((g, index) => ({ kind: "together" as const, index, text: `${names(g)} are kept together` })),
-    ...p.locks.map((l, index) => ({ kind: "lock" as const, index, text: `${person.get(l.person)} has a locked seat in ${team.get(l.team)}` })),
-    ...p.forbidden.map((l, index) => ({ kind: "forbidden" as const, index, text: `${person.get(l.person)} is not in ${team.get(l.team)}` })),
+    ...p.locks.map((l, index) => ({
+      kind: "lock" as const,
+      index,
+      text: `${person.get(l.person)} has a locked seat in ${team.get(l.team)}`,
+    })),
+    ...p.forbidden.map((l, index) => ({
+      kind: "forbidden" as const,
+      index,
+      text: `${person.get(l.person)} is not in ${team.get(l.team)}`,
+    })),
   ];
 }
 
@@ -99,7 +129,27 @@ export interface Compiled {
 
 /**
  * A problem compiled to arrays under some of its hard constraints, all of them by default.
- * @example compileTeams({ people: ["a", "b"].map((id) => ({ id, name: id, section: null, skills: [], groups: [], ideas: [], wishes: [], last: [] })), teams: [{ id: "t", name: "T", min: 1, max: 3, section: null, idea: null }], skills: [], apart: [], together: [["a", "b"]], locks: [], forbidden: [], weights: usualWeights }).blocks // => [[0, 1]]
+ * @example
+ * compileTeams({
+ *   people: ["a", "b"].map((id) => ({
+ *     id,
+ *     name: id,
+ *     section: null,
+ *     skills: [],
+ *     groups: [],
+ *     ideas: [],
+ *     wishes: [],
+ *     last: [],
+ *   })),
+ *   teams: [{ id: "t", name: "T", min: 1, max: 3, section: null, idea: null }],
+ *   skills: [],
+ *   apart: [],
+ *   together: [["a", "b"]],
+ *   locks: [],
+ *   forbidden: [],
+ *   weights: usualWeights,
+ * }).blocks
+ * // => [[0, 1]]
  */
 export function compileTeams(p: TeamProblem, active: readonly HardConstraint[] = hardConstraints(p)): Compiled {
   const n = p.people.length;
@@ -109,28 +159,61 @@ export function compileTeams(p: TeamProblem, active: readonly HardConstraint[] =
   const ids = (g: readonly string[]) => g.flatMap((x) => at.get(x) ?? []);
   const root = Array.from({ length: n }, (_, i) => i);
   const find = (i: number): number => (root[i] === i ? i : find(root[i]!));
-  p.together.forEach((g, i) => { if (on("together", i)) { const [first, ...rest] = ids(g); for (const r of rest) root[find(r)] = find(first!); } });
+  p.together.forEach((g, i) => {
+    if (on("together", i)) {
+      const [first, ...rest] = ids(g);
+      for (const r of rest) root[find(r)] = find(first!);
+    }
+  });
   const byRoot = new Map<number, number[]>();
   for (let i = 0; i < n; i++) byRoot.set(find(i), [...(byRoot.get(find(i)) ?? []), i]);
   const blocks = [...byRoot.values()];
   const blockOf = new Int32Array(n);
-  blocks.forEach((b, k) => { for (const i of b) blockOf[i] = k; });
+  blocks.forEach((b, k) => {
+    for (const i of b) blockOf[i] = k;
+  });
   const [B, T] = [blocks.length, p.teams.length];
   const allowed = new Uint8Array(B * T).fill(1);
   const section = on("section");
-  blocks.forEach((b, k) => { for (let t = 0; t < T; t++) if (section && p.teams[t]!.section !== null && b.some((i) => p.people[i]!.section !== p.teams[t]!.section)) allowed[k * T + t] = 0; });
-  p.locks.forEach((l, i) => { const [a, t] = [at.get(l.person), teamAt.get(l.team)]; if (on("lock", i) && a !== undefined && t !== undefined) for (let u = 0; u < T; u++) if (u !== t) allowed[blockOf[a]! * T + u] = 0; });
-  p.forbidden.forEach((l, i) => { const [a, t] = [at.get(l.person), teamAt.get(l.team)]; if (on("forbidden", i) && a !== undefined && t !== undefined) allowed[blockOf[a]! * T + t] = 0; });
+  blocks.forEach((b, k) => {
+    for (let t = 0; t < T; t++)
+      if (section && p.teams[t]!.section !== null && b.some((i) => p.people[i]!.section !== p.teams[t]!.section))
+        allowed[k * T + t] = 0;
+  });
+  p.locks.forEach((l, i) => {
+    const [a, t] = [at.get(l.person), teamAt.get(l.team)];
+    if (on("lock", i) && a !== undefined && t !== undefined)
+      for (let u = 0; u < T; u++) if (u !== t) allowed[blockOf[a]! * T + u] = 0;
+  });
+  p.forbidden.forEach((l, i) => {
+    const [a, t] = [at.get(l.person), teamAt.get(l.team)];
+    if (on("forbidden", i) && a !== undefined && t !== undefined) allowed[blockOf[a]! * T + t] = 0;
+  });
   const apart = new Uint8Array(B * B);
   let impossible = false;
   p.apart.forEach((g, i) => {
     if (!on("apart", i)) return;
     const list = ids(g);
-    for (const x of list) for (const y of list) if (x !== y) { const [a, b] = [blockOf[x]!, blockOf[y]!]; if (a === b) impossible = true; apart[a * B + b] = 1; apart[b * B + a] = 1; }
+    for (const x of list)
+      for (const y of list)
+        if (x !== y) {
+          const [a, b] = [blockOf[x]!, blockOf[y]!];
+          if (a === b) impossible = true;
+          apart[a * B + b] = 1;
+          apart[b * B + a] = 1;
+        }
   });
   return {
-    n, teams: T, blocks, blockOf, allowed, apart, impossible,
-    min: Int32Array.from(p.teams, (t) => (on("min") ? t.min : 0)), max: Int32Array.from(p.teams, (t) => (on("max") ? t.max : n)),
-    sectionOf: p.people.map((x) => (section ? x.section : null)), teamSection: p.teams.map((t) => (section ? t.section : null)),
+    n,
+    teams: T,
+    blocks,
+    blockOf,
+    allowed,
+    apart,
+    impossible,
+    min: Int32Array.from(p.teams, (t) => (on("min") ? t.min : 0)),
+    max: Int32Array.from(p.teams, (t) => (on("max") ? t.max : n)),
+    sectionOf: p.people.map((x) => (section ? x.section : null)),
+    teamSection: p.teams.map((t) => (section ? t.section : null)),
   };
 }

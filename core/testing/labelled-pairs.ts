@@ -1,4 +1,7 @@
-/** Pairs of statements told apart by hand: whether a careful reader would call them the same need. Half are duplicates in other words, half speak of the same things but ask something else. */
+/**
+ * Pairs of statements told apart by hand: whether a careful reader would call them the same need. Half are duplicates
+ * in other words, half speak of the same things but ask something else.
+ */
 export const labelledPairs: readonly (readonly [a: string, b: string, same: boolean])[] = [
   ["It must be light enough to carry up the steps", "She carries it up the steps, so keep the weight down", true],
   ["Weighs at most 5 kg", "The whole pump should not be heavier than 5 kilos", true],

@@ -1,4 +1,5 @@
--- The moment that records carry. It is the clock, unless a session sets ironstone.now: the demo tells a past term that way.
+-- The moment that records carry. It is the clock, unless a session sets ironstone.now:
+-- the demo tells a past term that way.
 CREATE FUNCTION app_now() RETURNS timestamptz LANGUAGE sql STABLE AS
 $$ SELECT coalesce(nullif(current_setting('ironstone.now', true), '')::timestamptz, clock_timestamp()) $$;
 
@@ -216,7 +217,8 @@ CREATE TABLE build (
   sides numeric[],
   learned text NOT NULL DEFAULT '',
   features text[] NOT NULL DEFAULT '{}',
-  -- Counts physical changes: what was measured under an earlier revision is stale. `version` counts every edit of the record.
+  -- Counts physical changes: what was measured under an earlier revision is stale.
+  -- `version` counts every edit of the record.
   revision int NOT NULL DEFAULT 1,
   recorded_by text NOT NULL,
   created_at timestamptz NOT NULL DEFAULT app_now(),
@@ -330,7 +332,8 @@ CREATE TABLE reading (
 CREATE FUNCTION keep_frozen() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
   IF TG_TABLE_NAME = 'protocol_version' THEN
-    IF EXISTS (SELECT FROM run WHERE protocol_version_id = OLD.id) AND NEW.definition IS DISTINCT FROM OLD.definition THEN
+    IF EXISTS (SELECT FROM run WHERE protocol_version_id = OLD.id)
+      AND NEW.definition IS DISTINCT FROM OLD.definition THEN
       RAISE EXCEPTION 'protocol version % is frozen: a run leans on it', OLD.id;
     END IF;
   ELSIF NEW.protocol_version_id IS DISTINCT FROM OLD.protocol_version_id THEN

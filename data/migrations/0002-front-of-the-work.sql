@@ -1,4 +1,5 @@
--- The front of the work: brief rules, sources and statements, selection of concepts, forming of teams, the plan as a network, gates, notebooks.
+-- The front of the work: brief rules, sources and statements, selection of concepts, forming of teams,
+-- the plan as a network, gates, notebooks.
 
 -- Brief --------------------------------------------------------------------------------------------------------------
 CREATE TABLE brief_rule (

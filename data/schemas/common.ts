@@ -4,20 +4,47 @@ import { parseQuantity } from "@/core/quantity/quantity";
 import { idPattern } from "../id";
 
 yup.setLocale({
-  mixed: { required: "This is needed.", notType: ({ type }) => (type === "number" ? "Write a number." : "This cannot be read."), oneOf: "Choose one of the list." },
-  string: { max: ({ max }) => `At most ${max} characters.`, email: "Write an email address, for example name@school.example." },
-  number: { min: ({ min }) => `At least ${min}.`, max: ({ max }) => `At most ${max}.`, integer: "Write a whole number." },
+  mixed: {
+    required: "This is needed.",
+    notType: ({ type }) => (type === "number" ? "Write a number." : "This cannot be read."),
+    oneOf: "Choose one of the list.",
+  },
+  string: {
+    max: ({ max }) => `At most ${max} characters.`,
+    email: "Write an email address, for example name@school.example.",
+  },
+  number: {
+    min: ({ min }) => `At least ${min}.`,
+    max: ({ max }) => `At most ${max}.`,
+    integer: "Write a whole number.",
+  },
   array: { min: ({ min }) => `At least ${min}.`, max: ({ max }) => `At most ${max}.` },
 });
 
 const unknown = "This record cannot be found.";
 export const id = () => yup.string().required().matches(idPattern, unknown);
-export const optionalId = () => yup.string().transform((v) => v || undefined).optional().matches(idPattern, unknown);
+export const optionalId = () =>
+  yup
+    .string()
+    .transform((v) => v || undefined)
+    .optional()
+    .matches(idPattern, unknown);
 export const text = (max = 200) => yup.string().trim().max(max).required();
 export const optionalText = (max = 4000) => yup.string().trim().max(max).default("");
 export const version = () => yup.number().integer().required();
-export const date = () => yup.string().trim().required().test("date", "Write a date as YYYY-MM-DD.", (v) => isDate(v ?? ""));
-export const optionalDate = () => yup.string().trim().transform((v) => v || undefined).optional().test("date", "Write a date as YYYY-MM-DD.", (v) => v === undefined || isDate(v));
+export const date = () =>
+  yup
+    .string()
+    .trim()
+    .required()
+    .test("date", "Write a date as YYYY-MM-DD.", (v) => isDate(v ?? ""));
+export const optionalDate = () =>
+  yup
+    .string()
+    .trim()
+    .transform((v) => v || undefined)
+    .optional()
+    .test("date", "Write a date as YYYY-MM-DD.", (v) => v === undefined || isDate(v));
 
 const readable = (unit: string) => (v: string | undefined, c: yup.TestContext) => {
   if (!v) return true;
@@ -43,8 +70,22 @@ export function readSides(typed: string, unit: string): string[] | null {
   const read = parts.map((p) => parseQuantity(/[^\d.,\s]/.test(p) ? p : `${p} ${lastUnit}`, unit));
   return read.every((r) => r.ok) ? read.map((r) => (r.ok ? r.quantity.si : "")) : null;
 }
-export const sides = (unit = "mm") => yup.string().trim().default("").test("sides", `Write three sides, for example 600 × 400 × 400 ${unit}.`, (v) => !v || readSides(v, unit) !== null);
+export const sides = (unit = "mm") =>
+  yup
+    .string()
+    .trim()
+    .default("")
+    .test("sides", `Write three sides, for example 600 × 400 × 400 ${unit}.`, (v) => !v || readSides(v, unit) !== null);
 
 /** Readings as typed, by symbol. */
 export const typedReadings = () =>
-  yup.mixed<Record<string, string>>((v): v is Record<string, string> => typeof v === "object" && v !== null && !Array.isArray(v) && Object.keys(v).length <= 40 && Object.values(v).every((x) => typeof x === "string" && x.length <= 60)).default({});
+  yup
+    .mixed<Record<string, string>>(
+      (v): v is Record<string, string> =>
+        typeof v === "object" &&
+        v !== null &&
+        !Array.isArray(v) &&
+        Object.keys(v).length <= 40 &&
+        Object.values(v).every((x) => typeof x === "string" && x.length <= 60),
+    )
+    .default({});

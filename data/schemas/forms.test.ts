@@ -15,7 +15,9 @@ async function faults(schema: Schema, input: object): Promise<Record<string, str
     await schema.validate(input, { abortEarly: false });
     return {};
   } catch (e) {
-    return Object.fromEntries((e as { inner: { path: string; message: string }[] }).inner.map((x) => [x.path, x.message]));
+    return Object.fromEntries(
+      (e as { inner: { path: string; message: string }[] }).inner.map((x) => [x.path, x.message]),
+    );
   }
 }
 
@@ -24,9 +26,18 @@ describe("requirement", () => {
   test.each([
     [{ comparator: "≤", unit: "kg", target: "5 lb" }, {}],
     [{ comparator: "≤", unit: "kg", target: "" }, { target: "Give the number, for example 5.0 kg." }],
-    [{ comparator: "≤", unit: "kg", target: "5 s" }, { target: "“s” is a time; this field takes a mass, for example in kg." }],
-    [{ comparator: "≤", unit: "stone", target: "5" }, { unit: "This unit is not known here. Write for example kg, mm, L/min, N, s, %." }],
-    [{ comparator: "±", unit: "m", target: "1.6" }, { second: "Give the second number: the tolerance, or the upper limit." }],
+    [
+      { comparator: "≤", unit: "kg", target: "5 s" },
+      { target: "“s” is a time; this field takes a mass, for example in kg." },
+    ],
+    [
+      { comparator: "≤", unit: "stone", target: "5" },
+      { unit: "This unit is not known here. Write for example kg, mm, L/min, N, s, %." },
+    ],
+    [
+      { comparator: "±", unit: "m", target: "1.6" },
+      { second: "Give the second number: the tolerance, or the upper limit." },
+    ],
     [{ comparator: "fits", sides: "600 × 400" }, { sides: "Write three sides, for example 600 × 400 × 400 mm." }],
     [{ comparator: "fits", sides: "600 x 400 x 400 mm" }, {}],
     [{ comparator: "yes" }, {}],
@@ -36,7 +47,13 @@ describe("requirement", () => {
 });
 
 describe("project", () => {
-  const base = { title: "T", kind: "both", startsOn: "2027-01-18", endsOn: "2027-03-26", sections: [{ name: "3", days: [1] }] };
+  const base = {
+    title: "T",
+    kind: "both",
+    startsOn: "2027-01-18",
+    endsOn: "2027-03-26",
+    sections: [{ name: "3", days: [1] }],
+  };
   test.each([
     [{}, {}],
     [{ startsOn: "18.1.2027" }, { startsOn: "Write a date as YYYY-MM-DD." }],
@@ -44,15 +61,26 @@ describe("project", () => {
     [{ eventOn: "2028-01-01" }, { eventOn: "The event lies outside the project's dates." }],
     [{ sections: [] }, { sections: "A project runs in at least one section." }],
     [{ sections: [{ name: "3", days: [] }] }, { "sections[0].days": "Choose at least one weekday." }],
-    [{ sections: [{ name: "3", pattern: "cycle", cycleLength: 4, cycleDay: 5 }] }, { "sections[0].cycleDay": "The day lies outside the cycle." }],
+    [
+      { sections: [{ name: "3", pattern: "cycle", cycleLength: 4, cycleDay: 5 }] },
+      { "sections[0].cycleDay": "The day lies outside the cycle." },
+    ],
     [{ sections: [{ name: "3", pattern: "cycle", cycleLength: 4, cycleDay: 2 }] }, {}],
   ])("%j", async (more, wanted) => expect(await faults(newProject, { ...base, ...more })).toEqual(wanted));
-  test("a brief must say something", async () => expect(await faults(brief, { projectId: id, baseNumber: 0, body: "   " })).toEqual({ body: "Write the brief." }));
+  test("a brief must say something", async () =>
+    expect(await faults(brief, { projectId: id, baseNumber: 0, body: "   " })).toEqual({ body: "Write the brief." }));
 });
 
 describe("people", () => {
-  test("a short password and a wrong address are both named", async () => expect(await faults(firstInstructor, { name: "M", email: "m@", password: "short" })).toEqual({ email: "Write an email address, for example name@school.example.", password: "At least 10 characters; a short sentence is good." }));
-  test("a guest link lives a year at the most", async () => expect(await faults(guestLink, { projectId: id, role: "client", label: "C", days: 900 })).toEqual({ days: "At most 366." }));
+  test("a short password and a wrong address are both named", async () =>
+    expect(await faults(firstInstructor, { name: "M", email: "m@", password: "short" })).toEqual({
+      email: "Write an email address, for example name@school.example.",
+      password: "At least 10 characters; a short sentence is good.",
+    }));
+  test("a guest link lives a year at the most", async () =>
+    expect(await faults(guestLink, { projectId: id, role: "client", label: "C", days: 900 })).toEqual({
+      days: "At most 366.",
+    }));
 });
 
 describe("builds and runs", () => {
@@ -73,17 +101,41 @@ describe("builds and runs", () => {
 describe("judging", () => {
   test("an override says why, a mark stays in its range", async () => {
     const base = { projectId: id, personId: id, component: "c" };
-    expect(await faults(mark, { ...base, kind: "override", percent: "50" })).toEqual({ reason: "Say why, so that the student can read it." });
-    expect(await faults(mark, { ...base, kind: "mark", percent: "130" })).toEqual({ percent: "Give the percent, 0 to 120." });
+    expect(await faults(mark, { ...base, kind: "override", percent: "50" })).toEqual({
+      reason: "Say why, so that the student can read it.",
+    });
+    expect(await faults(mark, { ...base, kind: "mark", percent: "130" })).toEqual({
+      percent: "Give the percent, 0 to 120.",
+    });
     expect(await faults(mark, { ...base, kind: "none" })).toEqual({});
   });
   test("an event with ties at a resolution names it", async () => {
-    const base = { projectId: id, name: "E", protocolId: id, channel: "Q", better: "more", school: "best", n: 3, foul: "out", ranking: "competition", seed: "1" };
-    expect(await faults(event, { ...base, ties: "resolution" })).toEqual({ resolution: "Give the instrument's resolution, for example 0.1." });
+    const base = {
+      projectId: id,
+      name: "E",
+      protocolId: id,
+      channel: "Q",
+      better: "more",
+      school: "best",
+      n: 3,
+      foul: "out",
+      ranking: "competition",
+      seed: "1",
+    };
+    expect(await faults(event, { ...base, ties: "resolution" })).toEqual({
+      resolution: "Give the instrument's resolution, for example 0.1.",
+    });
     expect(await faults(event, { ...base, ties: "digits" })).toEqual({});
   });
   test("a scheme's numbers are numbers", async () =>
-    expect(await faults(scheme, { projectId: id, baseNumber: 0, decimals: 1, components: [{ key: "a", name: "A", weight: "lots", source: { kind: "entered" } }] })).toEqual({ "components[0].weight": "Write a number, for example 7.5." }));
+    expect(
+      await faults(scheme, {
+        projectId: id,
+        baseNumber: 0,
+        decimals: 1,
+        components: [{ key: "a", name: "A", weight: "lots", source: { kind: "entered" } }],
+      }),
+    ).toEqual({ "components[0].weight": "Write a number, for example 7.5." }));
 });
 
 test("sides take the unit that stands last, or one each; empty quantities are nothing", () => {

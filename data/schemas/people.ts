@@ -4,10 +4,24 @@ import * as c from "./common";
 const password = () => yup.string().required().min(10, "At least 10 characters; a short sentence is good.").max(200);
 
 export const firstInstructor = yup.object({ name: c.text(120), email: c.text(200).email(), password: password() });
-export const rosterText = yup.object({ projectId: c.id(), text: yup.string().max(5_000_000).default(""), base64: yup.string().max(8_000_000).default("") });
+export const rosterText = yup.object({
+  projectId: c.id(),
+  text: yup.string().max(5_000_000).default(""),
+  base64: yup.string().max(8_000_000).default(""),
+});
 export const rosterRows = yup.object({
   projectId: c.id(),
-  rows: yup.array(yup.object({ name: c.text(120), section: c.text(60), email: yup.string().trim().email().nullable().default(null) })).min(1, "There is nobody to import.").max(2000).required(),
+  rows: yup
+    .array(
+      yup.object({
+        name: c.text(120),
+        section: c.text(60),
+        email: yup.string().trim().email().nullable().default(null),
+      }),
+    )
+    .min(1, "There is nobody to import.")
+    .max(2000)
+    .required(),
 });
 export const student = yup.object({ projectId: c.id(), personId: c.id() });
 export const login = student.shape({ email: c.text(200).email() });
@@ -15,7 +29,10 @@ export const erase = student.shape({ confirm: c.text() });
 export const coInstructor = yup.object({ projectId: c.id(), name: c.text(120), email: c.text(200).email() });
 export const guestLink = yup.object({
   projectId: c.id(),
-  role: yup.mixed<"client" | "reviewer" | "judge" | "scorer" | "board">().oneOf(["client", "reviewer", "judge", "scorer", "board"]).required(),
+  role: yup
+    .mixed<"client" | "reviewer" | "judge" | "scorer" | "board">()
+    .oneOf(["client", "reviewer", "judge", "scorer", "board"])
+    .required(),
   label: c.text(120),
   days: yup.number().integer().min(1).max(366).required(),
 });

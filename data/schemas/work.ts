@@ -5,48 +5,157 @@ import * as c from "./common";
 export const newTeam = yup.object({ projectId: c.id(), name: c.text(60), sectionId: c.optionalId() });
 export const renameTeam = yup.object({ id: c.id(), version: c.version(), name: c.text(60) });
 export const teamId = yup.object({ id: c.id() });
-export const moveStudent = yup.object({ projectId: c.id(), personId: c.id(), teamId: c.optionalId(), role: c.optionalText(60) });
-export const drawTeams = yup.object({
-  projectId: c.id(), sectionId: c.id(), seed: c.text(40),
-  min: yup.number().integer().min(1).max(12).required(),
-  max: yup.number().integer().min(1).max(12).required().test("order", "The largest size lies below the smallest.", (v, x) => !v || v >= x.parent.min),
+export const moveStudent = yup.object({
+  projectId: c.id(),
+  personId: c.id(),
+  teamId: c.optionalId(),
+  role: c.optionalText(60),
 });
-
+export const drawTeams = yup.object({
+  projectId: c.id(),
+  sectionId: c.id(),
+  seed: c.text(40),
+  min: yup.number().integer().min(1).max(12).required(),
+  max: yup
+    .number()
+    .integer()
+    .min(1)
+    .max(12)
+    .required()
+    .test("order", "The largest size lies below the smallest.", (v, x) => !v || v >= x.parent.min),
+});
 
 export const build = yup.object({
-  teamId: c.id(), id: c.optionalId(), version: yup.number().integer().default(0),
-  stage: yup.mixed<"mock-up" | "proof of concept" | "prototype" | "final">().oneOf(["mock-up", "proof of concept", "prototype", "final"]).required(),
-  builtOn: c.date(), whatChanged: c.text(2000), why: c.optionalText(2000), expected: c.optionalText(1000), predicted: c.optionalText(60),
-  mass: c.quantity("kg"), cost: c.quantity("1"), sides: c.sides(), learned: c.optionalText(2000),
-  features: c.optionalText(1000), variables: c.optionalText(2000).test("variables", "Write one a line, like: stroke = 0.25 m", (v) => (v ?? "").split("\n").every((l) => !l.trim() || /^[^=]+=.+$/.test(l))),
-  parentId: c.optionalId(), physical: yup.boolean().default(false),
+  teamId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  stage: yup
+    .mixed<"mock-up" | "proof of concept" | "prototype" | "final">()
+    .oneOf(["mock-up", "proof of concept", "prototype", "final"])
+    .required(),
+  builtOn: c.date(),
+  whatChanged: c.text(2000),
+  why: c.optionalText(2000),
+  expected: c.optionalText(1000),
+  predicted: c.optionalText(60),
+  mass: c.quantity("kg"),
+  cost: c.quantity("1"),
+  sides: c.sides(),
+  learned: c.optionalText(2000),
+  features: c.optionalText(1000),
+  variables: c
+    .optionalText(2000)
+    .test("variables", "Write one a line, like: stroke = 0.25 m", (v) =>
+      (v ?? "").split("\n").every((l) => !l.trim() || /^[^=]+=.+$/.test(l)),
+    ),
+  parentId: c.optionalId(),
+  physical: yup.boolean().default(false),
 });
-export const photo = yup.object({ buildId: c.id(), caption: c.optionalText(200), base64: yup.string().max(40_000_000, "The photo is larger than 28 MB. Send a smaller one.").required("Choose a photo.") });
+export const photo = yup.object({
+  buildId: c.id(),
+  caption: c.optionalText(200),
+  base64: yup
+    .string()
+    .max(40_000_000, "The photo is larger than 28 MB. Send a smaller one.")
+    .required("Choose a photo."),
+});
 export const photoId = yup.object({ id: c.id() });
 
 const number = () => yup.string().trim().default("");
 const key = () => yup.string().trim().required("Give a symbol.");
 export const protocolDefinition = yup.object({
-  conditions: yup.array(yup.object({ key: key(), name: c.text(60), unit: c.optionalText(20), target: yup.string().trim().required(), tolerance: yup.string().trim().required(), u: number() })).max(12).default([]),
-  measures: yup.array(yup.object({ key: key(), name: c.text(60), unit: c.optionalText(20), resolution: yup.string().trim().required(), u: number(), min: number(), max: number() })).max(12).default([]),
-  constants: yup.array(yup.object({ key: key(), name: c.text(60), unit: c.optionalText(20), value: yup.string().trim().required(), u: number() })).max(12).default([]),
-  derived: yup.array(yup.object({ key: key(), name: c.text(60), unit: c.optionalText(20), expression: yup.string().trim().required(), decimals: yup.number().integer().min(0).max(6).default(2), rule: c.optionalText(200), bound: number() })).max(12).default([]),
+  conditions: yup
+    .array(
+      yup.object({
+        key: key(),
+        name: c.text(60),
+        unit: c.optionalText(20),
+        target: yup.string().trim().required(),
+        tolerance: yup.string().trim().required(),
+        u: number(),
+      }),
+    )
+    .max(12)
+    .default([]),
+  measures: yup
+    .array(
+      yup.object({
+        key: key(),
+        name: c.text(60),
+        unit: c.optionalText(20),
+        resolution: yup.string().trim().required(),
+        u: number(),
+        min: number(),
+        max: number(),
+      }),
+    )
+    .max(12)
+    .default([]),
+  constants: yup
+    .array(
+      yup.object({
+        key: key(),
+        name: c.text(60),
+        unit: c.optionalText(20),
+        value: yup.string().trim().required(),
+        u: number(),
+      }),
+    )
+    .max(12)
+    .default([]),
+  derived: yup
+    .array(
+      yup.object({
+        key: key(),
+        name: c.text(60),
+        unit: c.optionalText(20),
+        expression: yup.string().trim().required(),
+        decimals: yup.number().integer().min(0).max(6).default(2),
+        rule: c.optionalText(200),
+        bound: number(),
+      }),
+    )
+    .max(12)
+    .default([]),
   primary: yup.string().required(),
   better: yup.mixed<"more" | "less">().oneOf(["more", "less"]).default("more"),
-  policy: yup.object({
-    school: yup.mixed<"best" | "mean" | "median" | "last" | "first" | "sum" | "best-k">().oneOf(["best", "mean", "median", "last", "first", "sum", "best-k"]).default("best"),
-    n: yup.number().integer().min(1).max(50).default(3), k: yup.number().integer().min(1).max(50).optional(),
-    foul: yup.mixed<"out" | "zero" | "worst">().oneOf(["out", "zero", "worst"]).default("out"),
-  }).required(),
+  policy: yup
+    .object({
+      school: yup
+        .mixed<"best" | "mean" | "median" | "last" | "first" | "sum" | "best-k">()
+        .oneOf(["best", "mean", "median", "last", "first", "sum", "best-k"])
+        .default("best"),
+      n: yup.number().integer().min(1).max(50).default(3),
+      k: yup.number().integer().min(1).max(50).optional(),
+      foul: yup.mixed<"out" | "zero" | "worst">().oneOf(["out", "zero", "worst"]).default("out"),
+    })
+    .required(),
   safety: yup.array(yup.string().trim().max(300).required()).max(12).default([]),
 });
-export const protocol = yup.object({ projectId: c.id(), id: c.optionalId(), version: yup.number().integer().default(0), name: c.text(80), whatChanged: c.optionalText(300), definition: protocolDefinition.required() });
+export const protocol = yup.object({
+  projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  name: c.text(80),
+  whatChanged: c.optionalText(300),
+  definition: protocolDefinition.required(),
+});
 
 export const run = yup.object({
-  id: c.id(), buildId: c.id(), protocolVersionId: c.id(),
+  id: c.id(),
+  buildId: c.id(),
+  protocolVersionId: c.id(),
   state: yup.mixed<"valid" | "foul" | "no_finish">().oneOf(["valid", "foul", "no_finish"]).default("valid"),
-  reason: c.optionalText(300), readings: c.typedReadings(), conditions: c.typedReadings(),
+  reason: c.optionalText(300),
+  readings: c.typedReadings(),
+  conditions: c.typedReadings(),
 });
-export const correctRun = yup.object({ id: c.id(), version: c.version(), readings: c.typedReadings(), conditions: c.typedReadings(), reason: c.text(300) });
+export const correctRun = yup.object({
+  id: c.id(),
+  version: c.version(),
+  readings: c.typedReadings(),
+  conditions: c.typedReadings(),
+  reason: c.text(300),
+});
 export const voidRun = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });
 export const restoreRun = yup.object({ id: c.id(), version: c.version() });

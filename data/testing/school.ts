@@ -1,4 +1,5 @@
-// A database of its own for every test file, and a small school in it: one project with everybody in it, and a foreign one.
+// A database of its own for every test file, and a small school in it: one project with everybody in it, and a foreign
+// one.
 import { randomUUID } from "node:crypto";
 import postgres from "postgres";
 import type { Actor } from "@/core/access/can";
@@ -55,7 +56,11 @@ export async function ok<I, O>(cmd: Command<I, O>, actor: Actor, input: unknown,
 }
 
 /** The failure of a command that must fail. */
-export async function refused<I, O>(cmd: Command<I, O>, actor: Actor, input: unknown): Promise<Exclude<Result<O>, { ok: true }>> {
+export async function refused<I, O>(
+  cmd: Command<I, O>,
+  actor: Actor,
+  input: unknown,
+): Promise<Exclude<Result<O>, { ok: true }>> {
   const r = await execute(cmd, actor, input);
   if (r.ok) throw new Error(`${cmd.name} went through`);
   return r;
@@ -64,78 +69,315 @@ export async function refused<I, O>(cmd: Command<I, O>, actor: Actor, input: unk
 export const definition: ProtocolDefinition = {
   conditions: [{ key: "h", name: "Lift", unit: "m", target: "1.60", tolerance: "0.01" }],
   measures: [{ key: "m", name: "Collected", unit: "kg", resolution: "0.05", min: "1", max: "15" }],
-  constants: [{ key: "rho", name: "Density", unit: "kg/m^3", value: "998" }, { key: "t", name: "Time", unit: "s", value: "60" }],
-  derived: [{ key: "Q", name: "Flow", unit: "L/min", expression: "m / (rho * t)", decimals: 2, rule: "Water over time." }],
-  primary: "Q", better: "more", policy: { school: "best", n: 3, foul: "out" }, safety: ["Ask first."],
+  constants: [
+    { key: "rho", name: "Density", unit: "kg/m^3", value: "998" },
+    { key: "t", name: "Time", unit: "s", value: "60" },
+  ],
+  derived: [
+    { key: "Q", name: "Flow", unit: "L/min", expression: "m / (rho * t)", decimals: 2, rule: "Water over time." },
+  ],
+  primary: "Q",
+  better: "more",
+  policy: { school: "best", n: 3, foul: "out" },
+  safety: ["Ask first."],
 };
-export const rubric = [{ key: "fit", name: "Fit", weight: "1", levels: [{ points: "0", descriptor: "no" }, { points: "4", descriptor: "yes" }] }];
+export const rubric = [
+  {
+    key: "fit",
+    name: "Fit",
+    weight: "1",
+    levels: [
+      { points: "0", descriptor: "no" },
+      { points: "4", descriptor: "yes" },
+    ],
+  },
+];
 
 export type World = Awaited<ReturnType<typeof makeProject>>;
 
 /** A project with two teams and one of every kind of record. */
 export async function makeProject(owner: Actor, title: string) {
-  const { projectId, slug, sectionIds } = await ok(projects.createProject, owner, { title, kind: "both", startsOn: "2027-01-18", endsOn: "2027-03-26", eventOn: "2027-03-26", currency: "cr", sections: [{ name: "3", days: [1, 2, 4] }] });
+  const { projectId, slug, sectionIds } = await ok(projects.createProject, owner, {
+    title,
+    kind: "both",
+    startsOn: "2027-01-18",
+    endsOn: "2027-03-26",
+    eventOn: "2027-03-26",
+    currency: "cr",
+    sections: [{ name: "3", days: [1, 2, 4] }],
+  });
   const boss = await people.actorOf((owner as { id: string }).id);
   await ok(projects.saveBrief, boss, { projectId, baseNumber: 0, body: "## Need\n\nWater." });
-  await ok(people.importRoster, boss, { projectId, rows: ["Ada Quill", "Ben Stone", "Cai Reed"].map((name) => ({ name: `${name} of ${title}`, section: "3" })) });
+  await ok(people.importRoster, boss, {
+    projectId,
+    rows: ["Ada Quill", "Ben Stone", "Cai Reed"].map((name) => ({ name: `${name} of ${title}`, section: "3" })),
+  });
   const students = await people.studentsOf(projectId);
   const a = (await ok(teams.createTeam, boss, { projectId, name: "Alder", sectionId: sectionIds[0] })).id;
   const b = (await ok(teams.createTeam, boss, { projectId, name: "Bramble", sectionId: sectionIds[0] })).id;
   await ok(teams.moveStudent, boss, { projectId, personId: students[0]!.id, teamId: a, role: "lead" });
   await ok(teams.moveStudent, boss, { projectId, personId: students[1]!.id, teamId: b, role: "lead" });
   const protocol = (await ok(bench.saveProtocol, boss, { projectId, name: "Lift test", definition })).id;
-  const flow = (await ok(needs.saveRequirement, boss, { projectId, statement: "Moves 7.5 L/min", kind: "criterion", priority: "must", measure: `run:${protocol}:Q`, comparator: "≥", unit: "L/min", target: "7.5", method: "test" })).id;
-  const mass = (await ok(needs.saveRequirement, boss, { projectId, statement: "At most 5 kg", kind: "constraint", priority: "must", measure: "mass", comparator: "≤", unit: "kg", target: "5 kg", method: "inspection" })).id;
-  const seen = (await ok(needs.saveRequirement, boss, { projectId, statement: "Has no sharp edge", kind: "constraint", priority: "must", comparator: "yes", method: "inspection" })).id;
-  const build = (await ok(builds.saveBuild, boss, { teamId: a, stage: "prototype", builtOn: "2027-02-20", whatChanged: "First", mass: "4.4 kg", sides: "590 × 380 × 390 mm", variables: "stroke = 0.25 m" })).id;
-  const otherBuild = (await ok(builds.saveBuild, boss, { teamId: b, stage: "prototype", builtOn: "2027-02-20", whatChanged: "First" })).id;
+  const flow = (
+    await ok(needs.saveRequirement, boss, {
+      projectId,
+      statement: "Moves 7.5 L/min",
+      kind: "criterion",
+      priority: "must",
+      measure: `run:${protocol}:Q`,
+      comparator: "≥",
+      unit: "L/min",
+      target: "7.5",
+      method: "test",
+    })
+  ).id;
+  const mass = (
+    await ok(needs.saveRequirement, boss, {
+      projectId,
+      statement: "At most 5 kg",
+      kind: "constraint",
+      priority: "must",
+      measure: "mass",
+      comparator: "≤",
+      unit: "kg",
+      target: "5 kg",
+      method: "inspection",
+    })
+  ).id;
+  const seen = (
+    await ok(needs.saveRequirement, boss, {
+      projectId,
+      statement: "Has no sharp edge",
+      kind: "constraint",
+      priority: "must",
+      comparator: "yes",
+      method: "inspection",
+    })
+  ).id;
+  const build = (
+    await ok(builds.saveBuild, boss, {
+      teamId: a,
+      stage: "prototype",
+      builtOn: "2027-02-20",
+      whatChanged: "First",
+      mass: "4.4 kg",
+      sides: "590 × 380 × 390 mm",
+      variables: "stroke = 0.25 m",
+    })
+  ).id;
+  const otherBuild = (
+    await ok(builds.saveBuild, boss, { teamId: b, stage: "prototype", builtOn: "2027-02-20", whatChanged: "First" })
+  ).id;
   const versionId = (await bench.protocolsOf(projectId))[0]!.versionId;
   const run = randomUUID();
-  await ok(bench.recordRun, boss, { id: run, buildId: build, protocolVersionId: versionId, readings: { m: "8.6" }, conditions: { h: "1.60" } });
+  await ok(bench.recordRun, boss, {
+    id: run,
+    buildId: build,
+    protocolVersionId: versionId,
+    readings: { m: "8.6" },
+    conditions: { h: "1.60" },
+  });
   const rubricId = (await ok(reviews.saveRubric, boss, { projectId, name: "Design", criteria: rubric })).id;
-  await ok(reviews.planReviews, boss, { projectId, title: "First review", heldOn: "2027-02-25", rubricId, teamIds: [a] });
+  await ok(reviews.planReviews, boss, {
+    projectId,
+    title: "First review",
+    heldOn: "2027-02-25",
+    rubricId,
+    teamIds: [a],
+  });
   const review = (await reviews.reviewsOf(projectId))[0]!.id;
-  const action = (await ok(reviews.addAction, boss, { reviewId: review, what: "Mend the seal", dueOn: "2027-03-01" })).id;
-  const milestone = (await ok(projects.saveMilestone, boss, { projectId, title: "Drawing", dueOn: "2027-02-01", scope: "team" })).id;
-  const spare = (await ok(projects.saveMilestone, boss, { projectId, title: "Model", dueOn: "2027-04-01", scope: "team" })).id;
+  const action = (await ok(reviews.addAction, boss, { reviewId: review, what: "Mend the seal", dueOn: "2027-03-01" }))
+    .id;
+  const milestone = (
+    await ok(projects.saveMilestone, boss, { projectId, title: "Drawing", dueOn: "2027-02-01", scope: "team" })
+  ).id;
+  const spare = (
+    await ok(projects.saveMilestone, boss, { projectId, title: "Model", dueOn: "2027-04-01", scope: "team" })
+  ).id;
   await ok(projects.addDaysOffToProject, boss, { projectId, text: "2027-02-15 Staff day" });
   const [off] = await db()<{ id: string }[]>`SELECT id FROM day_off WHERE project_id = ${projectId}`;
-  await ok(grades.saveScheme, boss, { projectId, baseNumber: 0, decimals: 1, components: [
-    { key: "review", name: "Review", weight: "40", source: { kind: "rubric", review: "First review" } },
-    { key: "flow", name: "Performance", weight: "30", source: { kind: "points", full: "100", measure: { protocol, channel: "Q" }, rule: { kind: "line", anchors: [{ at: "4", points: "0" }, { at: "9", points: "100" }] } } },
-    { key: "drawing", name: "Drawing", weight: "10", source: { kind: "milestone", milestone } }, { key: "notebook", name: "Notebook", weight: "20", source: { kind: "entered" } },
-  ] });
-  const event = (await ok(contest.saveEvent, boss, { projectId, name: "Timed lift", protocolId: protocol, channel: "Q", better: "more", school: "best", n: 3, foul: "out", ranking: "competition", ties: "resolution", resolution: "0.1", tieBreaks: ["second"], seed: "1" })).id;
+  await ok(grades.saveScheme, boss, {
+    projectId,
+    baseNumber: 0,
+    decimals: 1,
+    components: [
+      { key: "review", name: "Review", weight: "40", source: { kind: "rubric", review: "First review" } },
+      {
+        key: "flow",
+        name: "Performance",
+        weight: "30",
+        source: {
+          kind: "points",
+          full: "100",
+          measure: { protocol, channel: "Q" },
+          rule: {
+            kind: "line",
+            anchors: [
+              { at: "4", points: "0" },
+              { at: "9", points: "100" },
+            ],
+          },
+        },
+      },
+      { key: "drawing", name: "Drawing", weight: "10", source: { kind: "milestone", milestone } },
+      { key: "notebook", name: "Notebook", weight: "20", source: { kind: "entered" } },
+    ],
+  });
+  const event = (
+    await ok(contest.saveEvent, boss, {
+      projectId,
+      name: "Timed lift",
+      protocolId: protocol,
+      channel: "Q",
+      better: "more",
+      school: "best",
+      n: 3,
+      foul: "out",
+      ranking: "competition",
+      ties: "resolution",
+      resolution: "0.1",
+      tieBreaks: ["second"],
+      seed: "1",
+    })
+  ).id;
   const entries = (await contest.contestOf(projectId))[0]!.entries;
   const concept = (await ok(concepts.saveConcept, boss, { projectId, title: "Piston" })).id;
   const concept2 = (await ok(concepts.saveConcept, boss, { projectId, title: "Bellows" })).id;
   const [mate] = [(await people.actorOf(students[0]!.id)) as Actor];
-  const challenge = (await ok(brief.saveChallenge, boss, { projectId, title: "Paper bridge", heldOn: "2027-01-18", measure: "Load", unit: "g", resolution: "1" })).id;
-  const [question, question2] = [(await ok(interviews.draftQuestion, mate, { projectId, text: "How heavy may it be?" })).id, (await ok(interviews.draftQuestion, boss, { projectId, text: "What may it weigh?" })).id];
-  const source = (await ok(interviews.openSource, boss, { projectId, kind: "interview", title: "Interview 1", heldOn: "2027-01-21" })).id;
+  const challenge = (
+    await ok(brief.saveChallenge, boss, {
+      projectId,
+      title: "Paper bridge",
+      heldOn: "2027-01-18",
+      measure: "Load",
+      unit: "g",
+      resolution: "1",
+    })
+  ).id;
+  const [question, question2] = [
+    (await ok(interviews.draftQuestion, mate, { projectId, text: "How heavy may it be?" })).id,
+    (await ok(interviews.draftQuestion, boss, { projectId, text: "What may it weigh?" })).id,
+  ];
+  const source = (
+    await ok(interviews.openSource, boss, { projectId, kind: "interview", title: "Interview 1", heldOn: "2027-01-21" })
+  ).id;
   const note = randomUUID();
-  await ok(interviews.writeNote, mate, { id: note, sourceId: source, questionId: question, text: "I carry it up the steps." });
-  const [statement, statement2] = [(await ok(interviews.saveStatement, mate, { projectId, text: "Light enough to carry up the steps", noteIds: [note] })).id, (await ok(interviews.saveStatement, boss, { projectId, text: "She carries it up the steps" })).id];
-  const change = (await ok(register.askChange, mate, { projectId, requirementId: mass, what: "5.5 kg instead of 5 kg", reason: "The frame" })).id;
-  const selection0 = (await ok(selection.openSelection, boss, { projectId, title: "First choice", school: "panel", conceptIds: [concept, concept2], criteria: [{ key: "fit", name: "Fit", weight: 1 }] })).id;
-  const constraint = (await ok(forming.addConstraint, boss, { projectId, kind: "apart", people: [students[0]!.id, students[2]!.id] })).id;
+  await ok(interviews.writeNote, mate, {
+    id: note,
+    sourceId: source,
+    questionId: question,
+    text: "I carry it up the steps.",
+  });
+  const [statement, statement2] = [
+    (
+      await ok(interviews.saveStatement, mate, {
+        projectId,
+        text: "Light enough to carry up the steps",
+        noteIds: [note],
+      })
+    ).id,
+    (await ok(interviews.saveStatement, boss, { projectId, text: "She carries it up the steps" })).id,
+  ];
+  const change = (
+    await ok(register.askChange, mate, {
+      projectId,
+      requirementId: mass,
+      what: "5.5 kg instead of 5 kg",
+      reason: "The frame",
+    })
+  ).id;
+  const selection0 = (
+    await ok(selection.openSelection, boss, {
+      projectId,
+      title: "First choice",
+      school: "panel",
+      conceptIds: [concept, concept2],
+      criteria: [{ key: "fit", name: "Fit", weight: 1 }],
+    })
+  ).id;
+  const constraint = (
+    await ok(forming.addConstraint, boss, { projectId, kind: "apart", people: [students[0]!.id, students[2]!.id] })
+  ).id;
   const setup = { min: 1, max: 3, teams: 0, conceptIds: [], sectionIds: [], weights: usualWeights };
-  const teamPlan = (await ok(forming.saveTeamPlan, boss, { projectId, name: "First", seed: "1", setup, assignment: { [students[0]!.id]: a, [students[1]!.id]: b, [students[2]!.id]: b } })).id;
+  const teamPlan = (
+    await ok(forming.saveTeamPlan, boss, {
+      projectId,
+      name: "First",
+      seed: "1",
+      setup,
+      assignment: { [students[0]!.id]: a, [students[1]!.id]: b, [students[2]!.id]: b },
+    })
+  ).id;
   const part = (await ok(forming.savePart, boss, { teamId: a, name: "Valve", owners: [students[0]!.id] })).id;
   const task = (await ok(plan.saveTask, boss, { projectId, title: "Draw the lever", length: 2 })).id;
   const extra = (await ok(plan.addExtraSession, boss, { projectId, onDate: "2027-06-05" })).id;
-  const gate = (await ok(projects.saveMilestone, boss, { projectId, title: "Gate", dueOn: "2027-05-01", scope: "team" })).id;
+  const gate = (
+    await ok(projects.saveMilestone, boss, { projectId, title: "Gate", dueOn: "2027-05-01", scope: "team" })
+  ).id;
   await ok(gates.setGate, boss, { milestoneId: gate, stage: "final" });
   const gateItem = (await ok(gates.addGateItem, boss, { milestoneId: gate, kind: "each", label: "Own drawing" })).id;
   const tool = (await ok(gates.saveTool, boss, { projectId, name: "Drill press" })).id;
   const entryOfNotebook = randomUUID();
-  await ok(notebook.writeEntry, mate, { id: entryOfNotebook, projectId, personId: students[0]!.id, text: "The seal leaked." });
-  return { concept2, challenge, question, question2, source, note, statement, statement2, change, selection: selection0, constraint, teamPlan, part, task, extra, gate, gateItem, tool, entryOfNotebook, projectId, slug, section: sectionIds[0]!, students: students.map((s) => s.id), names: students.map((s) => s.name), a, b, protocol, versionId, flow, mass, seen, build, otherBuild, run, rubricId, review, action, milestone, spare, off: off!.id, event, entry: entries.find((e) => e.teamId === a)!.id, concept };
+  await ok(notebook.writeEntry, mate, {
+    id: entryOfNotebook,
+    projectId,
+    personId: students[0]!.id,
+    text: "The seal leaked.",
+  });
+  return {
+    concept2,
+    challenge,
+    question,
+    question2,
+    source,
+    note,
+    statement,
+    statement2,
+    change,
+    selection: selection0,
+    constraint,
+    teamPlan,
+    part,
+    task,
+    extra,
+    gate,
+    gateItem,
+    tool,
+    entryOfNotebook,
+    projectId,
+    slug,
+    section: sectionIds[0]!,
+    students: students.map((s) => s.id),
+    names: students.map((s) => s.name),
+    a,
+    b,
+    protocol,
+    versionId,
+    flow,
+    mass,
+    seen,
+    build,
+    otherBuild,
+    run,
+    rubricId,
+    review,
+    action,
+    milestone,
+    spare,
+    off: off!.id,
+    event,
+    entry: entries.find((e) => e.teamId === a)!.id,
+    concept,
+  };
 }
 
 /** The first instructor of an empty school. */
 export async function firstInstructor(): Promise<Extract<Actor, { kind: "person" }>> {
-  const r = await people.createFirstInstructor({ name: "Mara Okonedo", email: "mara@hartsedge.example", password: "a long enough password" });
+  const r = await people.createFirstInstructor({
+    name: "Mara Okonedo",
+    email: "mara@hartsedge.example",
+    password: "a long enough password",
+  });
   if (!r.ok) throw new Error(r.message);
   return (await people.actorOf(r.personId)) as Extract<Actor, { kind: "person" }>;
 }

@@ -1,17 +1,60 @@
 "use client";
 
 import { useRef, useState } from "react";
-import { CartesianGrid, ErrorBar, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from "recharts";
+import {
+  CartesianGrid,
+  ErrorBar,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  ScatterChart,
+  XAxis,
+  YAxis,
+} from "recharts";
 
-export interface Generation { label: string; runs: number[]; mean: number | null; low: number | null; high: number | null }
+export interface Generation {
+  label: string;
+  runs: number[];
+  mean: number | null;
+  low: number | null;
+  high: number | null;
+}
 
-/** Runs of each generation with their mean and 95 % interval, beside the benchmark and the limit; with a table twin, as SVG and as CSV. */
-export default function GenerationsChart({ name, unit, generations, benchmark, limit }: { name: string; unit: string; generations: Generation[]; benchmark: { value: number; label: string } | null; limit: { value: number; label: string } | null }) {
+/**
+ * Runs of each generation with their mean and 95 % interval, beside the benchmark and the limit; with a table twin, as
+ * SVG and as CSV.
+ */
+export default function GenerationsChart({
+  name,
+  unit,
+  generations,
+  benchmark,
+  limit,
+}: {
+  name: string;
+  unit: string;
+  generations: Generation[];
+  benchmark: { value: number; label: string } | null;
+  limit: { value: number; label: string } | null;
+}) {
   const [table, setTable] = useState(false);
   const box = useRef<HTMLDivElement>(null);
-  const top = Math.max(...generations.flatMap((g) => [...g.runs, g.high ?? 0]), benchmark?.value ?? 0, limit?.value ?? 0) * 1.08;
-  const dots = generations.flatMap((g, i) => g.runs.map((y, k) => ({ x: i + 1 - 0.16 + (g.runs.length > 1 ? (k / (g.runs.length - 1)) * 0.2 - 0.1 : 0), y })));
-  const means = generations.flatMap((g, i) => (g.mean === null ? [] : [{ x: i + 1 + 0.14, y: g.mean, e: g.low === null || g.high === null ? [0, 0] : [g.mean - g.low, g.high - g.mean] }]));
+  const top =
+    Math.max(...generations.flatMap((g) => [...g.runs, g.high ?? 0]), benchmark?.value ?? 0, limit?.value ?? 0) * 1.08;
+  const dots = generations.flatMap((g, i) =>
+    g.runs.map((y, k) => ({ x: i + 1 - 0.16 + (g.runs.length > 1 ? (k / (g.runs.length - 1)) * 0.2 - 0.1 : 0), y })),
+  );
+  const means = generations.flatMap((g, i) =>
+    g.mean === null
+      ? []
+      : [
+          {
+            x: i + 1 + 0.14,
+            y: g.mean,
+            e: g.low === null || g.high === null ? [0, 0] : [g.mean - g.low, g.high - g.mean],
+          },
+        ],
+  );
   const save = (text: string, type: string, file: string) => {
     const a = document.createElement("a");
     a.href = URL.createObjectURL(new Blob([text], { type }));
@@ -19,27 +62,116 @@ export default function GenerationsChart({ name, unit, generations, benchmark, l
     a.click();
     URL.revokeObjectURL(a.href);
   };
-  const csv = () => save(`Generation,Run,${name} (${unit})\r\n${generations.flatMap((g) => g.runs.map((y, i) => `${g.label},${i + 1},${y}`)).join("\r\n")}\r\n`, "text/csv", "generations.csv");
+  const csv = () =>
+    save(
+      `Generation,Run,${name} (${unit})\r\n` +
+        `${generations.flatMap((g) => g.runs.map((y, i) => `${g.label},${i + 1},${y}`)).join("\r\n")}\r\n`,
+      "text/csv",
+      "generations.csv",
+    );
   const svg = () => {
     const node = box.current?.querySelector("svg");
     if (node) save(new XMLSerializer().serializeToString(node), "image/svg+xml", "generations.svg");
   };
   return (
     <section className="sheet px-4 py-3">
-      <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4"><h2>{name} by generation</h2><p className="text-sm text-soft">runs, mean and 95 % interval · <button type="button" className="underline" onClick={() => setTable(!table)}>{table ? "chart" : "table"}</button> · <button type="button" className="underline" onClick={csv}>CSV</button>{!table && <> · <button type="button" className="underline" onClick={svg}>SVG</button></>}</p></div>
+      <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2>{name} by generation</h2>
+        <p className="text-sm text-soft">
+          runs, mean and 95 % interval ·{" "}
+          <button type="button" className="underline" onClick={() => setTable(!table)}>
+            {table ? "chart" : "table"}
+          </button>{" "}
+          ·{" "}
+          <button type="button" className="underline" onClick={csv}>
+            CSV
+          </button>
+          {!table && (
+            <>
+              {" "}
+              ·{" "}
+              <button type="button" className="underline" onClick={svg}>
+                SVG
+              </button>
+            </>
+          )}
+        </p>
+      </div>
       {table ? (
-        <table className="table"><thead><tr><th>Build</th><th className="num">n</th><th className="num">Mean</th><th className="num">95 % interval</th><th>Runs</th></tr></thead><tbody>{generations.map((g) => <tr key={g.label}><td>{g.label}</td><td className="num">{g.runs.length}</td><td className="num">{g.mean?.toFixed(2) ?? "–"}</td><td className="num">{g.low === null ? "–" : `${g.low.toFixed(2)} to ${g.high!.toFixed(2)}`}</td><td>{g.runs.map((r) => r.toFixed(2)).join(", ")}</td></tr>)}</tbody></table>
+        <table className="table">
+          <thead>
+            <tr>
+              <th>Build</th>
+              <th className="num">n</th>
+              <th className="num">Mean</th>
+              <th className="num">95 % interval</th>
+              <th>Runs</th>
+            </tr>
+          </thead>
+          <tbody>
+            {generations.map((g) => (
+              <tr key={g.label}>
+                <td>{g.label}</td>
+                <td className="num">{g.runs.length}</td>
+                <td className="num">{g.mean?.toFixed(2) ?? "–"}</td>
+                <td className="num">{g.low === null ? "–" : `${g.low.toFixed(2)} to ${g.high!.toFixed(2)}`}</td>
+                <td>{g.runs.map((r) => r.toFixed(2)).join(", ")}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       ) : (
-        <div ref={box} role="img" aria-label={`${name} by generation: ${generations.map((g) => `${g.label} ${g.mean === null ? "no run" : `mean ${g.mean.toFixed(2)} ${unit}`}`).join(", ")}`}>
+        <div
+          ref={box}
+          role="img"
+          aria-label={
+            `${name} by generation: ` +
+            generations
+              .map((g) => `${g.label} ${g.mean === null ? "no run" : `mean ${g.mean.toFixed(2)} ${unit}`}`)
+              .join(", ")
+          }
+        >
           <ResponsiveContainer width="100%" height={230}>
             <ScatterChart margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
               <CartesianGrid stroke="#e6dfd2" vertical={false} />
-              <XAxis type="number" dataKey="x" domain={[0.5, Math.max(4, generations.length) + 0.5]} ticks={generations.map((_, i) => i + 1)} tickFormatter={(x: number) => generations[x - 1]?.label ?? ""} tick={{ fontSize: 12, fill: "#231f1b", fontWeight: 600 }} axisLine={{ stroke: "#ded6c8" }} tickLine={false} />
-              <YAxis type="number" dataKey="y" domain={[0, Math.ceil(top)]} tick={{ fontSize: 12, fill: "#6b6258" }} axisLine={false} tickLine={false} width={36} />
-              {benchmark && <ReferenceLine y={benchmark.value} stroke="#41586a" strokeDasharray="5 4" label={{ value: benchmark.label, position: "insideTopRight", fontSize: 12, fill: "#41586a" }} />}
-              {limit && <ReferenceLine y={limit.value} stroke="#526b3c" label={{ value: limit.label, position: "insideTopLeft", fontSize: 12, fill: "#526b3c" }} />}
+              <XAxis
+                type="number"
+                dataKey="x"
+                domain={[0.5, Math.max(4, generations.length) + 0.5]}
+                ticks={generations.map((_, i) => i + 1)}
+                tickFormatter={(x: number) => generations[x - 1]?.label ?? ""}
+                tick={{ fontSize: 12, fill: "#231f1b", fontWeight: 600 }}
+                axisLine={{ stroke: "#ded6c8" }}
+                tickLine={false}
+              />
+              <YAxis
+                type="number"
+                dataKey="y"
+                domain={[0, Math.ceil(top)]}
+                tick={{ fontSize: 12, fill: "#6b6258" }}
+                axisLine={false}
+                tickLine={false}
+                width={36}
+              />
+              {benchmark && (
+                <ReferenceLine
+                  y={benchmark.value}
+                  stroke="#41586a"
+                  strokeDasharray="5 4"
+                  label={{ value: benchmark.label, position: "insideTopRight", fontSize: 12, fill: "#41586a" }}
+                />
+              )}
+              {limit && (
+                <ReferenceLine
+                  y={limit.value}
+                  stroke="#526b3c"
+                  label={{ value: limit.label, position: "insideTopLeft", fontSize: 12, fill: "#526b3c" }}
+                />
+              )}
               <Scatter data={dots} fill="#957656" isAnimationActive={false} />
-              <Scatter data={means} fill="#231f1b" shape="square" isAnimationActive={false}><ErrorBar dataKey="e" direction="y" width={4} stroke="#231f1b" strokeWidth={1.4} /></Scatter>
+              <Scatter data={means} fill="#231f1b" shape="square" isAnimationActive={false}>
+                <ErrorBar dataKey="e" direction="y" width={4} stroke="#231f1b" strokeWidth={1.4} />
+              </Scatter>
             </ScatterChart>
           </ResponsiveContainer>
         </div>

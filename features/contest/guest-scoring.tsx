@@ -6,5 +6,12 @@ import { Scoring } from "./scoring";
 /** Inspection and scoring for judges and scorers: large targets, in the guest's name. */
 export async function GuestScoring({ event, project }: { event: ContestEvent; project: string }) {
   const limits = await requirementLimits(project);
-  return <Scoring event={event} via="guest" large limits={(n) => (n.buildId ? <LimitMarks checks={limits.get(n.buildId) ?? []} /> : null)} />;
+  return (
+    <Scoring
+      event={event}
+      via="guest"
+      large
+      limits={(n) => (n.buildId ? <LimitMarks checks={limits.get(n.buildId) ?? []} /> : null)}
+    />
+  );
 }

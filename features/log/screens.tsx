@@ -31,39 +31,144 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
   const better = primary?.definition.better ?? "more";
   const mode = show === "mass" ? show : "best";
   const weeks = projectWeeks(p.startsOn, p.endsOn);
-  const cells = coreLog({
-    from: p.startsOn, today: frame.today, weeks, teams: facts.teams,
-    builds: facts.builds.map((b) => ({ team: b.teamId, date: b.builtOn, label: `G${b.number}` })),
-    runs: facts.runs.filter((r) => r.place === "bench").map((r) => { const a = facts.assessed.get(r.id); const counts = (a?.comparable ?? false) || (r.state === "valid" && !!a && a.reasons.every((x) => x.startsWith("made under"))); return { team: r.teamId, date: r.at.slice(0, 10), value: r.protocolId === primary?.id ? (a?.values[channel!.key]?.value?.value ?? null) : null, counts }; }),
-    reviews: reviews.filter((r) => r.heldOn <= frame.today).map((r) => ({ team: r.teamId, date: r.heldOn })),
-    checks: milestones.flatMap((m) => m.checks.flatMap((k) => (k.teamId ? [{ team: k.teamId, date: k.doneOn, title: m.title }] : []))),
-  }, better);
-  if (facts.teams.length === 0) return <FirstSteps slug={slug} title={p.title} purpose={p.purpose} staff={staff} done={{ brief: !frame.spine[0]!.note.startsWith("not"), needs: facts.requirements.length > 0, people: frame.students > 0 }} />;
+  const cells = coreLog(
+    {
+      from: p.startsOn,
+      today: frame.today,
+      weeks,
+      teams: facts.teams,
+      builds: facts.builds.map((b) => ({ team: b.teamId, date: b.builtOn, label: `G${b.number}` })),
+      runs: facts.runs
+        .filter((r) => r.place === "bench")
+        .map((r) => {
+          const a = facts.assessed.get(r.id);
+          const counts =
+            (a?.comparable ?? false) ||
+            (r.state === "valid" && !!a && a.reasons.every((x) => x.startsWith("made under")));
+          return {
+            team: r.teamId,
+            date: r.at.slice(0, 10),
+            value: r.protocolId === primary?.id ? (a?.values[channel!.key]?.value?.value ?? null) : null,
+            counts,
+          };
+        }),
+      reviews: reviews.filter((r) => r.heldOn <= frame.today).map((r) => ({ team: r.teamId, date: r.heldOn })),
+      checks: milestones.flatMap((m) =>
+        m.checks.flatMap((k) => (k.teamId ? [{ team: k.teamId, date: k.doneOn, title: m.title }] : [])),
+      ),
+    },
+    better,
+  );
+  if (facts.teams.length === 0)
+    return (
+      <FirstSteps
+        slug={slug}
+        title={p.title}
+        purpose={p.purpose}
+        staff={staff}
+        done={{
+          brief: !frame.spine[0]!.note.startsWith("not"),
+          needs: facts.requirements.length > 0,
+          people: frame.students > 0,
+        }}
+      />
+    );
   const all = [...cells.values()].flat();
   const top = Math.max(bench?.value ?? 0, ...all.map((c) => c.best ?? 0)) || 1;
-  const bests = facts.runs.flatMap((r) => { const v = facts.assessed.get(r.id); const x = r.protocolId === primary?.id && v?.comparable ? v.values[channel!.key] : undefined; return x?.value ? [{ r, x }] : []; });
-  const best = bests.sort((a, b) => (better === "more" ? b.x.value!.value - a.x.value!.value : a.x.value!.value - b.x.value!.value))[0];
+  const bests = facts.runs.flatMap((r) => {
+    const v = facts.assessed.get(r.id);
+    const x = r.protocolId === primary?.id && v?.comparable ? v.values[channel!.key] : undefined;
+    return x?.value ? [{ r, x }] : [];
+  });
+  const best = bests.sort((a, b) =>
+    better === "more" ? b.x.value!.value - a.x.value!.value : a.x.value!.value - b.x.value!.value,
+  )[0];
   const matrix = statusMatrix(facts);
-  const covered = facts.teams.map((t) => ({ team: t, ...coverage(facts.requirements.map((r) => ({ priority: r.priority, verdict: matrix.status.get(r.id)!.get(t.id)!.value }))) }));
+  const covered = facts.teams.map((t) => ({
+    team: t,
+    ...coverage(
+      facts.requirements.map((r) => ({ priority: r.priority, verdict: matrix.status.get(r.id)!.get(t.id)!.value })),
+    ),
+  }));
   const verified = covered.reduce((s, c) => s + c.verified, 0);
   const musts = covered.reduce((s, c) => s + c.musts, 0);
   const left = frame.sessions.filter((s) => s.date > frame.today && s.date <= (p.eventOn ?? p.endsOn)).length;
   const flagged = new Set(flags.map((f) => f.team));
   const week = weeks.findLast((w) => w.monday <= frame.today)?.number ?? 0;
   const bands = weeks.map((w) => [
-    ...[...new Set(reviews.filter((r) => r.heldOn > frame.today).map((r) => `${r.title} · ${longDate(r.heldOn)}|${r.heldOn}`))].filter((x) => inWeek(x.split("|")[1]!, w.monday)).map((x) => ({ text: x.split("|")[0]!, iron: false })),
-    ...milestones.filter((m) => m.dueOn > frame.today && inWeek(m.dueOn, w.monday)).map((m) => ({ text: `${m.title} · ${longDate(m.dueOn)}`, iron: false })),
-    ...(p.eventOn && p.eventOn >= frame.today && inWeek(p.eventOn, w.monday) ? [{ text: `${p.kind === "client" ? "Handover" : "Contest"} · ${longDate(p.eventOn)}`, iron: true }] : []),
+    ...[
+      ...new Set(
+        reviews.filter((r) => r.heldOn > frame.today).map((r) => `${r.title} · ${longDate(r.heldOn)}|${r.heldOn}`),
+      ),
+    ]
+      .filter((x) => inWeek(x.split("|")[1]!, w.monday))
+      .map((x) => ({ text: x.split("|")[0]!, iron: false })),
+    ...milestones
+      .filter((m) => m.dueOn > frame.today && inWeek(m.dueOn, w.monday))
+      .map((m) => ({ text: `${m.title} · ${longDate(m.dueOn)}`, iron: false })),
+    ...(p.eventOn && p.eventOn >= frame.today && inWeek(p.eventOn, w.monday)
+      ? [{ text: `${p.kind === "client" ? "Handover" : "Contest"} · ${longDate(p.eventOn)}`, iron: true }]
+      : []),
   ]);
   return (
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
-        <div><h1>{p.title}</h1><p className="text-soft">{p.purpose}</p></div>
+        <div>
+          <h1>{p.title}</h1>
+          <p className="text-soft">{p.purpose}</p>
+        </div>
         <dl className="flex flex-wrap gap-x-6 gap-y-2">
-          {!p.finishedAt && <Fact label={p.kind === "client" ? "sessions to handover" : "sessions to contest"}><Figure big working={makeWorking({ title: "Sessions left", result: String(left), rule: "Class sessions after today up to the event, in the first section's calendar.", inputs: frame.sessions.filter((s) => s.date > frame.today && s.date <= (p.eventOn ?? p.endsOn)).map((s) => ({ label: `session ${s.number}`, value: s.date })) })}>{left}</Figure></Fact>}
-          {best && channel && <Fact label={bench ? `best, last year ${formatNumber(bench.value, 1)}` : "best so far"}><Figure big unit={channel.unit} working={best.x.working}>{formatNumber(best.x.value!.value, 1)}</Figure></Fact>}
-          {musts > 0 && <Fact label="musts verified"><Figure big working={makeWorking({ title: "Musts verified", result: `${verified} of ${musts}`, rule: "Over all teams: musts that are met by the newest build, of the musts that apply.", inputs: covered.map((c) => ({ label: c.team.name, value: `${c.verified} of ${c.musts}` })) })}>{verified}<span className="unit text-[14px]">of {musts}</span></Figure></Fact>}
-          {staff && !p.finishedAt && <Fact label="teams to look at"><Link href="/" className="text-[19px] leading-[1.15] font-[650] text-iron" title={flags.map((f) => f.reason).join("; ")}>{flagged.size}</Link></Fact>}
+          {!p.finishedAt && (
+            <Fact label={p.kind === "client" ? "sessions to handover" : "sessions to contest"}>
+              <Figure
+                big
+                working={makeWorking({
+                  title: "Sessions left",
+                  result: String(left),
+                  rule: "Class sessions after today up to the event, in the first section's calendar.",
+                  inputs: frame.sessions
+                    .filter((s) => s.date > frame.today && s.date <= (p.eventOn ?? p.endsOn))
+                    .map((s) => ({ label: `session ${s.number}`, value: s.date })),
+                })}
+              >
+                {left}
+              </Figure>
+            </Fact>
+          )}
+          {best && channel && (
+            <Fact label={bench ? `best, last year ${formatNumber(bench.value, 1)}` : "best so far"}>
+              <Figure big unit={channel.unit} working={best.x.working}>
+                {formatNumber(best.x.value!.value, 1)}
+              </Figure>
+            </Fact>
+          )}
+          {musts > 0 && (
+            <Fact label="musts verified">
+              <Figure
+                big
+                working={makeWorking({
+                  title: "Musts verified",
+                  result: `${verified} of ${musts}`,
+                  rule: "Over all teams: musts that are met by the newest build, of the musts that apply.",
+                  inputs: covered.map((c) => ({ label: c.team.name, value: `${c.verified} of ${c.musts}` })),
+                })}
+              >
+                {verified}
+                <span className="unit text-[14px]">of {musts}</span>
+              </Figure>
+            </Fact>
+          )}
+          {staff && !p.finishedAt && (
+            <Fact label="teams to look at">
+              <Link
+                href="/"
+                className="text-[19px] leading-[1.15] font-[650] text-iron"
+                title={flags.map((f) => f.reason).join("; ")}
+              >
+                {flagged.size}
+              </Link>
+            </Fact>
+          )}
         </dl>
       </header>
       <div className="sheet overflow-x-auto" tabIndex={0} role="region" aria-label="Core log">
@@ -71,11 +176,18 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
           <caption className="sr-only">One column a team, one row a week</caption>
           <thead>
             <tr>
-              <th className="w-[82px]"><span className="sr-only">Week</span></th>
+              <th className="w-[82px]">
+                <span className="sr-only">Week</span>
+              </th>
               {facts.teams.map((t) => (
                 <th key={t.id} scope="col" className="px-1 pt-2.5 pb-2 text-left align-top font-normal">
-                  <Link href={`${base}/builds?team=${t.id}`} className="block leading-tight font-[650] hover:text-iron">{t.name}</Link>
-                  <span className="text-xs text-soft">{t.members.length}{t.section ? ` · Sec ${t.section}` : ""}</span>
+                  <Link href={`${base}/builds?team=${t.id}`} className="block leading-tight font-[650] hover:text-iron">
+                    {t.name}
+                  </Link>
+                  <span className="text-xs text-soft">
+                    {t.members.length}
+                    {t.section ? ` · Sec ${t.section}` : ""}
+                  </span>
                 </th>
               ))}
             </tr>
@@ -84,7 +196,15 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
             {weeks.map((w, i) => (
               <tr key={w.number} className="border-t border-[#ece5d9]">
                 <th scope="row" className="h-[51px] pl-3.5 text-left align-top leading-tight whitespace-nowrap">
-                  <span className={cx("block pt-1.5 text-sm font-[650]", w.number === week && !p.finishedAt && "text-iron", w.number > week && "text-soft")}>Week {w.number}</span>
+                  <span
+                    className={cx(
+                      "block pt-1.5 text-sm font-[650]",
+                      w.number === week && !p.finishedAt && "text-iron",
+                      w.number > week && "text-soft",
+                    )}
+                  >
+                    Week {w.number}
+                  </span>
                   <span className="text-xs font-normal text-soft">{shortDate(w.monday)}</span>
                 </th>
                 {facts.teams.map((t, k) => {
@@ -92,9 +212,35 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
                   const band = k === 0 ? bands[i]! : [];
                   return (
                     <td key={t.id} className="relative px-1 align-top">
-                      <Cell c={c} first={i === 0} today={w.number === week && !p.finishedAt} href={`${base}/builds?team=${t.id}&week=${w.number}`} shade={shade(cells.get(t.id)!, i, top)} unit={channel?.unit ?? ""}
-                        text={mode === "best" ? null : mode === "mass" ? massIn(facts, t.id, w.monday) : null} mode={mode} team={t.name} />
-                      {band.length > 0 && <div className="absolute top-2 left-1 z-[5] flex gap-2" style={{ width: `calc(${facts.teams.length * 100}% - 8px)` }}>{band.map((b) => <p key={b.text} className={cx("grow rounded-sm px-3 py-1 text-sm font-[600] whitespace-nowrap", b.iron ? "bg-[#f1e2db] text-iron" : "bg-slate-wash text-slate")}>{b.text}</p>)}</div>}
+                      <Cell
+                        c={c}
+                        first={i === 0}
+                        today={w.number === week && !p.finishedAt}
+                        href={`${base}/builds?team=${t.id}&week=${w.number}`}
+                        shade={shade(cells.get(t.id)!, i, top)}
+                        unit={channel?.unit ?? ""}
+                        text={mode === "best" ? null : mode === "mass" ? massIn(facts, t.id, w.monday) : null}
+                        mode={mode}
+                        team={t.name}
+                      />
+                      {band.length > 0 && (
+                        <div
+                          className="absolute top-2 left-1 z-[5] flex gap-2"
+                          style={{ width: `calc(${facts.teams.length * 100}% - 8px)` }}
+                        >
+                          {band.map((b) => (
+                            <p
+                              key={b.text}
+                              className={cx(
+                                "grow rounded-sm px-3 py-1 text-sm font-[600] whitespace-nowrap",
+                                b.iron ? "bg-[#f1e2db] text-iron" : "bg-slate-wash text-slate",
+                              )}
+                            >
+                              {b.text}
+                            </p>
+                          ))}
+                        </div>
+                      )}
                     </td>
                   );
                 })}
@@ -106,22 +252,62 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
       <footer className="mt-2 flex flex-wrap items-center justify-between gap-x-6 gap-y-1 text-sm text-soft">
         <ul className="flex flex-wrap items-center gap-x-4 gap-y-1">
           <li>One column a team, one layer a week</li>
-          <li className="flex items-center gap-1.5"><span className="h-[3px] w-5 bg-ink" />build</li>
-          <li className="flex items-center gap-1.5"><span className="flex gap-0.5 rounded-sm bg-stone-4 px-1 py-1"><i className="size-[3px] rounded-full bg-white" /><i className="size-[3px] rounded-full bg-white" /></span>runs</li>
-          <li className="flex items-center gap-1.5"><span className="h-2.5 w-14 rounded-sm" style={{ background: `linear-gradient(90deg, ${ramp(0.1)}, ${ramp(1)})` }} />{bench ? "best against last year" : "best against the class's best"}</li>
-          <li className="flex items-center gap-1.5"><span className="border-y-4 border-r-6 border-y-transparent border-r-slate" />review</li>
-          <li className="flex items-center gap-1.5"><span className="rock-gap h-3 w-4 border border-stone-2" />no record</li>
+          <li className="flex items-center gap-1.5">
+            <span className="h-[3px] w-5 bg-ink" />
+            build
+          </li>
+          <li className="flex items-center gap-1.5">
+            <span className="flex gap-0.5 rounded-sm bg-stone-4 px-1 py-1">
+              <i className="size-[3px] rounded-full bg-white" />
+              <i className="size-[3px] rounded-full bg-white" />
+            </span>
+            runs
+          </li>
+          <li className="flex items-center gap-1.5">
+            <span
+              className="h-2.5 w-14 rounded-sm"
+              style={{ background: `linear-gradient(90deg, ${ramp(0.1)}, ${ramp(1)})` }}
+            />
+            {bench ? "best against last year" : "best against the class's best"}
+          </li>
+          <li className="flex items-center gap-1.5">
+            <span className="border-y-4 border-r-6 border-y-transparent border-r-slate" />
+            review
+          </li>
+          <li className="flex items-center gap-1.5">
+            <span className="rock-gap h-3 w-4 border border-stone-2" />
+            no record
+          </li>
         </ul>
-        <nav aria-label="What the log shows">Show {(["best", "mass"] as const).map((m, i) => <span key={m}>{i > 0 && " · "}<Link href={`${base}${m === "best" ? "" : `?show=${m}`}`} aria-current={mode === m ? "true" : undefined} className={mode === m ? "font-[650] text-ink" : "hover:text-ink"}>{m === "best" ? (channel?.name.toLowerCase() ?? "best") : m}</Link></span>)}</nav>
+        <nav aria-label="What the log shows">
+          Show{" "}
+          {(["best", "mass"] as const).map((m, i) => (
+            <span key={m}>
+              {i > 0 && " · "}
+              <Link
+                href={`${base}${m === "best" ? "" : `?show=${m}`}`}
+                aria-current={mode === m ? "true" : undefined}
+                className={mode === m ? "font-[650] text-ink" : "hover:text-ink"}
+              >
+                {m === "best" ? (channel?.name.toLowerCase() ?? "best") : m}
+              </Link>
+            </span>
+          ))}
+        </nav>
       </footer>
     </>
   );
 }
 
-const inWeek = (date: string, monday: string) => date >= monday && date < new Date(Date.parse(monday) + 7 * 86_400_000).toISOString().slice(0, 10);
+const inWeek = (date: string, monday: string) =>
+  date >= monday && date < new Date(Date.parse(monday) + 7 * 86_400_000).toISOString().slice(0, 10);
 
 /** Shade of a layer: the best so far against the benchmark or the class's best. */
-function shade(cells: ReturnType<typeof coreLog> extends Map<string, infer C> ? C : never, i: number, top: number): number {
+function shade(
+  cells: ReturnType<typeof coreLog> extends Map<string, infer C> ? C : never,
+  i: number,
+  top: number,
+): number {
   const so = cells.slice(0, i + 1).flatMap((c) => (c.best === null ? [] : [c.best]));
   return so.length ? 0.18 + 0.82 * Math.min(1, Math.max(...so) / top) : 0.06;
 }
@@ -132,26 +318,97 @@ function massIn(facts: Awaited<ReturnType<typeof projectFacts>>, team: string, m
 }
 
 function Fact({ label, children }: { label: string; children: React.ReactNode }) {
-  return <div className="flex flex-col-reverse"><dt className="text-sm text-soft">{label}</dt><dd>{children}</dd></div>;
+  return (
+    <div className="flex flex-col-reverse">
+      <dt className="text-sm text-soft">{label}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
 }
 
 type CellData = ReturnType<typeof coreLog> extends Map<string, (infer C)[]> ? C : never;
 
-function Cell({ c, shade, href, unit, today, first, text, mode, team }: { c: CellData; shade: number; href: string; unit: string; today: boolean; first: boolean; text: string | null; mode: string; team: string }) {
-  const words = [c.builds.length && `builds ${c.builds.join(", ")}`, c.runs && `${c.runs} runs`, c.best !== null && `best ${formatNumber(c.best, 1)} ${unit}`, c.reviews && "review", c.checks.join(", "), c.gap && "no record"].filter(Boolean).join("; ");
-  if (c.state === "future") return <div className="flex h-[51px]"><span className="w-[25px] border-x border-dashed border-[#e4dccf]" /></div>;
+function Cell({
+  c,
+  shade,
+  href,
+  unit,
+  today,
+  first,
+  text,
+  mode,
+  team,
+}: {
+  c: CellData;
+  shade: number;
+  href: string;
+  unit: string;
+  today: boolean;
+  first: boolean;
+  text: string | null;
+  mode: string;
+  team: string;
+}) {
+  const words = [
+    c.builds.length && `builds ${c.builds.join(", ")}`,
+    c.runs && `${c.runs} runs`,
+    c.best !== null && `best ${formatNumber(c.best, 1)} ${unit}`,
+    c.reviews && "review",
+    c.checks.join(", "),
+    c.gap && "no record",
+  ]
+    .filter(Boolean)
+    .join("; ");
+  if (c.state === "future")
+    return (
+      <div className="flex h-[51px]">
+        <span className="w-[25px] border-x border-dashed border-[#e4dccf]" />
+      </div>
+    );
   return (
-    <Link href={href} title={`${team}, week ${c.week}: ${words || "nothing recorded"}`} className="group relative flex h-[51px]">
-      <span className={cx("relative w-[25px] shrink-0 border-x border-[#b9a282]", first && "rounded-t-sm border-t", c.gap && "rock-gap")} style={c.gap ? undefined : { background: ramp(shade) }}>
+    <Link
+      href={href}
+      title={`${team}, week ${c.week}: ${words || "nothing recorded"}`}
+      className="group relative flex h-[51px]"
+    >
+      <span
+        className={cx(
+          "relative w-[25px] shrink-0 border-x border-[#b9a282]",
+          first && "rounded-t-sm border-t",
+          c.gap && "rock-gap",
+        )}
+        style={c.gap ? undefined : { background: ramp(shade) }}
+      >
         {c.builds.length > 0 && <span className="absolute -inset-x-[5px] top-[7px] h-[3px] bg-ink" />}
-        {c.runs > 0 && <span className="absolute inset-x-[3px] bottom-[4px] flex flex-wrap justify-center gap-[2.5px]">{Array.from({ length: Math.min(8, c.runs) }, (_, i) => <i key={i} className="size-[2.6px] rounded-full bg-white" />)}</span>}
-        {c.reviews > 0 && <span className="absolute -right-[7px] bottom-[9px] border-y-4 border-r-6 border-y-transparent border-r-slate" />}
+        {c.runs > 0 && (
+          <span className="absolute inset-x-[3px] bottom-[4px] flex flex-wrap justify-center gap-[2.5px]">
+            {Array.from({ length: Math.min(8, c.runs) }, (_, i) => (
+              <i key={i} className="size-[2.6px] rounded-full bg-white" />
+            ))}
+          </span>
+        )}
+        {c.reviews > 0 && (
+          <span
+            className={
+              "absolute -right-[7px] bottom-[9px] border-y-4 border-r-6 border-y-transparent " + "border-r-slate"
+            }
+          />
+        )}
         {today && <span className="absolute -inset-x-[5px] bottom-0 border-b-2 border-iron" />}
       </span>
       <span className="ml-2.5 min-w-0 pt-1 text-sm leading-[1.3]">
         {c.builds.length > 0 && <span className="block font-[650] group-hover:text-iron">{c.builds.join(" ")}</span>}
-        {mode === "mass" ? text && <span className="block">{text}</span> : c.best !== null && <span className="block group-hover:text-iron">{formatNumber(c.best, 1)}<span className="unit text-[11px]">{unit}</span></span>}
-        {c.best === null && c.checks.length > 0 && mode === "best" && <span className="block truncate text-xs text-soft">{c.checks[0]}</span>}
+        {mode === "mass"
+          ? text && <span className="block">{text}</span>
+          : c.best !== null && (
+              <span className="block group-hover:text-iron">
+                {formatNumber(c.best, 1)}
+                <span className="unit text-[11px]">{unit}</span>
+              </span>
+            )}
+        {c.best === null && c.checks.length > 0 && mode === "best" && (
+          <span className="block truncate text-xs text-soft">{c.checks[0]}</span>
+        )}
         {c.gap && <span className="block text-xs text-iron">no record</span>}
       </span>
     </Link>
@@ -159,11 +416,38 @@ function Cell({ c, shade, href, unit, today, first, text, mode, team }: { c: Cel
 }
 
 /** A project without teams: its first steps, in order. */
-function FirstSteps({ slug, title, purpose, staff, done }: { slug: string; title: string; purpose: string; staff: boolean; done: { brief: boolean; needs: boolean; people: boolean } }) {
+function FirstSteps({
+  slug,
+  title,
+  purpose,
+  staff,
+  done,
+}: {
+  slug: string;
+  title: string;
+  purpose: string;
+  staff: boolean;
+  done: { brief: boolean; needs: boolean; people: boolean };
+}) {
   const steps = [
-    { label: "Write the brief", href: "brief/edit", done: done.brief, why: "One page: the need, the rules, the dates, the safety rules." },
-    { label: "Turn it into requirements", href: "needs/new", done: done.needs, why: "Every rule with a number becomes a limit that builds and runs are checked against." },
-    { label: "Bring in the roster", href: "people", done: done.people, why: "From a file or pasted from a spreadsheet." },
+    {
+      label: "Write the brief",
+      href: "brief/edit",
+      done: done.brief,
+      why: "One page: the need, the rules, the dates, the safety rules.",
+    },
+    {
+      label: "Turn it into requirements",
+      href: "needs/new",
+      done: done.needs,
+      why: "Every rule with a number becomes a limit that builds and runs are checked against.",
+    },
+    {
+      label: "Bring in the roster",
+      href: "people",
+      done: done.people,
+      why: "From a file or pasted from a spreadsheet.",
+    },
     { label: "Form teams", href: "teams", done: false, why: "By hand, or by a draw with its seed shown." },
   ];
   return (
@@ -171,11 +455,31 @@ function FirstSteps({ slug, title, purpose, staff, done }: { slug: string; title
       <h1>{title}</h1>
       <p className="mb-4 text-soft">{purpose}</p>
       {staff ? (
-        <Empty title="The core log begins with teams" action={<LinkButton href={`/p/${slug}/${steps.find((s) => !s.done)!.href}`} look="main">{steps.find((s) => !s.done)!.label}</LinkButton>}>
-          <p>One column a team, one layer a week: builds, runs, best values and reviews will stand here. Before that:</p>
-          <ol className="mt-2 list-decimal pl-5 text-ink">{steps.map((s) => <li key={s.href} className="py-0.5"><Link href={`/p/${slug}/${s.href}`} className="font-[600] hover:text-iron">{s.label}</Link>{s.done ? " – done" : <span className="text-soft">. {s.why}</span>}</li>)}</ol>
+        <Empty
+          title="The core log begins with teams"
+          action={
+            <LinkButton href={`/p/${slug}/${steps.find((s) => !s.done)!.href}`} look="main">
+              {steps.find((s) => !s.done)!.label}
+            </LinkButton>
+          }
+        >
+          <p>
+            One column a team, one layer a week: builds, runs, best values and reviews will stand here. Before that:
+          </p>
+          <ol className="mt-2 list-decimal pl-5 text-ink">
+            {steps.map((s) => (
+              <li key={s.href} className="py-0.5">
+                <Link href={`/p/${slug}/${s.href}`} className="font-[600] hover:text-iron">
+                  {s.label}
+                </Link>
+                {s.done ? " – done" : <span className="text-soft">. {s.why}</span>}
+              </li>
+            ))}
+          </ol>
         </Empty>
-      ) : <Empty title="Teams are not formed yet">Read the brief meanwhile; your instructor forms the teams.</Empty>}
+      ) : (
+        <Empty title="Teams are not formed yet">Read the brief meanwhile; your instructor forms the teams.</Empty>
+      )}
     </>
   );
 }

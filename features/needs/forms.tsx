@@ -4,16 +4,55 @@ import { useFormContext } from "react-hook-form";
 import { finding, keep, requirement, retire } from "@/data/schemas/needs";
 import { ActButton, ActionForm, QuantityField, SelectField, TextArea, TextField } from "@/ui/form";
 import { LinkButton } from "@/ui/page";
-import { keepEvidenceAction, recordFindingAction, restoreRequirementAction, retireRequirementAction, saveRequirementAction } from "./actions";
+import {
+  keepEvidenceAction,
+  recordFindingAction,
+  restoreRequirementAction,
+  retireRequirementAction,
+  saveRequirementAction,
+} from "./actions";
 
-export interface MeasureChoice { value: string; label: string; unit: string; method: string }
-export interface RequirementDefaults { id?: string; version: number; statement: string; kind: string; priority: string; measure: string; comparator: string; unit: string; target: string; second: string; sides: string; method: string; source: string; reason: string }
+export interface MeasureChoice {
+  value: string;
+  label: string;
+  unit: string;
+  method: string;
+}
+export interface RequirementDefaults {
+  id?: string;
+  version: number;
+  statement: string;
+  kind: string;
+  priority: string;
+  measure: string;
+  comparator: string;
+  unit: string;
+  target: string;
+  second: string;
+  sides: string;
+  method: string;
+  source: string;
+  reason: string;
+}
 
-const words = [["", "no measure yet"], ["≤", "≤ at most"], ["≥", "≥ at least"], ["=", "= exactly"], ["±", "± within a tolerance"], ["between", "between two values"], ["fits", "fits in an envelope"], ["yes", "yes or no"]].map(([value, label]) => ({ value: value!, label: label! }));
+const words = [
+  ["", "no measure yet"],
+  ["≤", "≤ at most"],
+  ["≥", "≥ at least"],
+  ["=", "= exactly"],
+  ["±", "± within a tolerance"],
+  ["between", "between two values"],
+  ["fits", "fits in an envelope"],
+  ["yes", "yes or no"],
+].map(([value, label]) => ({ value: value!, label: label! }));
 
 function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: string }) {
   const { watch, setValue, register } = useFormContext();
-  const [measure, comparator, unit] = [watch("measure"), watch("comparator"), watch("unit")] as [string, string, string];
+  const [measure, comparator, unit] = [watch("measure"), watch("comparator"), watch("unit")] as [
+    string,
+    string,
+    string,
+  ];
   const pick = register("measure", {
     onChange: (e) => {
       const m = measures.find((x) => x.value === e.target.value);
@@ -21,60 +60,210 @@ function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: st
       setValue("unit", m.unit);
       if (!watch("method")) setValue("method", m.method);
       if (m.value === "envelope") setValue("comparator", "fits");
-      else if (["", "fits", "yes"].includes(watch("comparator"))) setValue("comparator", m.value.startsWith("run:") ? "≥" : "≤");
+      else if (["", "fits", "yes"].includes(watch("comparator")))
+        setValue("comparator", m.value.startsWith("run:") ? "≥" : "≤");
     },
   });
   const number = ["≤", "≥", "=", "±", "between"].includes(comparator);
   return (
     <>
-      <label className="grid content-start gap-1"><span className="text-[12.5px] font-[600]">Measured by</span>
-        <select className="input" {...pick}><option value="">nothing measured: somebody looks or tries</option>{measures.map((m) => <option key={m.value} value={m.value}>{m.label}</option>)}</select></label>
+      <label className="grid content-start gap-1">
+        <span className="text-[12.5px] font-[600]">Measured by</span>
+        <select className="input" {...pick}>
+          <option value="">nothing measured: somebody looks or tries</option>
+          {measures.map((m) => (
+            <option key={m.value} value={m.value}>
+              {m.label}
+            </option>
+          ))}
+        </select>
+      </label>
       <SelectField name="comparator" label="Limit" options={words} />
       {number && measure !== "cost" && <TextField name="unit" label="Unit" hint="kg, mm, L/min, N, s, %" />}
-      {number && <QuantityField name="target" label={comparator === "between" ? "Lower limit" : "Target"} unit={measure === "cost" ? "1" : unit || "1"} hint={measure === "cost" ? `in ${currency || "the project's currency"}` : undefined} />}
-      {(comparator === "±" || comparator === "between") && <QuantityField name="second" label={comparator === "±" ? "Tolerance" : "Upper limit"} unit={unit || "1"} />}
-      {comparator === "fits" && <TextField name="sides" label="Envelope" hint="Three sides, for example 600 × 400 × 400 mm" />}
+      {number && (
+        <QuantityField
+          name="target"
+          label={comparator === "between" ? "Lower limit" : "Target"}
+          unit={measure === "cost" ? "1" : unit || "1"}
+          hint={measure === "cost" ? `in ${currency || "the project's currency"}` : undefined}
+        />
+      )}
+      {(comparator === "±" || comparator === "between") && (
+        <QuantityField name="second" label={comparator === "±" ? "Tolerance" : "Upper limit"} unit={unit || "1"} />
+      )}
+      {comparator === "fits" && (
+        <TextField name="sides" label="Envelope" hint="Three sides, for example 600 × 400 × 400 mm" />
+      )}
     </>
   );
 }
 
-export function RequirementForm({ projectId, slug, defaults, measures, currency }: { projectId: string; slug: string; defaults: RequirementDefaults; measures: MeasureChoice[]; currency: string }) {
+export function RequirementForm({
+  projectId,
+  slug,
+  defaults,
+  measures,
+  currency,
+}: {
+  projectId: string;
+  slug: string;
+  defaults: RequirementDefaults;
+  measures: MeasureChoice[];
+  currency: string;
+}) {
   const { id, version, ...values } = defaults;
   return (
-    <ActionForm schema={requirement} action={saveRequirementAction} fixed={{ projectId, id, version }} defaults={values} shape={(v) => (v.measure === "cost" ? { ...v, unit: "1" } : v)} submit={id ? "Save a new version" : "Add requirement"} goTo={`/p/${slug}/needs?r=:code`} cancel={<LinkButton href={`/p/${slug}/needs`} look="quiet">Leave without saving</LinkButton>} className="grid max-w-[860px] gap-4">
-      <TextField name="statement" label="Statement" hint="What the design must do or be, in one sentence that somebody could check." />
+    <ActionForm
+      schema={requirement}
+      action={saveRequirementAction}
+      fixed={{ projectId, id, version }}
+      defaults={values}
+      shape={(v) => (v.measure === "cost" ? { ...v, unit: "1" } : v)}
+      submit={id ? "Save a new version" : "Add requirement"}
+      goTo={`/p/${slug}/needs?r=:code`}
+      cancel={
+        <LinkButton href={`/p/${slug}/needs`} look="quiet">
+          Leave without saving
+        </LinkButton>
+      }
+      className="grid max-w-[860px] gap-4"
+    >
+      <TextField
+        name="statement"
+        label="Statement"
+        hint="What the design must do or be, in one sentence that somebody could check."
+      />
       <div className="grid gap-4 sm:grid-cols-3">
-        <SelectField name="priority" label="Priority" options={[{ value: "must", label: "must" }, { value: "should", label: "should" }, { value: "could", label: "could" }]} />
-        <SelectField name="kind" label="Kind" options={[{ value: "constraint", label: "constraint: a limit that must hold" }, { value: "criterion", label: "criterion: something to do well" }]} />
-        <SelectField name="method" label="Verified by" empty="not decided" options={[{ value: "test", label: "test, under a protocol" }, { value: "inspection", label: "inspection: looked at or weighed" }, { value: "demonstration", label: "demonstration: shown working" }, { value: "analysis", label: "analysis: calculated" }]} />
+        <SelectField
+          name="priority"
+          label="Priority"
+          options={[
+            { value: "must", label: "must" },
+            { value: "should", label: "should" },
+            { value: "could", label: "could" },
+          ]}
+        />
+        <SelectField
+          name="kind"
+          label="Kind"
+          options={[
+            { value: "constraint", label: "constraint: a limit that must hold" },
+            { value: "criterion", label: "criterion: something to do well" },
+          ]}
+        />
+        <SelectField
+          name="method"
+          label="Verified by"
+          empty="not decided"
+          options={[
+            { value: "test", label: "test, under a protocol" },
+            { value: "inspection", label: "inspection: looked at or weighed" },
+            { value: "demonstration", label: "demonstration: shown working" },
+            { value: "analysis", label: "analysis: calculated" },
+          ]}
+        />
       </div>
-      <fieldset className="grid gap-4 border-t border-line pt-3 sm:grid-cols-3"><legend className="pr-2 text-sm text-soft">Measure and limit</legend><Limit measures={measures} currency={currency} /></fieldset>
-      <TextArea name="source" label="From" rows={2} hint="Who said it, where and when, in their words: “A bed should be done before I finish my tea.” Client, interview 1." />
-      {id && <TextField name="reason" label="Why it changes" hint="Needed when the limit changes. Evidence that leaned on the old limit becomes stale." />}
+      <fieldset className="grid gap-4 border-t border-line pt-3 sm:grid-cols-3">
+        <legend className="pr-2 text-sm text-soft">Measure and limit</legend>
+        <Limit measures={measures} currency={currency} />
+      </fieldset>
+      <TextArea
+        name="source"
+        label="From"
+        rows={2}
+        hint={
+          "Who said it, where and when, in their words: “A bed should be done before I finish my tea.” Client, " +
+          "interview 1."
+        }
+      />
+      {id && (
+        <TextField
+          name="reason"
+          label="Why it changes"
+          hint="Needed when the limit changes. Evidence that leaned on the old limit becomes stale."
+        />
+      )}
     </ActionForm>
   );
 }
 
 export function RetireForm({ id, version, slug }: { id: string; version: number; slug: string }) {
-  return <ActionForm inline schema={retire} action={retireRequirementAction} fixed={{ id, version }} defaults={{ reason: "" }} submit="Retire" look="danger" goTo={`/p/${slug}/needs`}><TextField name="reason" label="Why it no longer holds" className="w-80" /></ActionForm>;
+  return (
+    <ActionForm
+      inline
+      schema={retire}
+      action={retireRequirementAction}
+      fixed={{ id, version }}
+      defaults={{ reason: "" }}
+      submit="Retire"
+      look="danger"
+      goTo={`/p/${slug}/needs`}
+    >
+      <TextField name="reason" label="Why it no longer holds" className="w-80" />
+    </ActionForm>
+  );
 }
 
-export const RestoreButton = ({ id }: { id: string }) => <ActButton action={restoreRequirementAction} input={{ id }} look="quiet">Take back</ActButton>;
+export const RestoreButton = ({ id }: { id: string }) => (
+  <ActButton action={restoreRequirementAction} input={{ id }} look="quiet">
+    Take back
+  </ActButton>
+);
 
-export function FindingForm({ requirementId, builds }: { requirementId: string; builds: { id: string; label: string }[] }) {
+export function FindingForm({
+  requirementId,
+  builds,
+}: {
+  requirementId: string;
+  builds: { id: string; label: string }[];
+}) {
   return (
-    <ActionForm inline clear schema={finding} action={recordFindingAction} fixed={{ requirementId }} defaults={{ buildId: builds[0]?.id ?? "", outcome: "met", note: "" }} submit="Record" look="plain" saved="Recorded.">
+    <ActionForm
+      inline
+      clear
+      schema={finding}
+      action={recordFindingAction}
+      fixed={{ requirementId }}
+      defaults={{ buildId: builds[0]?.id ?? "", outcome: "met", note: "" }}
+      submit="Record"
+      look="plain"
+      saved="Recorded."
+    >
       <SelectField name="buildId" label="Build" options={builds.map((b) => ({ value: b.id, label: b.label }))} />
-      <SelectField name="outcome" label="Found" options={["met", "not met", "not applicable"].map((v) => ({ value: v, label: v }))} />
+      <SelectField
+        name="outcome"
+        label="Found"
+        options={["met", "not met", "not applicable"].map((v) => ({ value: v, label: v }))}
+      />
       <TextField name="note" label="Seen how" className="w-56" />
     </ActionForm>
   );
 }
 
-export function KeepForm({ requirementId, builds }: { requirementId: string; builds: { id: string; label: string }[] }) {
+export function KeepForm({
+  requirementId,
+  builds,
+}: {
+  requirementId: string;
+  builds: { id: string; label: string }[];
+}) {
   return (
-    <ActionForm inline clear schema={keep} action={keepEvidenceAction} fixed={{ requirementId }} defaults={{ buildId: builds[0]?.id ?? "", reason: "" }} submit="Keep it" look="plain" saved="Kept.">
-      <SelectField name="buildId" label="Stale evidence of" options={builds.map((b) => ({ value: b.id, label: b.label }))} />
+    <ActionForm
+      inline
+      clear
+      schema={keep}
+      action={keepEvidenceAction}
+      fixed={{ requirementId }}
+      defaults={{ buildId: builds[0]?.id ?? "", reason: "" }}
+      submit="Keep it"
+      look="plain"
+      saved="Kept."
+    >
+      <SelectField
+        name="buildId"
+        label="Stale evidence of"
+        options={builds.map((b) => ({ value: b.id, label: b.label }))}
+      />
       <TextField name="reason" label="Why it still holds" className="w-72" />
     </ActionForm>
   );

@@ -6,7 +6,16 @@ import { coInstructor, erase, guestLink, login } from "@/data/schemas/people";
 import { ActButton, ActionForm, SelectField, TextField } from "@/ui/form";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
-import { addCoInstructorAction, createGuestLinkAction, endEnrolmentAction, eraseStudentAction, giveLoginAction, importRosterAction, previewRosterAction, revokeGuestLinkAction } from "./actions";
+import {
+  addCoInstructorAction,
+  createGuestLinkAction,
+  endEnrolmentAction,
+  eraseStudentAction,
+  giveLoginAction,
+  importRosterAction,
+  previewRosterAction,
+  revokeGuestLinkAction,
+} from "./actions";
 
 const base64 = async (file: File) => {
   const bytes = new Uint8Array(await file.arrayBuffer());
@@ -41,23 +50,109 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
   };
   return (
     <div className="grid gap-3">
-      <label className="grid gap-1"><span className="text-[12.5px] font-[600]">Paste from a spreadsheet</span>
-        <textarea rows={6} disabled={!ready} className="input font-[450]" value={text} onChange={(e) => { setText(e.target.value); setLook(null); }} placeholder={`Name\tSection\tEmail\nAda Quill\t${sections[0] ?? "3"}\t`} />
-        <span className="text-sm text-soft">With a heading row: Name (or First name and Last name), Section{sections.length > 1 ? ` (${sections.join(", ")})` : ""}, and Email if students shall sign in.</span></label>
+      <label className="grid gap-1">
+        <span className="text-[12.5px] font-[600]">Paste from a spreadsheet</span>
+        <textarea
+          rows={6}
+          disabled={!ready}
+          className="input font-[450]"
+          value={text}
+          onChange={(e) => {
+            setText(e.target.value);
+            setLook(null);
+          }}
+          placeholder={`Name\tSection\tEmail\nAda Quill\t${sections[0] ?? "3"}\t`}
+        />
+        <span className="text-sm text-soft">
+          With a heading row: Name (or First name and Last name), Section
+          {sections.length > 1 ? ` (${sections.join(", ")})` : ""}, and Email if students shall sign in.
+        </span>
+      </label>
       <div className="flex flex-wrap items-center gap-3">
-        <button type="button" className={buttonClass()} disabled={busy || !text.trim()} onClick={() => preview({ text })}>Preview</button>
-        <button type="button" className={buttonClass()} disabled={busy} onClick={() => file.current?.click()}>Choose a CSV file</button>
-        <input ref={file} type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" className="sr-only" tabIndex={-1} aria-label="CSV file" onChange={async (e) => { const f = e.target.files?.[0]; e.target.value = ""; if (!f) return; if (f.size > 5_000_000) return setNote("This file is larger than 5 MB; a roster is a few kilobytes. Choose the CSV file."); await preview({ base64: await base64(f) }); }} />
-        <p role="status" className="text-sm text-iron">{note}</p>
+        <button
+          type="button"
+          className={buttonClass()}
+          disabled={busy || !text.trim()}
+          onClick={() => preview({ text })}
+        >
+          Preview
+        </button>
+        <button type="button" className={buttonClass()} disabled={busy} onClick={() => file.current?.click()}>
+          Choose a CSV file
+        </button>
+        <input
+          ref={file}
+          type="file"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label="CSV file"
+          onChange={async (e) => {
+            const f = e.target.files?.[0];
+            e.target.value = "";
+            if (!f) return;
+            if (f.size > 5_000_000)
+              return setNote("This file is larger than 5 MB; a roster is a few kilobytes. Choose the CSV file.");
+            await preview({ base64: await base64(f) });
+          }}
+        />
+        <p role="status" className="text-sm text-iron">
+          {note}
+        </p>
       </div>
       {look && (
         <section aria-label="Preview" className="border-t border-line pt-3">
-          <p className="font-[600]">{look.rows.length} students can be imported{look.known > 0 && `, ${look.known} of them are here already and stay as they are`}.{look.problems.length > 0 && <span className="text-iron"> {look.problems.length} {look.problems.length === 1 ? "row has a problem" : "rows have problems"}.</span>}</p>
+          <p className="font-[600]">
+            {look.rows.length} students can be imported
+            {look.known > 0 && `, ${look.known} of them are here already and stay as they are`}.
+            {look.problems.length > 0 && (
+              <span className="text-iron">
+                {" "}
+                {look.problems.length} {look.problems.length === 1 ? "row has a problem" : "rows have problems"}.
+              </span>
+            )}
+          </p>
           {look.warning && <p className="mt-1 bg-ochre-wash px-2 py-1 text-sm">{look.warning}</p>}
-          {look.problems.length > 0 && <ul className="mt-1 max-h-48 overflow-y-auto text-sm">{look.problems.slice(0, 200).map((p, i) => <li key={i}><span className="text-soft">Line {p.line}:</span> {p.message}</li>)}{look.problems.length > 200 && <li className="text-soft">and {look.problems.length - 200} more</li>}</ul>}
-          {look.rows.length > 0 && <ul className="mt-2 columns-2 text-sm lg:columns-3">{look.rows.slice(0, 60).map((r) => <li key={r.line}>{r.name} <span className="text-soft">{r.section}</span></li>)}{look.rows.length > 60 && <li className="text-soft">and {look.rows.length - 60} more</li>}</ul>}
-          {look.problems.length > 0 ? <p className="mt-2 text-sm text-soft">Nothing is imported while a row has a problem. Mend the list and look again.</p>
-            : <div className="mt-3"><ActButton look="main" action={importRosterAction} input={{ projectId, rows: look.rows.map(({ name, section, email }) => ({ name, section, email })) }} onDone={(v) => { setLook(null); setText(""); setNote(`${(v as { added: number }).added} students were added.`); }}>Import {look.rows.length} students</ActButton></div>}
+          {look.problems.length > 0 && (
+            <ul className="mt-1 max-h-48 overflow-y-auto text-sm">
+              {look.problems.slice(0, 200).map((p, i) => (
+                <li key={i}>
+                  <span className="text-soft">Line {p.line}:</span> {p.message}
+                </li>
+              ))}
+              {look.problems.length > 200 && <li className="text-soft">and {look.problems.length - 200} more</li>}
+            </ul>
+          )}
+          {look.rows.length > 0 && (
+            <ul className="mt-2 columns-2 text-sm lg:columns-3">
+              {look.rows.slice(0, 60).map((r) => (
+                <li key={r.line}>
+                  {r.name} <span className="text-soft">{r.section}</span>
+                </li>
+              ))}
+              {look.rows.length > 60 && <li className="text-soft">and {look.rows.length - 60} more</li>}
+            </ul>
+          )}
+          {look.problems.length > 0 ? (
+            <p className="mt-2 text-sm text-soft">
+              Nothing is imported while a row has a problem. Mend the list and look again.
+            </p>
+          ) : (
+            <div className="mt-3">
+              <ActButton
+                look="main"
+                action={importRosterAction}
+                input={{ projectId, rows: look.rows.map(({ name, section, email }) => ({ name, section, email })) }}
+                onDone={(v) => {
+                  setLook(null);
+                  setText("");
+                  setNote(`${(v as { added: number }).added} students were added.`);
+                }}
+              >
+                Import {look.rows.length} students
+              </ActButton>
+            </div>
+          )}
         </section>
       )}
     </div>
@@ -67,47 +162,159 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
 /** Something shown once: it is stored as a hash only. */
 function Once({ label, value }: { label: string; value: string }) {
   const [copied, setCopied] = useState(false);
-  return <div className="mt-2 border-l-4 border-slate bg-slate-wash px-3 py-2 text-sm"><p>{label} It is shown this once.</p><p className="flex flex-wrap items-center gap-3"><code className="font-[600] break-all select-all">{value}</code><button type="button" className="underline" onClick={async () => { await navigator.clipboard.writeText(value); setCopied(true); }}>{copied ? "Copied" : "Copy"}</button></p></div>;
+  return (
+    <div className="mt-2 border-l-4 border-slate bg-slate-wash px-3 py-2 text-sm">
+      <p>{label} It is shown this once.</p>
+      <p className="flex flex-wrap items-center gap-3">
+        <code className="font-[600] break-all select-all">{value}</code>
+        <button
+          type="button"
+          className="underline"
+          onClick={async () => {
+            await navigator.clipboard.writeText(value);
+            setCopied(true);
+          }}
+        >
+          {copied ? "Copied" : "Copy"}
+        </button>
+      </p>
+    </div>
+  );
 }
 
 export function LoginForm({ projectId, personId, email }: { projectId: string; personId: string; email: string }) {
   const [open, setOpen] = useState(false);
   const [password, setPassword] = useState("");
   if (password) return <Once label="First password:" value={password} />;
-  if (!open) return <button type="button" className="text-sm text-soft underline" onClick={() => setOpen(true)}>give a login</button>;
-  return <ActionForm inline schema={login} action={giveLoginAction} fixed={{ projectId, personId }} defaults={{ email }} submit="Make a password" look="plain" onDone={(v) => setPassword((v as { password: string }).password)}><TextField name="email" label="Email" hideLabel placeholder="email" className="w-48" /></ActionForm>;
+  if (!open)
+    return (
+      <button type="button" className="text-sm text-soft underline" onClick={() => setOpen(true)}>
+        give a login
+      </button>
+    );
+  return (
+    <ActionForm
+      inline
+      schema={login}
+      action={giveLoginAction}
+      fixed={{ projectId, personId }}
+      defaults={{ email }}
+      submit="Make a password"
+      look="plain"
+      onDone={(v) => setPassword((v as { password: string }).password)}
+    >
+      <TextField name="email" label="Email" hideLabel placeholder="email" className="w-48" />
+    </ActionForm>
+  );
 }
 
 export function StudentEnd({ projectId, personId, name }: { projectId: string; personId: string; name: string }) {
   const [erasing, setErasing] = useState(false);
-  if (erasing) return <ActionForm inline schema={erase} action={eraseStudentAction} fixed={{ projectId, personId }} defaults={{ confirm: "" }} submit="Erase for good" look="danger" cancel={<button type="button" className={buttonClass("quiet")} onClick={() => setErasing(false)}>No</button>}><TextField name="confirm" label={`Name, login, marks and notes go; team records stay without the name. Write ${name} to confirm`} className="w-80" /></ActionForm>;
-  return <span className="flex flex-wrap gap-3"><ActButton action={endEnrolmentAction} input={{ projectId, personId }} look="quiet" confirm={`${name} leaves the section; the record stays.`}>leave</ActButton><button type="button" className={buttonClass("quiet")} onClick={() => setErasing(true)}>erase</button></span>;
+  if (erasing)
+    return (
+      <ActionForm
+        inline
+        schema={erase}
+        action={eraseStudentAction}
+        fixed={{ projectId, personId }}
+        defaults={{ confirm: "" }}
+        submit="Erase for good"
+        look="danger"
+        cancel={
+          <button type="button" className={buttonClass("quiet")} onClick={() => setErasing(false)}>
+            No
+          </button>
+        }
+      >
+        <TextField
+          name="confirm"
+          label={`Name, login, marks and notes go; team records stay without the name. Write ${name} to confirm`}
+          className="w-80"
+        />
+      </ActionForm>
+    );
+  return (
+    <span className="flex flex-wrap gap-3">
+      <ActButton
+        action={endEnrolmentAction}
+        input={{ projectId, personId }}
+        look="quiet"
+        confirm={`${name} leaves the section; the record stays.`}
+      >
+        leave
+      </ActButton>
+      <button type="button" className={buttonClass("quiet")} onClick={() => setErasing(true)}>
+        erase
+      </button>
+    </span>
+  );
 }
 
 export function CoForm({ projectId }: { projectId: string }) {
   const [password, setPassword] = useState("");
   return (
     <div>
-      <ActionForm inline clear schema={coInstructor} action={addCoInstructorAction} fixed={{ projectId }} defaults={{ name: "", email: "" }} submit="Add co-instructor" look="plain" saved="Added." onDone={(v) => setPassword((v as { password: string | null }).password ?? "")}>
-        <TextField name="name" label="Name" className="w-40" /><TextField name="email" label="Email" className="w-52" />
+      <ActionForm
+        inline
+        clear
+        schema={coInstructor}
+        action={addCoInstructorAction}
+        fixed={{ projectId }}
+        defaults={{ name: "", email: "" }}
+        submit="Add co-instructor"
+        look="plain"
+        saved="Added."
+        onDone={(v) => setPassword((v as { password: string | null }).password ?? "")}
+      >
+        <TextField name="name" label="Name" className="w-40" />
+        <TextField name="email" label="Email" className="w-52" />
       </ActionForm>
       {password && <Once label="First password:" value={password} />}
     </div>
   );
 }
 
-const roles = [{ value: "client", label: "client: brief and requirements" }, { value: "reviewer", label: "reviewer: review sheets" }, { value: "judge", label: "judge: inspection and scores" }, { value: "scorer", label: "scorer: scores" }, { value: "board", label: "board: the contest on a second screen" }];
+const roles = [
+  { value: "client", label: "client: brief and requirements" },
+  { value: "reviewer", label: "reviewer: review sheets" },
+  { value: "judge", label: "judge: inspection and scores" },
+  { value: "scorer", label: "scorer: scores" },
+  { value: "board", label: "board: the contest on a second screen" },
+];
 
 export function GuestForm({ projectId }: { projectId: string }) {
   const [made, setMade] = useState<{ secret: string; pin: string | null; board: boolean } | null>(null);
   return (
     <div>
-      <ActionForm inline clear schema={guestLink} action={createGuestLinkAction} fixed={{ projectId }} defaults={{ role: "reviewer", label: "", days: 30 }} submit="Make a link" look="plain" onDone={(v, form) => setMade({ ...(v as { secret: string; pin: string | null }), board: form.getValues("role") === "board" })}>
-        <SelectField name="role" label="Who" options={roles} /><TextField name="label" label="Name" className="w-40" /><TextField name="days" label="Days" type="number" className="w-20" />
+      <ActionForm
+        inline
+        clear
+        schema={guestLink}
+        action={createGuestLinkAction}
+        fixed={{ projectId }}
+        defaults={{ role: "reviewer", label: "", days: 30 }}
+        submit="Make a link"
+        look="plain"
+        onDone={(v, form) =>
+          setMade({ ...(v as { secret: string; pin: string | null }), board: form.getValues("role") === "board" })
+        }
+      >
+        <SelectField name="role" label="Who" options={roles} />
+        <TextField name="label" label="Name" className="w-40" />
+        <TextField name="days" label="Days" type="number" className="w-20" />
       </ActionForm>
-      {made && <Once label={made.pin ? `PIN ${made.pin}. The link:` : "The link:"} value={`${location.origin}/g/${made.secret}`} />}
+      {made && (
+        <Once
+          label={made.pin ? `PIN ${made.pin}. The link:` : "The link:"}
+          value={`${location.origin}/g/${made.secret}`}
+        />
+      )}
     </div>
   );
 }
 
-export const RevokeButton = ({ id }: { id: string }) => <ActButton action={revokeGuestLinkAction} input={{ id }} look="quiet" confirm="The link stops working.">take back</ActButton>;
+export const RevokeButton = ({ id }: { id: string }) => (
+  <ActButton action={revokeGuestLinkAction} input={{ id }} look="quiet" confirm="The link stops working.">
+    take back
+  </ActButton>
+);

@@ -6,7 +6,10 @@ import { BundleError, importProject, restoreSchool } from "@/data/bundle";
 import * as projects from "@/data/projects";
 import { currentPerson } from "@/server/session";
 
-export async function createProjectAction(input: unknown, envelope?: Envelope): Promise<Result<Awaited<ReturnType<typeof projects.createProject.run>>>> {
+export async function createProjectAction(
+  input: unknown,
+  envelope?: Envelope,
+): Promise<Result<Awaited<ReturnType<typeof projects.createProject.run>>>> {
   return perform(projects.createProject, input, envelope);
 }
 
@@ -19,7 +22,8 @@ const bytesOf = async (form: FormData): Promise<Uint8Array | null> => {
 /** Brings a project bundle in; whoever imports it owns it. */
 export async function importBundleAction(form: FormData): Promise<Uploaded> {
   const actor = await currentPerson();
-  if (actor.kind !== "person" || !can(actor, "project.import", {})) return { ok: false, kind: "forbidden", message: "Only an instructor may import a project." };
+  if (actor.kind !== "person" || !can(actor, "project.import", {}))
+    return { ok: false, kind: "forbidden", message: "Only an instructor may import a project." };
   const bytes = await bytesOf(form);
   if (!bytes) return { ok: false, kind: "refused", message: "Choose the bundle, a .zip file." };
   return answer(() => importProject(bytes, actor.id));
@@ -27,8 +31,14 @@ export async function importBundleAction(form: FormData): Promise<Uploaded> {
 
 /** Replaces the whole school by a backup. */
 export async function restoreSchoolAction(form: FormData): Promise<Result<null>> {
-  if (!can(await currentPerson(), "school.keep", {})) return { ok: false, kind: "forbidden", message: "Only the person who keeps the school may restore it." };
-  if (form.get("confirm") !== "restore") return { ok: false, kind: "refused", message: "Write restore to confirm: everything that is here now is replaced." };
+  if (!can(await currentPerson(), "school.keep", {}))
+    return { ok: false, kind: "forbidden", message: "Only the person who keeps the school may restore it." };
+  if (form.get("confirm") !== "restore")
+    return {
+      ok: false,
+      kind: "refused",
+      message: "Write restore to confirm: everything that is here now is replaced.",
+    };
   const bytes = await bytesOf(form);
   if (!bytes) return { ok: false, kind: "refused", message: "Choose the backup, a .zip file." };
   return answer(async () => {

@@ -19,28 +19,93 @@ function Sections() {
         <FieldGroup key={f.id} name={`sections.${i}`}>
           <div className="flex flex-wrap items-start gap-4 border-l-3 border-stone-3 pl-3">
             <TextField name="name" label="Section" className="w-24" />
-            <SelectField name="pattern" label="Meets" options={[{ value: "weekdays", label: "on weekdays" }, { value: "cycle", label: "in a rotating cycle" }]} />
-            {watch(`sections.${i}.pattern`) === "cycle"
-              ? <><TextField name="cycleLength" label="Days in the cycle" type="number" className="w-28" hint="2 for alternating days" /><TextField name="cycleDay" label="Meets on day" type="number" className="w-28" hint="first day of the project is day 1" /></>
-              : <ChoiceField name="days" label="On" numeric options={weekdays} />}
-            {fields.length > 1 && <button type="button" className={`${buttonClass("quiet")} mt-5`} onClick={() => remove(i)}>remove</button>}
+            <SelectField
+              name="pattern"
+              label="Meets"
+              options={[
+                { value: "weekdays", label: "on weekdays" },
+                { value: "cycle", label: "in a rotating cycle" },
+              ]}
+            />
+            {watch(`sections.${i}.pattern`) === "cycle" ? (
+              <>
+                <TextField
+                  name="cycleLength"
+                  label="Days in the cycle"
+                  type="number"
+                  className="w-28"
+                  hint="2 for alternating days"
+                />
+                <TextField
+                  name="cycleDay"
+                  label="Meets on day"
+                  type="number"
+                  className="w-28"
+                  hint="first day of the project is day 1"
+                />
+              </>
+            ) : (
+              <ChoiceField name="days" label="On" numeric options={weekdays} />
+            )}
+            {fields.length > 1 && (
+              <button type="button" className={`${buttonClass("quiet")} mt-5`} onClick={() => remove(i)}>
+                remove
+              </button>
+            )}
           </div>
         </FieldGroup>
       ))}
-      <button type="button" className={`${buttonClass("quiet")} justify-self-start`} onClick={() => append({ name: "", pattern: "weekdays", days: [], cycleLength: 2, cycleDay: 1 })}>another section</button>
+      <button
+        type="button"
+        className={`${buttonClass("quiet")} justify-self-start`}
+        onClick={() => append({ name: "", pattern: "weekdays", days: [], cycleLength: 2, cycleDay: 1 })}
+      >
+        another section
+      </button>
     </fieldset>
   );
 }
 
 export function NewProjectForm() {
   return (
-    <ActionForm schema={newProject} action={createProjectAction} submit="Create project" goTo="/p/:slug" className="grid gap-4"
-      defaults={{ title: "", purpose: "", kind: "both", client: "", startsOn: "", endsOn: "", eventOn: "", currency: "", daysOff: "", sections: [{ name: "", pattern: "weekdays", days: [], cycleLength: 2, cycleDay: 1 }] }}>
-      <TextField name="title" label="Title" /><TextField name="purpose" label="Purpose" hint="One sentence that says what the design is for." />
-      <div className="grid gap-4 sm:grid-cols-3"><SelectField name="kind" label="Kind" options={projectKinds} /><TextField name="client" label="Client" /><TextField name="currency" label="Currency" hint="as it stands behind a price" /></div>
-      <div className="grid gap-4 sm:grid-cols-3"><TextField name="startsOn" label="First day" type="date" /><TextField name="endsOn" label="Last day" type="date" /><TextField name="eventOn" label="Event" type="date" hint="contest or handover, if there is one" /></div>
+    <ActionForm
+      schema={newProject}
+      action={createProjectAction}
+      submit="Create project"
+      goTo="/p/:slug"
+      className="grid gap-4"
+      defaults={{
+        title: "",
+        purpose: "",
+        kind: "both",
+        client: "",
+        startsOn: "",
+        endsOn: "",
+        eventOn: "",
+        currency: "",
+        daysOff: "",
+        sections: [{ name: "", pattern: "weekdays", days: [], cycleLength: 2, cycleDay: 1 }],
+      }}
+    >
+      <TextField name="title" label="Title" />
+      <TextField name="purpose" label="Purpose" hint="One sentence that says what the design is for." />
+      <div className="grid gap-4 sm:grid-cols-3">
+        <SelectField name="kind" label="Kind" options={projectKinds} />
+        <TextField name="client" label="Client" />
+        <TextField name="currency" label="Currency" hint="as it stands behind a price" />
+      </div>
+      <div className="grid gap-4 sm:grid-cols-3">
+        <TextField name="startsOn" label="First day" type="date" />
+        <TextField name="endsOn" label="Last day" type="date" />
+        <TextField name="eventOn" label="Event" type="date" hint="contest or handover, if there is one" />
+      </div>
       <Sections />
-      <TextArea name="daysOff" label="Days off" rows={3} hint="One a line: 2027-02-15 Staff day, or 2027-02-22 to 2027-02-26 Half-term. More can be added later." />
+      <TextArea
+        name="daysOff"
+        label="Days off"
+        rows={3}
+        hint="One a line: 2027-02-15 Staff day, or 2027-02-22 to 2027-02-26 Half-term. More can be added later."
+      />
     </ActionForm>
   );
 }
@@ -52,7 +117,11 @@ function Upload({ kind }: { kind: "import" | "restore" }) {
   const [busy, setBusy] = useState(false);
   const send = async (form: FormData) => {
     const file = form.get("file");
-    if (file instanceof File && file.size > 60_000_000) return setNote({ bad: true, text: "This file is larger than 60 MB. Use ./ironstone import or restore on the server." });
+    if (file instanceof File && file.size > 60_000_000)
+      return setNote({
+        bad: true,
+        text: "This file is larger than 60 MB. Use ./ironstone import or restore on the server.",
+      });
     setBusy(true);
     setNote(null);
     try {
@@ -69,10 +138,26 @@ function Upload({ kind }: { kind: "import" | "restore" }) {
   };
   return (
     <form action={send} className="grid max-w-[460px] gap-3">
-      <label className="grid gap-1"><span className="text-[12.5px] font-[600]">{kind === "import" ? "Bundle" : "Backup"}</span><input type="file" name="file" accept=".zip,application/zip" className="input py-1" /></label>
-      {kind === "restore" && <label className="grid gap-1"><span className="text-[12.5px] font-[600]">Write restore to confirm: everything that is here now is replaced</span><input name="confirm" className="input" autoComplete="off" /></label>}
-      <div className="flex items-center gap-3"><button type="submit" disabled={busy} className={buttonClass(kind === "import" ? "main" : "danger")}>{busy ? "Working…" : kind === "import" ? "Import" : "Restore"}</button></div>
-      <p role="status" className={note?.bad ? "text-iron" : "text-moss"}>{note?.text}</p>
+      <label className="grid gap-1">
+        <span className="text-[12.5px] font-[600]">{kind === "import" ? "Bundle" : "Backup"}</span>
+        <input type="file" name="file" accept=".zip,application/zip" className="input py-1" />
+      </label>
+      {kind === "restore" && (
+        <label className="grid gap-1">
+          <span className="text-[12.5px] font-[600]">
+            Write restore to confirm: everything that is here now is replaced
+          </span>
+          <input name="confirm" className="input" autoComplete="off" />
+        </label>
+      )}
+      <div className="flex items-center gap-3">
+        <button type="submit" disabled={busy} className={buttonClass(kind === "import" ? "main" : "danger")}>
+          {busy ? "Working…" : kind === "import" ? "Import" : "Restore"}
+        </button>
+      </div>
+      <p role="status" className={note?.bad ? "text-iron" : "text-moss"}>
+        {note?.text}
+      </p>
     </form>
   );
 }

@@ -16,26 +16,65 @@ export async function TodayScreen() {
   if (actor.kind !== "person") redirect((await schoolIsEmpty()) ? "/welcome" : "/sign-in");
   const projects = await projectsOf(actor);
   const running = projects.filter((p) => !p.finishedAt);
-  const waiting = actor.instructor ? await Promise.all(running.map(async (p) => ({ p, items: await attentionOf(p.id, p.slug, today()) }))) : [];
+  const waiting = actor.instructor
+    ? await Promise.all(running.map(async (p) => ({ p, items: await attentionOf(p.id, p.slug, today()) })))
+    : [];
   const own = actor.instructor ? [] : await studentHome(actor, today());
   return (
     <PlainShell name={actor.name} admin={actor.admin}>
       <PageHead title={actor.instructor ? "Today" : `Hello, ${actor.name.split(" ")[0]}`} note={fullDate(today())}>
-        {actor.instructor && <><LinkButton href="/import">Import a project</LinkButton><LinkButton href="/new" look="main">New project</LinkButton></>}
+        {actor.instructor && (
+          <>
+            <LinkButton href="/import">Import a project</LinkButton>
+            <LinkButton href="/new" look="main">
+              New project
+            </LinkButton>
+          </>
+        )}
       </PageHead>
-      {projects.length === 0 && (actor.instructor
-        ? <Empty title="No project yet" action={<LinkButton href="/new" look="main">New project</LinkButton>}>Begin with the brief of one design project: its client or contest, its dates and its class sections. Or bring in a project that was exported elsewhere.</Empty>
-        : <Empty title="You are not in a project yet">Your instructor adds you to a section; then your project stands here.</Empty>)}
+      {projects.length === 0 &&
+        (actor.instructor ? (
+          <Empty
+            title="No project yet"
+            action={
+              <LinkButton href="/new" look="main">
+                New project
+              </LinkButton>
+            }
+          >
+            Begin with the brief of one design project: its client or contest, its dates and its class sections. Or
+            bring in a project that was exported elsewhere.
+          </Empty>
+        ) : (
+          <Empty title="You are not in a project yet">
+            Your instructor adds you to a section; then your project stands here.
+          </Empty>
+        ))}
       {waiting.map(({ p, items }) => (
         <section key={p.id} className="mb-6" aria-label={p.title}>
           <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-line pb-1">
-            <h2 className="text-[16px]"><Link href={`/p/${p.slug}`} className="hover:text-iron">{p.title}</Link></h2>
-            <p className="text-sm text-soft">{p.teams} teams · {p.students} students · {p.eventOn ? `event ${longDate(p.eventOn)}` : `until ${shortDate(p.endsOn)}`}</p>
+            <h2 className="text-[16px]">
+              <Link href={`/p/${p.slug}`} className="hover:text-iron">
+                {p.title}
+              </Link>
+            </h2>
+            <p className="text-sm text-soft">
+              {p.teams} teams · {p.students} students ·{" "}
+              {p.eventOn ? `event ${longDate(p.eventOn)}` : `until ${shortDate(p.endsOn)}`}
+            </p>
           </div>
-          {items.length === 0 ? <p className="py-2 text-soft">Nothing waits for you here.</p> : (
+          {items.length === 0 ? (
+            <p className="py-2 text-soft">Nothing waits for you here.</p>
+          ) : (
             <ul>
               {items.map((x) => (
-                <li key={x.href + x.what} className="flex gap-4 border-b border-line py-1.5"><span className="w-40 shrink-0 font-[600]">{x.who}</span><Link href={x.href} className="grow hover:text-iron">{x.what}</Link><span className="shrink-0 text-sm text-soft">{x.stage}</span></li>
+                <li key={x.href + x.what} className="flex gap-4 border-b border-line py-1.5">
+                  <span className="w-40 shrink-0 font-[600]">{x.who}</span>
+                  <Link href={x.href} className="grow hover:text-iron">
+                    {x.what}
+                  </Link>
+                  <span className="shrink-0 text-sm text-soft">{x.stage}</span>
+                </li>
               ))}
             </ul>
           )}
@@ -43,32 +82,115 @@ export async function TodayScreen() {
       ))}
       {own.map((o) => (
         <section key={o.slug} className="mb-6">
-          <h2 className="border-b border-line pb-1 text-[16px]"><Link href={`/p/${o.slug}`} className="hover:text-iron">{o.title}</Link>{o.team && <span className="font-normal text-soft"> · team {o.team}</span>}</h2>
+          <h2 className="border-b border-line pb-1 text-[16px]">
+            <Link href={`/p/${o.slug}`} className="hover:text-iron">
+              {o.title}
+            </Link>
+            {o.team && <span className="font-normal text-soft"> · team {o.team}</span>}
+          </h2>
           <div className="grid gap-x-8 gap-y-1 py-2 sm:grid-cols-2">
-            {o.next && <p><span className="text-soft">{o.next.on < today() ? "Was due: " : "Next due: "}</span><strong className="font-[650]">{o.next.what}</strong> <span className={o.next.on < today() ? "text-iron" : "text-soft"}>{longDate(o.next.on)}</span></p>}
-            <p><span className="text-soft">My team: </span>{o.team ? <Link href={`/p/${o.slug}/teams`} className="hover:text-iron">{o.mates.map((m) => `${m.name.split(" ")[0]}${m.role ? ` (${m.role})` : ""}`).join(", ")}</Link> : "none yet"}</p>
-            <p><span className="text-soft">My concept: </span>{o.concept ? <><Link href={`/p/${o.slug}/concepts/${o.concept.id}`} className="underline">{o.concept.title}</Link> <span className="text-soft">{o.concept.fate}</span></> : <Link href={`/p/${o.slug}/concepts`} className="underline">none yet</Link>}</p>
-            <p><span className="text-soft">Notebook: </span><Link href={`/p/${o.slug}/notebook`} className="underline">{o.lastEntry === today() ? "written today" : o.lastEntry ? `last entry ${shortDate(o.lastEntry)}` : "write the first entry"}</Link> · <Link href={`/p/${o.slug}/needs/sources`} className="underline">interview notes</Link></p>
+            {o.next && (
+              <p>
+                <span className="text-soft">{o.next.on < today() ? "Was due: " : "Next due: "}</span>
+                <strong className="font-[650]">{o.next.what}</strong>{" "}
+                <span className={o.next.on < today() ? "text-iron" : "text-soft"}>{longDate(o.next.on)}</span>
+              </p>
+            )}
+            <p>
+              <span className="text-soft">My team: </span>
+              {o.team ? (
+                <Link href={`/p/${o.slug}/teams`} className="hover:text-iron">
+                  {o.mates.map((m) => `${m.name.split(" ")[0]}${m.role ? ` (${m.role})` : ""}`).join(", ")}
+                </Link>
+              ) : (
+                "none yet"
+              )}
+            </p>
+            <p>
+              <span className="text-soft">My concept: </span>
+              {o.concept ? (
+                <>
+                  <Link href={`/p/${o.slug}/concepts/${o.concept.id}`} className="underline">
+                    {o.concept.title}
+                  </Link>{" "}
+                  <span className="text-soft">{o.concept.fate}</span>
+                </>
+              ) : (
+                <Link href={`/p/${o.slug}/concepts`} className="underline">
+                  none yet
+                </Link>
+              )}
+            </p>
+            <p>
+              <span className="text-soft">Notebook: </span>
+              <Link href={`/p/${o.slug}/notebook`} className="underline">
+                {o.lastEntry === today()
+                  ? "written today"
+                  : o.lastEntry
+                    ? `last entry ${shortDate(o.lastEntry)}`
+                    : "write the first entry"}
+              </Link>{" "}
+              ·{" "}
+              <Link href={`/p/${o.slug}/needs/sources`} className="underline">
+                interview notes
+              </Link>
+            </p>
           </div>
-          <ul>{o.items.map((x) => <li key={x.what} className="border-b border-line py-2"><Link href={x.href} className="font-[600] hover:text-iron">{x.what}</Link>{x.note && <span className="block text-sm text-soft">{x.note}</span>}</li>)}</ul>
-          {o.items.length === 0 && <p className="py-2 text-soft">Nothing is due. <Link className="underline" href={`/p/${o.slug}`}>Open the project</Link></p>}
+          <ul>
+            {o.items.map((x) => (
+              <li key={x.what} className="border-b border-line py-2">
+                <Link href={x.href} className="font-[600] hover:text-iron">
+                  {x.what}
+                </Link>
+                {x.note && <span className="block text-sm text-soft">{x.note}</span>}
+              </li>
+            ))}
+          </ul>
+          {o.items.length === 0 && (
+            <p className="py-2 text-soft">
+              Nothing is due.{" "}
+              <Link className="underline" href={`/p/${o.slug}`}>
+                Open the project
+              </Link>
+            </p>
+          )}
         </section>
       ))}
       {(actor.instructor ? projects.length : projects.length - own.length) > 0 && (
         <section aria-label="Projects">
           <h2 className="mb-1.5">Projects</h2>
           <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Projects">
-          <table className="table">
-            <thead><tr><th>Project</th><th>Sections</th><th className="num">Students</th><th className="num">Teams</th><th>Dates</th><th>State</th></tr></thead>
-            <tbody>
-              {projects.map((p) => (
-                <tr key={p.id}>
-                  <td><Link href={`/p/${p.slug}`} className="font-[600] hover:text-iron">{p.title}</Link><span className="block text-sm text-soft">{p.purpose}</span></td>
-                  <td>{p.sections.join(", ")}</td><td className="num">{p.students}</td><td className="num">{p.teams}</td><td className="whitespace-nowrap">{fullDate(p.startsOn)} to {fullDate(p.endsOn)}</td><td>{p.finishedAt ? "finished" : p.startsOn > today() ? "not begun" : "running"}</td>
+            <table className="table">
+              <thead>
+                <tr>
+                  <th>Project</th>
+                  <th>Sections</th>
+                  <th className="num">Students</th>
+                  <th className="num">Teams</th>
+                  <th>Dates</th>
+                  <th>State</th>
                 </tr>
-              ))}
-            </tbody>
-          </table>
+              </thead>
+              <tbody>
+                {projects.map((p) => (
+                  <tr key={p.id}>
+                    <td>
+                      <Link href={`/p/${p.slug}`} className="font-[600] hover:text-iron">
+                        {p.title}
+                      </Link>
+                      <span className="block text-sm text-soft">{p.purpose}</span>
+                    </td>
+                    <td>{p.sections.join(", ")}</td>
+                    <td className="num">{p.students}</td>
+                    <td className="num">{p.teams}</td>
+                    <td className="whitespace-nowrap">
+                      {fullDate(p.startsOn)} to {fullDate(p.endsOn)}
+                    </td>
+                    <td>{p.finishedAt ? "finished" : p.startsOn > today() ? "not begun" : "running"}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
           </div>
         </section>
       )}

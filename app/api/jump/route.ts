@@ -8,5 +8,12 @@ export async function GET(request: Request): Promise<Response> {
   const project = await projectId(query.get("project") ?? "");
   const actor = project && (await allowed("project.read", project.id));
   if (!project || !actor) return refused();
-  return Response.json(await search(project.id, project.slug, (query.get("q") ?? "").slice(0, 80), can(actor, "people.read", { project: project.id })));
+  return Response.json(
+    await search(
+      project.id,
+      project.slug,
+      (query.get("q") ?? "").slice(0, 80),
+      can(actor, "people.read", { project: project.id }),
+    ),
+  );
 }

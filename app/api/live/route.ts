@@ -13,6 +13,10 @@ export async function GET(request: Request): Promise<Response> {
     return guest.kind === "guest" ? watch(guest.project, request.signal) : refused();
   }
   const project = query.get("project") ?? "";
-  const actor = (await allowed("project.read", project)) ?? (await allowed("contest.read", project)) ?? (await allowed("brief.read", project)) ?? (await allowed("review.read", project));
+  const actor =
+    (await allowed("project.read", project)) ??
+    (await allowed("contest.read", project)) ??
+    (await allowed("brief.read", project)) ??
+    (await allowed("review.read", project));
   return actor ? watch(project, request.signal) : refused();
 }

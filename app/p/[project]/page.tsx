@@ -1,5 +1,11 @@
 import { CoreLogScreen } from "@/features/log/screens";
 
-export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ show?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ show?: string }>;
+}) {
   return <CoreLogScreen slug={(await params).project} show={(await searchParams).show ?? ""} />;
 }

@@ -1,7 +1,13 @@
 import { AuditScreen } from "@/features/audit/screens";
 
 export const metadata = { title: "Audit" };
-export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ q?: string; before?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ q?: string; before?: string }>;
+}) {
   const { q, before } = await searchParams;
   return <AuditScreen slug={(await params).project} q={q ?? ""} before={before} />;
 }

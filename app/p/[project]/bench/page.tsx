@@ -1,7 +1,13 @@
 import { BenchScreen } from "@/features/bench/screens";
 
 export const metadata = { title: "Bench" };
-export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ protocol?: string; build?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ protocol?: string; build?: string }>;
+}) {
   const { protocol, build } = await searchParams;
   return <BenchScreen slug={(await params).project} protocol={protocol} build={build} />;
 }

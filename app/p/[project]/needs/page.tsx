@@ -1,7 +1,13 @@
 import { NeedsScreen } from "@/features/needs/screens";
 
 export const metadata = { title: "Requirements" };
-export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ r?: string; filter?: string; sort?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ r?: string; filter?: string; sort?: string }>;
+}) {
   const { r, filter, sort } = await searchParams;
   return <NeedsScreen slug={(await params).project} open={r} filter={filter} sort={sort} />;
 }

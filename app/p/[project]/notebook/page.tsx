@@ -1,6 +1,12 @@
 import { NotebookScreen } from "@/features/notebook/screens";
 
 export const metadata = { title: "Notebook" };
-export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ person?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ person?: string }>;
+}) {
   return <NotebookScreen slug={(await params).project} person={(await searchParams).person} />;
 }

@@ -1,6 +1,12 @@
 import { PlanScreen } from "@/features/plan/screens";
 
 export const metadata = { title: "Plan" };
-export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ section?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ section?: string }>;
+}) {
   return <PlanScreen slug={(await params).project} section={(await searchParams).section} />;
 }

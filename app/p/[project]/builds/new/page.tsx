@@ -1,6 +1,12 @@
 import { BuildEditScreen } from "@/features/builds/screens";
 
 export const metadata = { title: "A new generation" };
-export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ team?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ team?: string }>;
+}) {
   return <BuildEditScreen slug={(await params).project} team={(await searchParams).team} />;
 }

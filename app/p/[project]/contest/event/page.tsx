@@ -1,6 +1,12 @@
 import { EventScreen } from "@/features/contest/screens";
 
 export const metadata = { title: "Event" };
-export default async function Page({ params, searchParams }: { params: Promise<{ project: string }>; searchParams: Promise<{ id?: string }> }) {
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ id?: string }>;
+}) {
   return <EventScreen slug={(await params).project} id={(await searchParams).id} />;
 }
