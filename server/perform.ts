@@ -16,3 +16,9 @@ export async function perform<I, O>(cmd: Command<I, O>, input: unknown, envelope
   const id = isId(envelope.requestId) ? envelope.requestId : undefined;
   return execute(cmd, actor, input, id);
 }
+
+/** A command as a server action; on a guest's page, by the guest of this browser, whoever else may be signed in. */
+export const action =
+  <I, O>(cmd: Command<I, O>, via?: "guest") =>
+  async (input: unknown, envelope?: Envelope): Promise<Result<O>> =>
+    perform(cmd, input, via ? { ...envelope, via } : envelope);

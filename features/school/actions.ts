@@ -1,17 +1,12 @@
 "use server";
 import type { Result } from "@/data/result";
-import { type Envelope, perform } from "@/server/perform";
+import { action } from "@/server/perform";
 import { can } from "@/core/access/can";
 import { BundleError, importProject, restoreSchool } from "@/data/bundle";
 import * as projects from "@/data/projects";
 import { currentPerson } from "@/server/session";
 
-export async function createProjectAction(
-  input: unknown,
-  envelope?: Envelope,
-): Promise<Result<Awaited<ReturnType<typeof projects.createProject.run>>>> {
-  return perform(projects.createProject, input, envelope);
-}
+export const createProjectAction = action(projects.createProject);
 
 type Uploaded = Result<{ slug: string; title: string }>;
 const bytesOf = async (form: FormData): Promise<Uint8Array | null> => {
