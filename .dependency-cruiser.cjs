@@ -1,19 +1,18 @@
-/** The direction of dependence: core <- data <- server <- features <- app; ui knows nothing of features. */
+/** The direction of dependence: core <- platform <- stages <- frame <- app; ui knows neither stages nor platform. */
 const never = (name, from, to, comment) => ({
   name,
   severity: "error",
   comment,
-  from: { path: from, pathNot: "\\.test\\.tsx?$" },
+  from: { path: from, pathNot: "\\.test\\.tsx?$|/testing/" },
   to: { path: to },
 });
-const stages =
-  "brief|needs|concepts|teams|builds|bench|reviews|grades|contest|records|plan|notebook|people|log|access|school|guest|today";
+const above = (...layers) => `^(${[...layers, "demo", "e2e", "tasks", "cli"].join("|")})/`;
 module.exports = {
   forbidden: [
     never(
       "core-imports-core-only",
       "^core/",
-      "^(data|features|ui|server|app|workers|demo|devices|e2e|tasks)/",
+      above("platform", "stages", "frame", "ui", "app", "workers"),
       "core is pure",
     ),
     {
@@ -23,24 +22,36 @@ module.exports = {
       from: { path: "^core/", pathNot: "\\.test\\.ts$" },
       to: { path: "^node_modules/", pathNot: "^node_modules/(decimal\\.js|mathjs|jstat|date-fns|stemmer)/" },
     },
-    never("data-below-screens", "^data/", "^(features|ui|app|server|workers|demo|e2e)/", "data knows core only"),
-    never("server-below-screens", "^server/", "^(features|ui|app|workers|demo|e2e)/", "server knows data and core"),
-    never("ui-knows-no-feature", "^ui/", "^(features|app|data|server|demo|e2e)/", "the design system stands alone"),
-    never("features-below-app", "^features/", "^(app|demo|e2e)/", "routes pick screens, never the reverse"),
     never(
-      "nothing-imports-demo",
-      "^(core|data|server|ui|features|workers)/",
-      "^demo/",
-      "the product runs without its demo",
+      "platform-below-stages",
+      "^platform/",
+      above("stages", "frame", "ui", "app", "workers"),
+      "it serves any stage",
     ),
+    never("ui-stands-alone", "^ui/", above("platform", "stages", "frame", "app"), "the design system knows core only"),
+    never("stages-below-frame", "^stages/", above("frame", "app"), "a stage does not know what stands around it"),
+    never("frame-below-app", "^frame/", above("app"), "routes pick screens, never the reverse"),
+    never("nothing-imports-demo", "^(app|workers)/", above(), "the product runs without its demo"),
     {
-      name: "no-stage-reaches-into-another",
+      name: "a-stage-keeps-its-own",
       severity: "error",
-      comment: "go through core or data",
-      from: { path: `^features/(${stages})/` },
-      to: { path: `^features/(${stages})/`, pathNot: "^features/$1/" },
+      comment: "of another stage only acts, queries, view and schema may be used",
+      from: { path: "^stages/([^/]+)/", pathNot: "\\.test\\.ts$|^stages/testing/" },
+      to: { path: "^stages/[^/]+/(screens|parts|commands|actions|stage)", pathNot: "^stages/$1/" },
     },
-    { name: "no-circular", severity: "error", from: {}, to: { circular: true, dependencyTypesNot: ["type-only"] } },
+    {
+      name: "screens-do-not-write",
+      severity: "error",
+      comment: "a screen reads; writing goes through an action",
+      from: { path: "/(screens|parts)/" },
+      to: { path: "/commands(/|\\.ts$)" },
+    },
+    {
+      name: "no-circular",
+      severity: "error",
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } },
+    },
   ],
   options: {
     doNotFollow: { path: "node_modules" },

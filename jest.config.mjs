@@ -16,14 +16,21 @@ const common = {
   transformIgnorePatterns: ["/node_modules/(?!(uuid|ics|nanoid|stemmer|ical.js|diff)/)"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1", "^server-only$": "<rootDir>/node_modules/server-only/empty.js" },
 };
+/** Tests that need the database say so in their name: *.db.test.ts. */
+const folders = "{core,platform,stages,frame,ui,workers,cli,demo}";
 export default {
   projects: [
-    { ...common, displayName: "unit", testMatch: ["<rootDir>/{core,ui,features,server,cli}/**/*.test.ts"] },
+    {
+      ...common,
+      displayName: "unit",
+      testMatch: [`<rootDir>/${folders}/**/*.test.ts?(x)`],
+      testPathIgnorePatterns: ["\\.db\\.test\\.ts$", "/node_modules/"],
+    },
     {
       ...common,
       displayName: "db",
-      testMatch: ["<rootDir>/{data,demo}/**/*.test.ts"],
-      globalSetup: "<rootDir>/data/testing/setup.ts",
+      testMatch: [`<rootDir>/${folders}/**/*.db.test.ts`],
+      globalSetup: "<rootDir>/platform/testing/setup.ts",
     },
   ],
 };

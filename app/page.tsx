@@ -1,4 +1,4 @@
-import { TodayScreen } from "@/features/today/screens";
+import { TodayScreen } from "@/frame/today/screens/today";
 
 export default function Page() {
   return <TodayScreen />;

@@ -3,11 +3,11 @@
 import { get } from "node:http";
 import { join } from "node:path";
 import { freePort, startCluster } from "./cluster.mjs";
-import { task } from "./main.mjs";
 import { capture, end } from "./run.mjs";
 import { say, step } from "./say.mjs";
 import { serve } from "./serve.mjs";
 import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
+import { task } from "./task.mjs";
 
 const rounds = 40;
 const at = (sorted, q) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))];

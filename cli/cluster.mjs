@@ -5,8 +5,8 @@ import { createConnection, createServer } from "node:net";
 import { userInfo } from "node:os";
 import { join } from "node:path";
 import { capture, end, launch } from "./run.mjs";
-import { isRoot, postgresPrograms, root } from "./system.mjs";
 import { Refusal, step } from "./say.mjs";
+import { isRoot, postgresPrograms, root } from "./system.mjs";
 
 /** A TCP port that nothing listens on, chosen by the system. */
 export const freePort = () =>

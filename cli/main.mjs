@@ -1,10 +1,11 @@
 import { existsSync } from "node:fs";
 import { join, resolve } from "node:path";
 import { startCluster } from "./cluster.mjs";
-import { end, endAll, run } from "./run.mjs";
+import { end, endAll } from "./run.mjs";
 import { complain, Refusal, say, step } from "./say.mjs";
 import { serve } from "./serve.mjs";
 import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
+import { task } from "./task.mjs";
 
 const help = `ironstone: design projects from the brief to the contest
 
@@ -24,13 +25,6 @@ const help = `ironstone: design projects from the brief to the contest
   PORT        where to serve (default 4170; a taken port is stepped past)
   DATABASE_URL  a PostgreSQL server to use instead of a cluster of Ironstone's own
 `;
-
-/** Runs one of the TypeScript tasks (tasks/*.ts) with the packages that are now installed. */
-export const task = (name, args, env) =>
-  run(process.execPath, ["--conditions=react-server", "--import", "tsx", join(root, "tasks", `${name}.ts`), ...args], {
-    cwd: root,
-    env: { ...process.env, NODE_ENV: "production", ...env },
-  });
 
 /** A migrated database: the one of DATABASE_URL, or our own cluster's. */
 async function withDatabase(work) {

@@ -1,8 +1,8 @@
 import { createServer } from "node:net";
 import { join } from "node:path";
 import { launch } from "./run.mjs";
-import { root } from "./system.mjs";
 import { Refusal, step } from "./say.mjs";
+import { root } from "./system.mjs";
 
 const isFree = (port) =>
   new Promise((resolve) => {

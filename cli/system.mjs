@@ -65,7 +65,7 @@ export async function needPackages() {
   writeFileSync(stamp, wanted);
 }
 
-const sourceFolders = ["app", "core", "data", "features", "server", "ui", "workers", "public"];
+const sourceFolders = ["app", "core", "platform", "stages", "frame", "ui", "workers", "public"];
 const sourceFiles = [
   "package-lock.json",
   "next.config.ts",

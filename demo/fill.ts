@@ -4,25 +4,40 @@ import { randomUUID } from "node:crypto";
 import sharp from "sharp";
 import type { Actor } from "@/core/access/can";
 import { addDays, mondayOf } from "@/core/sessions/date";
-import * as bench from "@/data/bench";
-import * as builds from "@/data/builds";
-import { type Command, execute, today } from "@/data/command";
-import * as concepts from "@/data/concepts";
-import * as contest from "@/data/contest";
-import { db } from "@/data/db";
-import * as grades from "@/data/grades";
-import * as needs from "@/data/needs";
-import * as people from "@/data/people";
-import * as projects from "@/data/projects";
-import * as reviews from "@/data/reviews";
-import * as teamsData from "@/data/teams";
+import { type Command, execute, today } from "@/platform/command/command";
+import { db } from "@/platform/db/db";
+import { actorOf } from "@/platform/sign-in/actors";
+import { createFirstInstructor } from "@/platform/sign-in/sign-in";
+import { recordRun, saveProtocol, voidRun } from "@/stages/bench/commands";
+import { protocolsOf } from "@/stages/bench/queries";
+import { acknowledgeBrief, saveBrief } from "@/stages/brief/commands";
+import { briefVersions } from "@/stages/brief/queries";
+import { addPhoto, saveBuild } from "@/stages/builds/commands";
+import { buildById, buildsOf } from "@/stages/builds/queries";
+import { saveConcept } from "@/stages/concepts/commands/concepts";
+import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
+import { confirmEvent, drawRunOrder, saveEvent } from "@/stages/contest/commands/events";
+import { contestOf } from "@/stages/contest/queries/events";
+import { enterMark, publishGrades, saveScheme } from "@/stages/grades/commands";
+import { recordFinding, saveRequirement } from "@/stages/needs/commands/requirements";
+import { requirementsOf } from "@/stages/needs/queries/requirements";
+import { addCoInstructor } from "@/stages/people/commands/guests";
+import { importRoster } from "@/stages/people/commands/roster";
+import { staffOf, studentsOf } from "@/stages/people/queries/students";
+import { addDaysOffToProject } from "@/stages/plan/commands/days-off";
+import { checkMilestone, saveMilestone } from "@/stages/plan/commands/milestones";
+import { createProject } from "@/stages/plan/commands/projects";
+import { createEdition, finishProject } from "@/stages/records/commands";
+import { addAction, closeAction, decideReview, planReviews, saveRubric, submitSheet } from "@/stages/reviews/commands";
+import { reviewsOf, rubricsOf } from "@/stages/reviews/queries";
+import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { coldBoxFront, terraceFront } from "./front";
 import { lift, pumpOf, random } from "./model";
 import * as story from "./story";
 
 const actors = new Map<string, Actor>();
 const as = async (id: string): Promise<Actor> => {
-  const actor = actors.get(id) ?? (await people.actorOf(id));
+  const actor = actors.get(id) ?? (await actorOf(id));
   actors.set(id, actor);
   return actor;
 };
@@ -127,8 +142,8 @@ const requirement = (
 ) => ({ projectId, statement, priority, kind, measure, comparator, unit, target, method, source, ...extra });
 
 async function roster(projectId: string, who: string, rows: { name: string; section: string; email?: string }[]) {
-  await run(people.importRoster, who, { projectId, rows });
-  return new Map((await people.studentsOf(projectId)).map((s) => [s.name, s.id]));
+  await run(importRoster, who, { projectId, rows });
+  return new Map((await studentsOf(projectId)).map((s) => [s.name, s.id]));
 }
 
 async function sketch(words: string, hue: number): Promise<string> {
@@ -146,7 +161,7 @@ async function sketch(words: string, hue: number): Promise<string> {
 async function lastYear(owner: string, start: string): Promise<string> {
   const rnd = random("last year");
   await at(addDays(start, -3));
-  const { projectId, sectionIds } = await run(projects.createProject, owner, {
+  const { projectId, sectionIds } = await run(createProject, owner, {
     title: "Terrace Pump, last year",
     purpose: "Lift stored rainwater 1.60 m by hand for a terraced garden",
     kind: "both",
@@ -162,19 +177,23 @@ async function lastYear(owner: string, start: string): Promise<string> {
     ],
   });
   fresh();
-  await run(projects.saveBrief, owner, { projectId, baseNumber: 0, body: story.brief.replace("5.0 kg", "6.0 kg") });
+  await run(saveBrief, owner, {
+    projectId,
+    baseNumber: 0,
+    body: story.brief.replace("5.0 kg", "6.0 kg"),
+  });
   const names = story.lastYear.members;
   const ids = await roster(
     projectId,
     owner,
     names.map((name, i) => ({ name, section: i < 9 ? "3" : "5" })),
   );
-  const { id: protocol } = await run(bench.saveProtocol, owner, {
+  const { id: protocol } = await run(saveProtocol, owner, {
     projectId,
     name: "Lift test",
     definition: liftTest(1),
   });
-  const { id: leak } = await run(bench.saveProtocol, owner, { projectId, name: "Leak test", definition: leakTest });
+  const { id: leak } = await run(saveProtocol, owner, { projectId, name: "Leak test", definition: leakTest });
   for (const r of [
     requirement(
       projectId,
@@ -250,18 +269,18 @@ async function lastYear(owner: string, start: string): Promise<string> {
       "Client, interview 1: “The path freezes.”",
     ),
   ])
-    await run(needs.saveRequirement, owner, r);
-  const { id: rubricId } = await run(reviews.saveRubric, owner, { projectId, ...story.rubric });
+    await run(saveRequirement, owner, r);
+  const { id: rubricId } = await run(saveRubric, owner, { projectId, ...story.rubric });
   const teams: { id: string; name: string; lead: string; flow: number; eff: number }[] = [];
   for (const [i, t] of story.lastYear.teams.entries()) {
-    const { id } = await run(teamsData.createTeam, owner, {
+    const { id } = await run(createTeam, owner, {
       projectId,
       name: t.name,
       sectionId: sectionIds[i < 3 ? 0 : 1],
     });
     const mine = names.slice(i * 3, i * 3 + 3);
     for (const [k, n] of mine.entries())
-      await run(teamsData.moveStudent, owner, {
+      await run(moveStudent, owner, {
         projectId,
         personId: ids.get(n),
         teamId: id,
@@ -270,13 +289,13 @@ async function lastYear(owner: string, start: string): Promise<string> {
     teams.push({ id, ...t, lead: ids.get(mine[0]!)! });
   }
   fresh();
-  const { id: milestone } = await run(projects.saveMilestone, owner, {
+  const { id: milestone } = await run(saveMilestone, owner, {
     projectId,
     title: "Drawing handed in",
     dueOn: addDays(start, 16),
     scope: "team",
   });
-  const version = (await bench.protocolsOf(projectId)).find((p) => p.id === protocol)!.versionId;
+  const version = (await protocolsOf(projectId)).find((p) => p.id === protocol)!.versionId;
   const last = new Map<string, string>();
   for (const [g, week, share, stage] of [
     [0, 3, 0.5, "mock-up"],
@@ -286,8 +305,12 @@ async function lastYear(owner: string, start: string): Promise<string> {
     for (const t of teams) {
       await at(addDays(start, week * 7 + (g % 2)), 10);
       if (g === 0)
-        await run(projects.checkMilestone, owner, { milestoneId: milestone, teamId: t.id, doneOn: addDays(start, 15) });
-      const b = await run(builds.saveBuild, t.lead, {
+        await run(checkMilestone, owner, {
+          milestoneId: milestone,
+          teamId: t.id,
+          doneOn: addDays(start, 15),
+        });
+      const b = await run(saveBuild, t.lead, {
         teamId: t.id,
         stage,
         builtOn: addDays(start, week * 7),
@@ -314,50 +337,49 @@ async function lastYear(owner: string, start: string): Promise<string> {
         );
     }
   await at(addDays(start, 58), 13);
-  await run(reviews.planReviews, owner, {
+  await run(planReviews, owner, {
     projectId,
     title: "Final review",
     heldOn: addDays(start, 59),
     rubricId,
     teamIds: teams.map((t) => t.id),
   });
-  for (const r of await reviews.reviewsOf(projectId)) {
-    await run(reviews.submitSheet, owner, {
+  for (const r of await reviewsOf(projectId)) {
+    await run(submitSheet, owner, {
       reviewId: r.id,
       raterName: "Instructor",
       marks: story.rubric.criteria.map((c) => ({ criterion: c.key, points: String(1 + Math.floor(rnd() * 3)) })),
       comment: "Thank you for a record that can be followed.",
     });
-    await run(reviews.decideReview, owner, { id: r.id, version: 1, verdict: "go on", note: "" });
+    await run(decideReview, owner, { id: r.id, version: 1, verdict: "go on", note: "" });
   }
   await at(addDays(start, 67), 9);
-  const { id: event } = await run(contest.saveEvent, owner, timedLift(projectId, protocol, "3317"));
-  await run(contest.drawRunOrder, owner, { id: event, version: 1, seed: "3317" });
-  let [e] = await contest.contestOf(projectId);
-  for (const n of e!.entries)
-    await run(contest.inspectEntry, owner, { entryId: n.id, version: n.version, outcome: "passed" });
+  const { id: event } = await run(saveEvent, owner, timedLift(projectId, protocol, "3317"));
+  await run(drawRunOrder, owner, { id: event, version: 1, seed: "3317" });
+  let [e] = await contestOf(projectId);
+  for (const n of e!.entries) await run(inspectEntry, owner, { entryId: n.id, version: n.version, outcome: "passed" });
   for (let a = 0; a < 3; a++)
     for (const n of e!.entries) {
       const t = teams.find((x) => x.id === n.teamId)!;
       await at(addDays(start, 67), 10 + a, n.runOrder! * 6);
       const foul = rnd() < 0.08;
-      await run(contest.scoreAttempt, owner, {
+      await run(scoreAttempt, owner, {
         id: randomUUID(),
         entryId: n.id,
         state: foul ? "foul" : "valid",
         readings: { m: lift(pumpOf(t.flow, t.eff), rnd).collected },
       });
     }
-  [e] = await contest.contestOf(projectId);
-  await run(contest.confirmEvent, owner, { id: event, version: e!.version });
-  await run(grades.saveScheme, owner, {
+  [e] = await contestOf(projectId);
+  await run(confirmEvent, owner, { id: event, version: e!.version });
+  await run(saveScheme, owner, {
     projectId,
     baseNumber: 0,
     decimals: 1,
     components: scheme("Final review", { protocol, channel: "Q" }, milestone),
   });
-  await run(grades.publishGrades, owner, { projectId });
-  await run(projects.finishProject, owner, { projectId });
+  await run(publishGrades, owner, { projectId });
+  await run(finishProject, owner, { projectId });
   return projectId;
 }
 
@@ -426,7 +448,7 @@ async function measure(
   await at(date, 10 + Math.floor(i / 6), 5 + i * 7);
   const r = lift(pump, rnd, { height });
   await run(
-    bench.recordRun,
+    recordRun,
     who,
     foul
       ? { id, buildId, protocolVersionId, state: "no_finish", reason: "it jammed", readings: {}, conditions: {} }
@@ -451,7 +473,7 @@ async function thisYear(
   const rnd = random("terrace pump");
   const day = (week: number, d: number) => addDays(start, (week - 1) * 7 + d);
   await at(addDays(start, -4));
-  const { projectId } = await run(projects.createEdition, owner, {
+  const { projectId } = await run(createEdition, owner, {
     projectId: before,
     title: "Terrace Pump",
     startsOn: start,
@@ -459,8 +481,8 @@ async function thisYear(
     eventOn: day(10, 4),
   });
   fresh();
-  await run(people.addCoInstructor, owner, { projectId, ...co });
-  await run(projects.addDaysOffToProject, owner, { projectId, text: `${day(5, 0)} Staff day` });
+  await run(addCoInstructor, owner, { projectId, ...co });
+  await run(addDaysOffToProject, owner, { projectId, text: `${day(5, 0)} Staff day` });
   const ids = await roster(
     projectId,
     owner,
@@ -473,13 +495,13 @@ async function thisYear(
     ),
   );
   await at(day(1, 0), 9);
-  await run(projects.saveBrief, owner, {
+  await run(saveBrief, owner, {
     projectId,
     baseNumber: 1,
     body: `${story.brief.replace("5.0 kg", "6.0 kg")}${dates(day)}`,
     whatChanged: "Dates of this year",
   });
-  const protocols = await bench.protocolsOf(projectId);
+  const protocols = await protocolsOf(projectId);
   const protocol = protocols.find((p) => p.name === "Lift test")!;
   const leak = protocols.find((p) => p.name === "Leak test")!;
   await at(day(2, 1), 11);
@@ -617,13 +639,12 @@ async function thisYear(
       "Site visit",
     ),
   ])
-    await run(needs.saveRequirement, owner, r);
-  const byText = async (part: string) =>
-    (await needs.requirementsOf(projectId)).find((r) => r.statement.includes(part))!;
+    await run(saveRequirement, owner, r);
+  const byText = async (part: string) => (await requirementsOf(projectId)).find((r) => r.statement.includes(part))!;
   const change = async (part: string, more: object) => {
     const r = await byText(part);
     const back = (si: string | null) => (si === null ? "" : String(Number(si)));
-    await run(needs.saveRequirement, owner, {
+    await run(saveRequirement, owner, {
       projectId,
       id: r.id,
       version: r.rowVersion,
@@ -648,13 +669,13 @@ async function thisYear(
       "Client, interview 1: “A bed should be done before I finish my tea, ten minutes say.” Follow-up: " +
       "“One bed takes two cans and a half.”",
   });
-  const { id: drawing } = await run(projects.saveMilestone, owner, {
+  const { id: drawing } = await run(saveMilestone, owner, {
     projectId,
     title: "Drawing handed in",
     dueOn: day(3, 3),
     scope: "team",
   });
-  await run(projects.saveMilestone, owner, {
+  await run(saveMilestone, owner, {
     projectId,
     title: "Tool training signed",
     dueOn: day(3, 4),
@@ -674,14 +695,14 @@ async function thisYear(
     ).map((s) => [s.name, s.id]),
   );
   for (const t of story.teams) {
-    const { id } = await run(teamsData.createTeam, owner, {
+    const { id } = await run(createTeam, owner, {
       projectId,
       name: t.name,
       sectionId: sections.get(t.section),
     });
     teams.set(t.name, { id, members: t.members.map((m) => ids.get(m)!) });
     for (const [k, m] of t.members.entries())
-      await run(teamsData.moveStudent, owner, {
+      await run(moveStudent, owner, {
         projectId,
         personId: ids.get(m),
         teamId: id,
@@ -703,7 +724,7 @@ async function thisYear(
     for (const [k, m] of t.members.slice(0, 3).entries()) {
       await at(day(2, 4), 10, i * 5 + k);
       const title = ideas[(i + k * 3) % ideas.length]!;
-      await run(concepts.saveConcept, ids.get(m)!, {
+      await run(saveConcept, ids.get(m)!, {
         projectId,
         title,
         idea: `${title}, worked by a lever; water rises in the return stroke.`,
@@ -716,17 +737,16 @@ async function thisYear(
   // Who read the brief.
   const everybody = story.teams.flatMap((t) => t.members);
   const readers = async (skip: number) => {
-    const [current] = await projects.briefVersions(projectId);
+    const [current] = await briefVersions(projectId);
     for (const [i, m] of everybody.entries())
-      if (i % 14 !== skip)
-        await run(projects.acknowledgeBrief, ids.get(m)!, { projectId, briefVersionId: current!.id });
+      if (i % 14 !== skip) await run(acknowledgeBrief, ids.get(m)!, { projectId, briefVersionId: current!.id });
   };
   await readers(99);
-  const versionOf = async (id: string) => (await bench.protocolsOf(projectId)).find((p) => p.id === id)!.versionId;
+  const versionOf = async (id: string) => (await protocolsOf(projectId)).find((p) => p.id === id)!.versionId;
   const leakVersion = await versionOf(leak.id);
   for (const t of story.teams) {
     await at(day(3, t.name === "Headrace" ? 4 : 2), 15);
-    await run(projects.checkMilestone, owner, {
+    await run(checkMilestone, owner, {
       milestoneId: drawing,
       teamId: teams.get(t.name)!.id,
       doneOn: day(3, t.name === "Headrace" ? 4 : 2),
@@ -747,7 +767,7 @@ async function thisYear(
       act: async () => {
         await at(day(g.week, g.day), 9, i * 2);
         id = (
-          await run(builds.saveBuild, lead, {
+          await run(saveBuild, lead, {
             teamId: team.id,
             stage: g.stage,
             builtOn: today(),
@@ -766,7 +786,7 @@ async function thisYear(
         ).id;
         newest.set(g.team, id);
         if (g.stage === "prototype")
-          await run(builds.addPhoto, lead, {
+          await run(addPhoto, lead, {
             buildId: id,
             caption: `${g.team}, ${g.changed.toLowerCase()}`,
             base64: await sketch(`${g.team} prototype`, 20 + i * 9),
@@ -793,7 +813,7 @@ async function thisYear(
                 r.foul && k === 1,
               ),
             );
-          if (r.void) for (const x of done) await run(bench.voidRun, owner, { id: x, version: 1, reason: r.void });
+          if (r.void) for (const x of done) await run(voidRun, owner, { id: x, version: 1, reason: r.void });
         },
       });
     for (const [k, value] of (g.leak ?? []).entries())
@@ -802,7 +822,7 @@ async function thisYear(
         order: 200 + i,
         act: async () => {
           await at(day(g.runs.at(-1)!.week, g.runs.at(-1)!.day), 13, i + k);
-          await run(bench.recordRun, recorder, {
+          await run(recordRun, recorder, {
             id: randomUUID(),
             buildId: id,
             protocolVersionId: leakVersion,
@@ -817,8 +837,8 @@ async function thisYear(
         order: 300 + i,
         act: async () => {
           await at(day(g.runs.at(-1)!.week, 4), 11, i);
-          const b = (await builds.buildById(projectId, id))!;
-          await run(builds.saveBuild, lead, {
+          const b = (await buildById(projectId, id))!;
+          await run(saveBuild, lead, {
             teamId: team.id,
             id,
             version: b.version,
@@ -845,7 +865,7 @@ async function thisYear(
     order: 0,
     act: async () => {
       await at(day(3, 4), 8);
-      await run(bench.saveProtocol, owner, {
+      await run(saveProtocol, owner, {
         projectId,
         id: protocol.id,
         version: protocol.version,
@@ -867,7 +887,7 @@ async function thisYear(
         reason: "Client tried a 6 kg mock-up on the steps: too heavy",
         source: "Client: “I am not carrying a sack of cement.” Changed from 6.0 kg after she tried one on the steps.",
       });
-      await run(projects.saveBrief, owner, {
+      await run(saveBrief, owner, {
         projectId,
         baseNumber: 2,
         body: `${story.brief}${dates(day)}`,
@@ -882,20 +902,20 @@ async function thisYear(
     order: 1000,
     act: async () => {
       await at(day(5, 2), 8);
-      const [rubric] = await reviews.rubricsOf(projectId);
-      await run(reviews.planReviews, owner, {
+      const [rubric] = await rubricsOf(projectId);
+      await run(planReviews, owner, {
         projectId,
         title: "First review",
         heldOn: day(5, 3),
         rubricId: rubric!.id,
         teamIds: [...teams.values()].map((t) => t.id),
       });
-      const co0 = (await people.staffOf(projectId)).find((x) => x.role === "co")!.id;
-      for (const [i, r] of (await reviews.reviewsOf(projectId)).entries()) {
+      const co0 = (await staffOf(projectId)).find((x) => x.role === "co")!.id;
+      for (const [i, r] of (await reviewsOf(projectId)).entries()) {
         await at(day(5, 3), 10, i * 6);
         const skill = story.gens.filter((g) => g.team === r.team && g.week <= 5).at(-1)!.runs[0]!.flow / 6.5;
         for (const who of [owner, co0])
-          await run(reviews.submitSheet, who, {
+          await run(submitSheet, who, {
             reviewId: r.id,
             raterName: "Instructor",
             comment:
@@ -912,14 +932,14 @@ async function thisYear(
               comment: "",
             })),
           });
-        await run(reviews.decideReview, owner, {
+        await run(decideReview, owner, {
           id: r.id,
           version: 1,
           verdict: skill > 0.8 ? "go on" : r.team === "Downpour" ? "stop and rework" : "go on with fixes",
           note: "",
         });
         if (skill <= 0.8)
-          await run(reviews.addAction, owner, {
+          await run(addAction, owner, {
             reviewId: r.id,
             what:
               {
@@ -940,16 +960,16 @@ async function thisYear(
     order: 2000,
     act: async () => {
       await at(day(7, 0), 14);
-      for (const r of await reviews.reviewsOf(projectId))
+      for (const r of await reviewsOf(projectId))
         for (const a of r.actions)
           if (["Headrace", "Alder", "Ebb & Co", "Gully"].includes(r.team) && !a.closedAt)
-            await run(reviews.closeAction, teams.get(r.team)!.members[0]!, {
+            await run(closeAction, teams.get(r.team)!.members[0]!, {
               id: a.id,
               version: a.version,
               evidence: "Done in the newest generation, see its record",
             });
-      const [rubric] = await reviews.rubricsOf(projectId);
-      await run(reviews.planReviews, owner, {
+      const [rubric] = await rubricsOf(projectId);
+      await run(planReviews, owner, {
         projectId,
         title: "Final review, client present",
         heldOn: day(9, 1),
@@ -957,21 +977,21 @@ async function thisYear(
         teamIds: [...teams.values()].map((t) => t.id),
       });
       // What was looked at and tried: the rules without a number.
-      const all = await needs.requirementsOf(projectId);
-      const latest = new Map((await builds.buildsOf(projectId)).map((b) => [b.team, b]));
+      const all = await requirementsOf(projectId);
+      const latest = new Map((await buildsOf(projectId)).map((b) => [b.team, b]));
       for (const [i, r] of all.filter((x) => x.comparator === "yes").entries())
         for (const [k, t] of story.teams.entries()) {
           const b = latest.get(t.name);
           if (!b || (i + k) % 5 === 4 || (t.name === "Downpour" && i > 1)) continue;
-          await run(needs.recordFinding, owner, {
+          await run(recordFinding, owner, {
             requirementId: r.id,
             buildId: b.id,
             outcome: (i * 3 + k * 7) % 11 === 5 ? "not met" : "met",
             note: "seen on the bench",
           });
         }
-      await run(contest.saveEvent, owner, timedLift(projectId, protocol.id, "4417"));
-      await run(grades.saveScheme, owner, {
+      await run(saveEvent, owner, timedLift(projectId, protocol.id, "4417"));
+      await run(saveScheme, owner, {
         projectId,
         baseNumber: 0,
         decimals: 1,
@@ -979,14 +999,14 @@ async function thisYear(
       });
       for (const [i, m] of everybody.entries())
         if (i % 9 !== 4)
-          await run(grades.enterMark, owner, {
+          await run(enterMark, owner, {
             projectId,
             personId: ids.get(m),
             component: "notebook",
             kind: "mark",
             percent: String(60 + Math.floor(rnd() * 38)),
           });
-      await run(grades.publishGrades, owner, { projectId });
+      await run(publishGrades, owner, { projectId });
     },
   });
   steps.sort((a, b) => (a.when === b.when ? a.order - b.order : a.when < b.when ? -1 : 1));
@@ -997,7 +1017,7 @@ async function thisYear(
 async function coldBox(owner: string, start: string): Promise<void> {
   const rnd = random("cold box");
   await at(addDays(start, -2));
-  const { projectId, sectionIds } = await run(projects.createProject, owner, {
+  const { projectId, sectionIds } = await run(createProject, owner, {
     title: "Cold Box",
     purpose: "Keep vials at 2 to 8 °C for a travelling animal clinic",
     kind: "client",
@@ -1009,7 +1029,7 @@ async function coldBox(owner: string, start: string): Promise<void> {
     sections: [{ name: "Capstone", days: [2, 5] }],
   });
   fresh();
-  await run(projects.saveBrief, owner, {
+  await run(saveBrief, owner, {
     projectId,
     baseNumber: 0,
     body:
@@ -1037,7 +1057,7 @@ async function coldBox(owner: string, start: string): Promise<void> {
     owner,
     names.map((name) => ({ name, section: "Capstone" })),
   );
-  const { id: protocol } = await run(bench.saveProtocol, owner, {
+  const { id: protocol } = await run(saveProtocol, owner, {
     projectId,
     name: "Hold test",
     definition: {
@@ -1092,11 +1112,11 @@ async function coldBox(owner: string, start: string): Promise<void> {
       "Client, on biosecurity",
     ),
   ])
-    await run(needs.saveRequirement, owner, r);
+    await run(saveRequirement, owner, r);
   for (const [i, t] of ["Firn", "Névé", "Serac", "Tarn"].entries()) {
-    const { id } = await run(teamsData.createTeam, owner, { projectId, name: t, sectionId: sectionIds[0] });
+    const { id } = await run(createTeam, owner, { projectId, name: t, sectionId: sectionIds[0] });
     for (const n of names.slice(i * 3, i * 3 + 3))
-      await run(teamsData.moveStudent, owner, { projectId, personId: ids.get(n), teamId: id });
+      await run(moveStudent, owner, { projectId, personId: ids.get(n), teamId: id });
   }
   fresh();
   for (const [i, n] of names.entries()) {
@@ -1115,7 +1135,7 @@ async function coldBox(owner: string, start: string): Promise<void> {
       "Nested cork and foil",
       "Evaporative felt on a frame",
     ][i]!;
-    await run(concepts.saveConcept, ids.get(n)!, {
+    await run(saveConcept, ids.get(n)!, {
       projectId,
       title,
       idea: `${title}; the vials sit in the middle of the mass.`,
@@ -1131,7 +1151,7 @@ async function coldBox(owner: string, start: string): Promise<void> {
 export async function fillDemo(): Promise<void> {
   today0 = today();
   const start = addDays(mondayOf(today0), -42);
-  const first = await people.createFirstInstructor({ ...story.instructors.owner, password: "a quiet garden pump" });
+  const first = await createFirstInstructor({ ...story.instructors.owner, password: "a quiet garden pump" });
   if (!first.ok) throw new Error(first.message);
   process.stdout.write("  last year's project\n");
   const before = await lastYear(first.personId, addDays(start, -364));

@@ -2,24 +2,45 @@
 // on record and for the cold box half way.
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
+import { addDays } from "@/core/sessions/date";
 import { usualWeights } from "@/core/teams/problem";
 import { solveAtOnce } from "@/core/teams/solver";
-import { addDays } from "@/core/sessions/date";
-import * as brief from "@/data/brief";
-import type { Command } from "@/data/command";
-import * as concepts from "@/data/concepts";
-import * as forming from "@/data/forming";
-import * as gates from "@/data/gates";
-import * as interviews from "@/data/interviews";
-import { requirementsOf } from "@/data/needs";
-import * as notebook from "@/data/notebook";
-import { createGuestLink, guestLinksOf } from "@/data/people";
-import * as plan from "@/data/plan";
-import { saveMilestone } from "@/data/projects";
-import * as register from "@/data/register";
-import * as selection from "@/data/selection";
-import { saveSettings } from "@/data/settings";
-import { teamsOf } from "@/data/teams";
+import type { Command } from "@/platform/command/command";
+import { saveSettings } from "@/platform/project/save-settings";
+import { recordChallenge, saveChallenge } from "@/stages/brief/commands";
+import { addSketch, claimMust, mergeConcepts } from "@/stages/concepts/commands/concepts";
+import { closeSelection, openSelection, rateConcepts } from "@/stages/concepts/commands/selection";
+import { conceptsOf } from "@/stages/concepts/queries/concepts";
+import { mustsOf } from "@/stages/concepts/view/concepts";
+import { closeSource, openSource, writeNote } from "@/stages/needs/commands/notes";
+import {
+  answerQuestion,
+  draftQuestion,
+  editQuestion,
+  mergeQuestions,
+  orderQuestions,
+} from "@/stages/needs/commands/questions";
+import { makeBaseline, ownRequirement } from "@/stages/needs/commands/register";
+import {
+  askClient,
+  linkStatement,
+  mergeStatements,
+  saveStatement,
+  setStatementAside,
+} from "@/stages/needs/commands/statements";
+import { requirementsOf } from "@/stages/needs/queries/requirements";
+import { amendEntry, writeEntry } from "@/stages/notebook/commands";
+import { createGuestLink } from "@/stages/people/commands/guests";
+import { guestLinksOf } from "@/stages/people/queries/guests";
+import { addGateItem, setGate, signGate, tickGate } from "@/stages/plan/commands/gates";
+import { saveMilestone } from "@/stages/plan/commands/milestones";
+import { finishTask, saveTask } from "@/stages/plan/commands/tasks";
+import { saveTool, signTool } from "@/stages/shop/commands";
+import { drawSelectionOrder, setTeamConcept } from "@/stages/teams/commands/choosing";
+import { addConstraint, saveTeamPlan, saveTraits, saveWishes } from "@/stages/teams/commands/forming";
+import { savePart } from "@/stages/teams/commands/parts";
+import { problemOf } from "@/stages/teams/queries/forming";
+import { teamsOf } from "@/stages/teams/queries/teams";
 
 export interface Stage {
   run<I, O>(cmd: Command<I, O>, who: string | Actor, input: unknown): Promise<O>;
@@ -51,7 +72,7 @@ async function session(
   close = true,
 ): Promise<Map<string, string>> {
   await s.at(date, 10);
-  const { id } = await s.run(interviews.openSource, who, {
+  const { id } = await s.run(openSource, who, {
     projectId: s.projectId,
     kind,
     title,
@@ -62,7 +83,7 @@ async function session(
   for (const [i, [q, by, text]] of heard.entries()) {
     await s.at(date, 10, 3 + i);
     const note = randomUUID();
-    await s.run(interviews.writeNote, s.ids.get(by)!, {
+    await s.run(writeNote, s.ids.get(by)!, {
       id: note,
       sourceId: id,
       questionId: q === null ? undefined : questions[q],
@@ -70,7 +91,7 @@ async function session(
     });
     notes.set(text, note);
   }
-  if (close) await s.run(interviews.closeSource, s.owner, { id, closed: true });
+  if (close) await s.run(closeSource, s.owner, { id, closed: true });
   return notes;
 }
 
@@ -82,14 +103,13 @@ async function bank(
   const out: string[] = [];
   for (const [i, [text, by, asker, ...alike]] of list.entries()) {
     await s.at(date, 9, i * 2);
-    const { id } = await s.run(interviews.draftQuestion, s.ids.get(by)!, { projectId: s.projectId, text });
+    const { id } = await s.run(draftQuestion, s.ids.get(by)!, { projectId: s.projectId, text });
     const others: string[] = [];
     for (const [t, b] of alike)
-      others.push((await s.run(interviews.draftQuestion, s.ids.get(b)!, { projectId: s.projectId, text: t })).id);
-    if (others.length)
-      await s.run(interviews.mergeQuestions, s.owner, { projectId: s.projectId, into: id, from: others });
+      others.push((await s.run(draftQuestion, s.ids.get(b)!, { projectId: s.projectId, text: t })).id);
+    if (others.length) await s.run(mergeQuestions, s.owner, { projectId: s.projectId, into: id, from: others });
     if (asker)
-      await s.run(interviews.editQuestion, s.owner, {
+      await s.run(editQuestion, s.owner, {
         id,
         version: 1,
         text,
@@ -98,7 +118,7 @@ async function bank(
       });
     out.push(id);
   }
-  await s.run(interviews.orderQuestions, s.owner, { projectId: s.projectId, ids: out });
+  await s.run(orderQuestions, s.owner, { projectId: s.projectId, ids: out });
   return out;
 }
 
@@ -109,13 +129,13 @@ async function statement(
   notes: readonly (string | undefined)[],
   code?: string,
 ): Promise<string> {
-  const { id } = await s.run(interviews.saveStatement, s.ids.get(by) ?? by, {
+  const { id } = await s.run(saveStatement, s.ids.get(by) ?? by, {
     projectId: s.projectId,
     text,
     noteIds: notes.filter((n) => n),
   });
   const r = code ? (await requirementsOf(s.projectId)).find((x) => x.statement.startsWith(code)) : undefined;
-  if (r) await s.run(interviews.linkStatement, s.owner, { id, requirementId: r.id });
+  if (r) await s.run(linkStatement, s.owner, { id, requirementId: r.id });
   return id;
 }
 
@@ -124,7 +144,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
   const { projectId, owner } = s;
   const who = (n: string) => s.ids.get(n)!;
   await s.at(addDays(start, -3), 11);
-  const { id: bridge } = await s.run(brief.saveChallenge, owner, {
+  const { id: bridge } = await s.run(saveChallenge, owner, {
     projectId,
     title: "Paper bridge",
     task:
@@ -148,10 +168,10 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     ] as const
   ).entries()) {
     await s.at(addDays(start, -3), 11, 20 + i);
-    await s.run(brief.recordChallenge, owner, { id: randomUUID(), challengeId: bridge, who: g, value: v });
+    await s.run(recordChallenge, owner, { id: randomUUID(), challengeId: bridge, who: g, value: v });
   }
 
-  const questions = await bank(s, day(1, 0), [
+  const asked = await bank(s, day(1, 0), [
     ["How high must the water go, and from where?", "Jonah Brightwater", "Jonah Brightwater"],
     [
       "How much water does a bed need, and how long may it take?",
@@ -177,7 +197,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     "Interview 1",
     "Odile Brandt, garden coordinator",
     day(1, 1),
-    questions,
+    asked,
     [
       [0, "Jonah Brightwater", "From the tank at the foot of the wall to the upper terrace. We measured 1.60 m."],
       [0, "Zora Whitlock", "1.60 m, she held the tape herself"],
@@ -194,7 +214,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
       [null, "Kofi Mensah", "The beds are for beans and herbs, so nothing oily near the water"],
     ],
   );
-  const two = await session(s, owner, "interview", "Interview 2", "Odile Brandt, by telephone", day(2, 0), questions, [
+  const two = await session(s, owner, "interview", "Interview 2", "Odile Brandt, by telephone", day(2, 0), asked, [
     [2, "Leila Haddad", "People read there. It should not clank."],
     [null, "Paloma Ferrer", "mending with garden tools would be good"],
   ]);
@@ -205,7 +225,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     "Two users at the old pump",
     "Garden, Thursday afternoon",
     day(1, 3),
-    questions,
+    asked,
     [
       [null, "Amara Diallo", "The smaller user hangs on the handle with her weight; spring scale reads 55 N"],
       [null, "Sunniva Aas", "she stops after eleven strokes and changes hands"],
@@ -218,7 +238,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     "Hand pumps of a garden catalogue",
     "three drawings, one borrowed",
     day(1, 4),
-    questions,
+    asked,
     [
       [null, "Wen Jiao", "The borrowed one weighs 6.8 kg and needs two hands"],
       [null, "Marcus Thorne", "cheapest one costs 80, above the garden's budget"],
@@ -250,7 +270,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
   const again = await statement(s, "Felix Norrington", "Light enough for one person to carry up the steps", [
     n("I am not"),
   ]);
-  await s.run(interviews.mergeStatements, owner, { projectId, into: carried, from: [again] });
+  await s.run(mergeStatements, owner, { projectId, into: carried, from: [again] });
   await statement(s, "Nadia Orlova", "Is kept on the tool shed shelf", [n("On the tool")], "Fits the tool shed");
   await statement(
     s,
@@ -267,7 +287,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     "Leaks nothing",
   );
   const slip = await statement(s, "Tilda Frost", "The path must not freeze from drips", [n("The last one")]);
-  await s.run(interviews.mergeStatements, owner, { projectId, into: drips, from: [slip] });
+  await s.run(mergeStatements, owner, { projectId, into: drips, from: [slip] });
   await statement(
     s,
     "Sunniva Aas",
@@ -278,19 +298,19 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
   await statement(s, "Leila Haddad", "One operator, alone", [n("Mostly Odile")], "One operator");
   await statement(s, "Leila Haddad", "Quiet near the reading corner", [n("People read", two)], "Quiet");
   const oil = await statement(s, "Kofi Mensah", "Nothing oily near the water", [n("The beds are")]);
-  await s.run(interviews.setStatementAside, who("Kofi Mensah"), {
+  await s.run(setStatementAside, who("Kofi Mensah"), {
     id: oil,
     reason: "The school's list of allowed materials covers it",
   });
   const odile = await client(s, "Odile Brandt");
   const mend = await statement(s, "Paloma Ferrer", "Can be mended with garden tools", [n("mending", two)]);
-  const { id: asked } = await s.run(interviews.askClient, owner, {
+  const { id: open } = await s.run(askClient, owner, {
     statementId: mend,
     text: "Which tools are in the garden's shed, for mending the pump?",
   });
   await s.at(day(2, 3), 19);
-  await s.run(interviews.answerQuestion, odile, {
-    questionId: asked,
+  await s.run(answerQuestion, odile, {
+    questionId: open,
     text: "A knife, a screwdriver for crossed screws, pliers. No drill.",
   });
   await s.at(day(2, 3), 15);
@@ -298,19 +318,18 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     ["One person carries", "Fits the tool", "Parts stay", "Leaks nothing"].some((x) => r.statement.startsWith(x)),
   );
   const owners = ["Felix Norrington", "Nadia Orlova", "Mei Tanaka", "Bashir Noor"];
-  for (const [i, r] of rules.entries())
-    await s.run(register.ownRequirement, owner, { id: r.id, ownerId: who(owners[i]!) });
-  await s.run(register.makeBaseline, owner, { projectId, note: "Odile Brandt and both sections" });
+  for (const [i, r] of rules.entries()) await s.run(ownRequirement, owner, { id: r.id, ownerId: who(owners[i]!) });
+  await s.run(makeBaseline, owner, { projectId, note: "Odile Brandt and both sections" });
 
   // Concepts: opened, screened, chosen by the client with her reasons.
   await s.at(day(2, 4), 14);
-  const all = await concepts.conceptsOf(projectId, await s.as(owner));
-  const musts = concepts.mustsOf(await requirementsOf(projectId));
+  const all = await conceptsOf(projectId, await s.as(owner));
+  const musts = mustsOf(await requirementsOf(projectId));
   for (const [i, k] of all.entries()) {
     for (const m of musts
       .filter((x) => !["mass", "cost", "envelope"].includes(x.measure ?? ""))
       .slice(0, i % 3 === 0 ? 5 : 6))
-      await s.run(concepts.claimMust, k.authorId!, {
+      await s.run(claimMust, k.authorId!, {
         conceptId: k.id,
         requirementId: m.id,
         says: (i + m.code.charCodeAt(3)) % 9 === 0 ? "unsure" : "yes",
@@ -323,7 +342,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
               : "by its stroke and bore",
       });
     if (i % 4 === 0)
-      await s.run(concepts.addSketch, k.authorId!, {
+      await s.run(addSketch, k.authorId!, {
         conceptId: k.id,
         base64: await s.sketch(k.title, 24 + i * 9),
         caption: "Pencil sketch",
@@ -334,7 +353,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
   const first = new Map<string, (typeof all)[number]>();
   for (const k of all) if (k.team && !first.has(k.team)) first.set(k.team, k);
   const going = [...first.values()].map((k) => k.id);
-  const { id: choice } = await s.run(selection.openSelection, owner, {
+  const { id: choice } = await s.run(openSelection, owner, {
     projectId,
     title: "Client's choice",
     school: "client",
@@ -351,12 +370,12 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     "the neighbours could use it with one hand",
     "quiet, by the look of it",
   ];
-  await s.run(selection.rateConcepts, odile, {
+  await s.run(rateConcepts, odile, {
     selectionId: choice,
     marks: { chosen: going, reasons: Object.fromEntries(going.map((g, i) => [g, words[i % words.length]!])) },
   });
   await s.at(day(3, 0), 12);
-  await s.run(selection.closeSelection, owner, {
+  await s.run(closeSelection, owner, {
     id: choice,
     version: 1,
     going,
@@ -375,15 +394,15 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     ["Hot glue gun", "200 °C at the tip. Lay it in its stand, never on the table."],
     ["Hacksaw", "Clamp the work; saw away from the holding hand."],
   ] as const)
-    tools.push((await s.run(gates.saveTool, owner, { projectId, name, caution })).id);
+    tools.push((await s.run(saveTool, owner, { projectId, name, caution })).id);
   const teams = await teamsOf(projectId);
   for (const t of teams)
-    if (first.has(t.name)) await s.run(forming.setTeamConcept, owner, { id: t.id, conceptId: first.get(t.name)!.id });
+    if (first.has(t.name)) await s.run(setTeamConcept, owner, { id: t.id, conceptId: first.get(t.name)!.id });
   for (const t of teams)
     for (const [i, m] of t.members.entries()) {
-      if (i < 2) await s.run(gates.signTool, owner, { toolId: tools[0], personId: m.id, on: true });
+      if (i < 2) await s.run(signTool, owner, { toolId: tools[0], personId: m.id, on: true });
       if (t.name !== "Headrace" || i === 0)
-        await s.run(gates.signTool, owner, { toolId: tools[1], personId: m.id, on: true });
+        await s.run(signTool, owner, { toolId: tools[1], personId: m.id, on: true });
     }
   const { id: gate } = await s.run(saveMilestone, owner, {
     projectId,
@@ -391,7 +410,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     dueOn: day(4, 0),
     scope: "team",
   });
-  await s.run(gates.setGate, owner, { milestoneId: gate, stage: "proof of concept" });
+  await s.run(setGate, owner, { milestoneId: gate, stage: "proof of concept" });
   const items: Record<string, string> = {};
   for (const [key, input] of [
     ["drawing", { kind: "each", label: "Own drawing handed in" }],
@@ -400,20 +419,20 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     ["tool", { kind: "tool", toolId: tools[0], needs: 2 }],
     ["musts", { kind: "coverage", needs: 60 }],
   ] as const)
-    items[key] = (await s.run(gates.addGateItem, owner, { milestoneId: gate, ...input })).id;
+    items[key] = (await s.run(addGateItem, owner, { milestoneId: gate, ...input })).id;
   for (const [i, t] of teams.entries()) {
     await s.at(day(3, 3), 10, i * 3);
     for (const [k, m] of t.members.entries())
       if (t.name !== "Headrace" || k < 1)
-        await s.run(gates.tickGate, m.id, { itemId: items.drawing, personId: m.id, on: true });
+        await s.run(tickGate, m.id, { itemId: items.drawing, personId: m.id, on: true });
     if (t.name === "Headrace") continue;
-    await s.run(gates.tickGate, owner, { itemId: items.model, teamId: t.id, on: true });
-    if (t.name !== "Freshet") await s.run(gates.tickGate, owner, { itemId: items.list, teamId: t.id, on: true });
+    await s.run(tickGate, owner, { itemId: items.model, teamId: t.id, on: true });
+    if (t.name !== "Freshet") await s.run(tickGate, owner, { itemId: items.list, teamId: t.id, on: true });
     await s.at(day(3, 4), 14, i * 3);
-    await s.run(gates.signGate, owner, { milestoneId: gate, teamId: t.id, on: true });
+    await s.run(signGate, owner, { milestoneId: gate, teamId: t.id, on: true });
   }
   await s.at(day(3, 2), 10);
-  const parts = [
+  const pieces = [
     ["Cylinder", "mechanical"],
     ["Piston and seal", "mechanical"],
     ["Lever and pivot", "mechanical"],
@@ -423,21 +442,21 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     ["Handle", "records"],
   ] as const;
   for (const [ti, t] of teams.slice(0, 4).entries())
-    for (const [i, [name, role]] of parts.entries())
-      await s.run(forming.savePart, t.members[0]!.id, {
+    for (const [i, [name, role]] of pieces.entries())
+      await s.run(savePart, t.members[0]!.id, {
         teamId: t.id,
         name,
         role,
         owners: ti === 1 && i === 4 ? [] : [t.members[(ti === 3 && i < 4 ? 0 : i) % t.members.length]!.id],
       });
   await s.at(day(3, 0), 13);
-  await s.run(forming.drawSelectionOrder, owner, { projectId, seed: "2718" });
+  await s.run(drawSelectionOrder, owner, { projectId, seed: "2718" });
 
   // The plan, and notebooks.
   await s.at(day(1, 0), 14);
   const taskIds = new Map<string, string>();
   const milestones = new Map(
-    (await (await import("@/data/grades")).milestonesOf(projectId)).map((m) => [m.title, m.id]),
+    (await (await import("@/stages/plan/queries/milestones")).milestonesOf(projectId)).map((m) => [m.title, m.id]),
   );
   for (const [title, length, after, to, begins] of [
     ["Interview the client", 2, [], null, day(1, 1)],
@@ -453,7 +472,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     taskIds.set(
       title,
       (
-        await s.run(plan.saveTask, owner, {
+        await s.run(saveTask, owner, {
           projectId,
           title,
           length,
@@ -471,7 +490,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
     ["Proof of concept", day(6, 0)],
   ] as const) {
     await s.at(on, 15);
-    await s.run(plan.finishTask, owner, { id: taskIds.get(title)!, doneOn: on });
+    await s.run(finishTask, owner, { id: taskIds.get(title)!, doneOn: on });
   }
   const wrote = [
     [
@@ -504,10 +523,10 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
   for (const [name, w, d, text] of wrote) {
     await s.at(day(w, d), 15, 30);
     const id = randomUUID();
-    await s.run(notebook.writeEntry, who(name), { id, projectId, personId: who(name), text });
+    await s.run(writeEntry, who(name), { id, projectId, personId: who(name), text });
     if (name === "Greta Malik") {
       await s.at(day(w, d + 1), 9);
-      await s.run(notebook.amendEntry, who(name), {
+      await s.run(amendEntry, who(name), {
         id,
         version: 1,
         text: `${text} Measured again with the calliper: 23.6 mm.`,
@@ -521,7 +540,7 @@ export async function terraceFront(s: Stage, day: (week: number, d: number) => s
 export async function coldBoxFront(s: Stage, start: string, rnd: () => number): Promise<void> {
   const { projectId, owner } = s;
   const who = (n: string) => s.ids.get(n)!;
-  const questions = await bank(s, addDays(start, 1), [
+  const asked = await bank(s, addDays(start, 1), [
     ["How long is the longest round?", "Ada Lorentz", "Ada Lorentz"],
     [
       "How warm does it get, inside the van and outside?",
@@ -549,7 +568,7 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
     "Interview 1",
     "Sunniva Rask, travelling vet",
     addDays(start, 4),
-    questions,
+    asked,
     [
       [0, "Ada Lorentz", "I leave at seven and the last farm is at five."],
       [0, "Kira Novak", "ten hours on the road, eleven in lambing season"],
@@ -573,7 +592,7 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
     "One morning along",
     "three farms with Sunniva Rask",
     addDays(start, 8),
-    questions,
+    asked,
     [
       [null, "Brigid Moyo", "Lid stood open for 40 s while she wrote the ear tag down"],
       [null, "Delphine Ray", "box slid across the van floor in every bend"],
@@ -586,7 +605,7 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
     "Picnic box, measured",
     "from the caretaker's cellar",
     addDays(start, 9),
-    questions,
+    asked,
     [[null, "Kira Novak", "5.2 kg empty; 4 °C to 11 °C in 6 h at 30 °C with two packs"]],
   );
   await session(
@@ -596,7 +615,7 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
     "Interview 2",
     "Sunniva Rask, by video",
     addDays(start, 15),
-    questions,
+    asked,
     [
       [7, "Caspian Wolfe", "The freezer at the clinic takes packs up to 20 × 15 cm"],
       [5, "Jun Watanabe", "hot water and soap, no crevices"],
@@ -633,28 +652,28 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
   ]);
   await statement(s, "Kira Novak", "Does better than a picnic box", [n("5.2 kg", shelf)]);
   const vet = await client(s, "Sunniva Rask");
-  await s.run(interviews.askClient, owner, {
+  await s.run(askClient, owner, {
     statementId: warm,
     text: "How long above 8 °C makes a vial worthless: at once, or after some minutes?",
   });
-  const { id: asked } = await s.run(interviews.askClient, owner, {
+  const { id: open } = await s.run(askClient, owner, {
     statementId: warm,
     text: "Would a sign on the lid do, or must it be heard as well?",
   });
   await s.at(addDays(start, 11), 20);
-  await s.run(interviews.answerQuestion, vet, {
-    questionId: asked,
+  await s.run(answerQuestion, vet, {
+    questionId: open,
     text: "On the lid is enough. A beeper frightens the calves.",
   });
 
   const musts = (await requirementsOf(projectId)).filter((r) => r.priority === "must");
   const hold = musts.find((r) => r.measure?.startsWith("run:"))!;
-  const all = await concepts.conceptsOf(projectId, await s.as(owner));
+  const all = await conceptsOf(projectId, await s.as(owner));
   const hours: Record<string, number> = { Vacuum: 14, Phase: 11, Nested: 8.5, Evaporative: 6 };
   for (const [i, k] of all.entries()) {
     await s.at(addDays(start, 12), 10, i * 3);
     const base = hours[k.title.split(/[ -]/)[0]!] ?? 9;
-    await s.run(concepts.claimMust, k.authorId!, {
+    await s.run(claimMust, k.authorId!, {
       conceptId: k.id,
       requirementId: hold.id,
       says: base >= 10 ? "yes" : "unsure",
@@ -662,7 +681,7 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
       estimate: `${(base + rnd() * 1.5).toFixed(1)} h`,
     });
     if (i < 5)
-      await s.run(concepts.addSketch, k.authorId!, {
+      await s.run(addSketch, k.authorId!, {
         conceptId: k.id,
         base64: await s.sketch(k.title, 190 + i * 12),
         caption: "Section through the box",
@@ -670,23 +689,21 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
   }
   await s.at(addDays(start, 14), 9);
   await s.run(saveSettings, owner, { projectId, conceptsOpen: true, conceptSchool: "panel", teamMin: 3, teamMax: 3 });
-  await s.run(concepts.mergeConcepts, owner, {
+  await s.run(mergeConcepts, owner, {
     projectId,
     title: "Vacuum panels around phase-change plates",
     idea: "Panels keep the heat out, plates at 5 °C hold the middle.",
     parents: [all.find((k) => k.title.startsWith("Vacuum"))!.id, all.find((k) => k.title.startsWith("Phase"))!.id],
     reason: "Both authors saw that one lacks what the other has",
   });
-  const standing = (await concepts.conceptsOf(projectId, await s.as(owner)))
-    .filter((k) => k.fate === "open")
-    .slice(0, 6);
+  const standing = (await conceptsOf(projectId, await s.as(owner))).filter((k) => k.fate === "open").slice(0, 6);
   const criteria = [
     { key: "hold", name: "Holds the cold", weight: 5 },
     { key: "carry", name: "Light to carry", weight: 3 },
     { key: "clean", name: "Easy to clean", weight: 2 },
     { key: "build", name: "Can be built here", weight: 3 },
   ];
-  const { id: panel } = await s.run(selection.openSelection, owner, {
+  const { id: panel } = await s.run(openSelection, owner, {
     projectId,
     title: "Panel on concepts",
     school: "panel",
@@ -713,19 +730,19 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
     [vet, -0.6],
   ] as const) {
     await s.at(addDays(start, 15), 11);
-    await s.run(selection.rateConcepts, rater, { selectionId: panel, marks: score(bias) });
+    await s.run(rateConcepts, rater, { selectionId: panel, marks: score(bias) });
   }
   const names = [...s.ids.keys()];
   for (const [i, name] of names.slice(0, 9).entries()) {
     await s.at(addDays(start, 15), 12, i);
-    await s.run(forming.saveWishes, who(name), {
+    await s.run(saveWishes, who(name), {
       projectId,
       personId: who(name),
       people: [who(names[(i + 4) % 12]!), who(names[(i + 7) % 12]!)].filter((x) => x !== who(name)),
       ideas: [standing[i % standing.length]!.id, standing[(i + 2) % standing.length]!.id],
     });
   }
-  await s.run(forming.saveTraits, owner, {
+  await s.run(saveTraits, owner, {
     projectId,
     rows: names.map((name, i) => ({
       personId: who(name),
@@ -733,21 +750,21 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
       marked: i % 4 === 1,
     })),
   });
-  await s.run(forming.addConstraint, owner, {
+  await s.run(addConstraint, owner, {
     projectId,
     kind: "apart",
     people: [who("Elif Demir"), who("Gwen Parry")],
   });
-  await s.run(forming.addConstraint, owner, {
+  await s.run(addConstraint, owner, {
     projectId,
     kind: "together",
     people: [who("Ada Lorentz"), who("Kira Novak")],
   });
   const setup = { min: 3, max: 3, teams: 0, conceptIds: [], sectionIds: [], weights: usualWeights };
-  const problem = await forming.problemOf(projectId, setup);
+  const problem = await problemOf(projectId, setup);
   const solved = solveAtOnce(problem, { seed: "5150", moves: 60_000, starts: 2 });
   if (solved.ok)
-    await s.run(forming.saveTeamPlan, owner, {
+    await s.run(saveTeamPlan, owner, {
       projectId,
       name: "Plan with seed 5150",
       seed: "5150",
@@ -769,8 +786,8 @@ export async function coldBoxFront(s: Stage, start: string, rnd: () => number): 
   ] as const)
     ids.set(
       title,
-      (await s.run(plan.saveTask, owner, { projectId, title, length, after: after.map((a) => ids.get(a)!) })).id,
+      (await s.run(saveTask, owner, { projectId, title, length, after: after.map((a) => ids.get(a)!) })).id,
     );
   await s.at(addDays(start, 10), 15);
-  await s.run(plan.finishTask, owner, { id: ids.get("Hear the client")!, doneOn: addDays(start, 8) });
+  await s.run(finishTask, owner, { id: ids.get("Hear the client")!, doneOn: addDays(start, 8) });
 }

@@ -1,6 +1,7 @@
 // The whole slice in one journey: from an empty school to the board, the records and the next edition.
-import { expect, type Page, test } from "@playwright/test";
+
 import { readFileSync } from "node:fs";
+import { expect, type Page, test } from "@playwright/test";
 import sharp from "sharp";
 import { emptyUrl, findings } from "./tools";
 

@@ -1,7 +1,10 @@
 // export, import, backup and restore from the command line; schema writes the bundle's JSON Schema.
 import { readFileSync, writeFileSync } from "node:fs";
-import { backupSchool, BundleError, bundleSchema, exportProject, importProject, restoreSchool } from "@/data/bundle";
-import { closeDb, db } from "@/data/db";
+import { backupSchool, exportProject, importProject, restoreSchool } from "@/platform/bundle/bundle";
+import { BundleError } from "@/platform/bundle/open";
+import { bundleSchema } from "@/platform/bundle/schema";
+import { closeDb, db } from "@/platform/db/db";
+import { tables } from "@/stages/tables";
 
 async function main([verb, ...args]: string[]): Promise<void> {
   const sql = db();
@@ -12,20 +15,20 @@ async function main([verb, ...args]: string[]): Promise<void> {
       const all = await sql<{ slug: string }[]>`SELECT slug FROM project ORDER BY slug`;
       throw new BundleError(`There is no project “${slug}”. There is: ${all.map((x) => x.slug).join(", ") || "none"}.`);
     }
-    writeFileSync(file, await exportProject(p.id));
+    writeFileSync(file, await exportProject(tables, p.id));
     console.log(`Wrote ${file}`);
   } else if (verb === "import") {
     const [admin] = await sql<{ id: string }[]>`SELECT id FROM person WHERE admin LIMIT 1`;
-    const p = await importProject(readFileSync(args[0]!), admin?.id ?? null);
+    const p = await importProject(tables, readFileSync(args[0]!), admin?.id ?? null);
     console.log(`Imported ${p.title} as ${p.slug}`);
   } else if (verb === "backup") {
-    writeFileSync(args[0]!, await backupSchool(), { mode: 0o600 });
+    writeFileSync(args[0]!, await backupSchool(tables), { mode: 0o600 });
     console.log(`Wrote ${args[0]}`);
   } else if (verb === "restore") {
-    await restoreSchool(readFileSync(args[0]!));
+    await restoreSchool(tables, readFileSync(args[0]!));
     console.log("Restored. Everybody must sign in again.");
   } else if (verb === "schema") {
-    writeFileSync(args[0]!, `${JSON.stringify(await bundleSchema(), null, 2)}\n`);
+    writeFileSync(args[0]!, `${JSON.stringify(await bundleSchema(tables), null, 2)}\n`);
     console.log(`Wrote ${args[0]}`);
   }
 }

@@ -1,7 +1,7 @@
 // Fills the demo when the database is empty; --fresh empties it first.
-import { tables } from "@/data/bundle";
-import { closeDb, db } from "@/data/db";
 import { fillDemo } from "@/demo/fill";
+import { closeDb, db } from "@/platform/db/db";
+import { tables } from "@/stages/tables";
 
 process.env.IRONSTONE_POOL = "1"; // the demo's clock is set on its one connection
 

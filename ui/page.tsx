@@ -1,6 +1,6 @@
-import Link from "./link";
 import type { ReactNode } from "react";
 import { cx } from "./classes";
+import Link from "./link";
 
 /** A page's head: title, one sentence below it, and what can be done. */
 export function PageHead({ title, note, children }: { title: ReactNode; note?: ReactNode; children?: ReactNode }) {

@@ -1,7 +1,8 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
-import { SelectField, TextArea, TextField, useFieldName } from "./form";
+import { useFieldName } from "./form/field";
+import { SelectField, TextArea, TextField } from "./form/fields";
 
 const kinds = [
   { value: "line", label: "line: straight between anchors" },

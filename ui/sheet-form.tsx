@@ -2,7 +2,9 @@
 
 import { useFormContext } from "react-hook-form";
 import { cx } from "./classes";
-import { ActionForm, TextArea, TextField, type ActionResult } from "./form";
+import { ActionForm } from "./form/action-form";
+import { TextArea, TextField } from "./form/fields";
+import type { ActionResult } from "./form/result";
 
 interface Criterion {
   key: string;

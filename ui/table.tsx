@@ -1,11 +1,11 @@
 "use client";
 
 import {
+  columnFilteringFeature,
   createFilteredRowModel,
   createSortedRowModel,
   filterFn_includesString,
   globalFilteringFeature,
-  columnFilteringFeature,
   rowSortingFeature,
   type SortingState,
   sortFn_alphanumeric,

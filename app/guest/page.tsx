@@ -1,5 +1,5 @@
-import { GuestScoring } from "@/features/contest/guest-scoring";
-import { GuestScreen } from "@/features/guest/screens";
+import { GuestScreen } from "@/frame/guest/screens/guest";
+import { GuestScoring } from "@/stages/contest/parts/guest-scoring";
 
 export const metadata = { title: "Guest" };
 export default async function Page({ searchParams }: { searchParams: Promise<{ review?: string }> }) {

@@ -1,4 +1,4 @@
-import { ImportScreen } from "@/features/school/screens";
+import { ImportScreen } from "@/frame/school/screens/import";
 
 export const metadata = { title: "Import a project" };
 export default function Page() {

@@ -1,4 +1,4 @@
-import { NewProjectScreen } from "@/features/school/screens";
+import { NewProjectScreen } from "@/frame/school/screens/new-project";
 
 export const metadata = { title: "New project" };
 export default function Page() {

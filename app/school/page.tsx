@@ -1,4 +1,4 @@
-import { SchoolScreen } from "@/features/school/screens";
+import { SchoolScreen } from "@/frame/school/screens/school";
 
 export const metadata = { title: "School" };
 export default function Page() {

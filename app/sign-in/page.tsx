@@ -1,4 +1,4 @@
-import { SignInScreen } from "@/features/account/screens";
+import { SignInScreen } from "@/frame/account/screens/sign-in";
 
 export const metadata = { title: "Sign in" };
 export default function Page() {

@@ -1,4 +1,4 @@
-import { WelcomeScreen } from "@/features/account/screens";
+import { WelcomeScreen } from "@/frame/account/screens/welcome";
 
 export const metadata = { title: "A new school" };
 export default function Page() {

@@ -1,4 +1,4 @@
-// Who may do what: the one place. Nothing else in the application decides about permission.
+// How permission is decided: the one place. Which acts there are, and who may do them, each stage says in its acts.ts.
 
 export type ProjectRole = "owner" | "co" | "student";
 export type GuestRole = "client" | "reviewer" | "judge" | "scorer" | "board";
@@ -28,7 +28,7 @@ export interface Subject {
   readonly person?: string;
 }
 
-type Rule = {
+export type Rule = {
   /**
    * Roles in the subject's project. `student` writes only where the subject is the student's own team or own person.
    */
@@ -42,72 +42,34 @@ type Rule = {
   readonly student?: "own" | "class";
 };
 
-const staff = ["owner", "co"] as const;
-const everyone = ["owner", "co", "student"] as const;
+/** Roles that run a project. */
+export const staff = ["owner", "co"] as const;
+/** Everybody with a place in the project. */
+export const everyone = ["owner", "co", "student"] as const;
 
-const rules = {
-  "school.keep": { admin: true },
-  "project.create": { instructor: true },
-  "project.import": { instructor: true },
-  "project.read": { project: everyone, student: "class" },
-  "project.edit": { project: staff },
-  "project.finish": { project: ["owner"] },
-  "project.export": { project: staff },
-  "project.audit": { project: staff },
-  "staff.manage": { project: ["owner"] },
-  "people.read": { project: staff },
-  "people.edit": { project: staff },
-  "guest.manage": { project: staff },
-  "plan.edit": { project: staff },
-  "brief.edit": { project: staff },
-  "brief.read": { project: everyone, student: "class", guests: ["client", "reviewer", "judge"] },
-  "brief.acknowledge": { project: ["student"], student: "class" },
-  "needs.edit": { project: staff },
-  "needs.read": { project: everyone, student: "class", guests: ["reviewer"] },
-  "question.draft": { project: everyone, student: "class" },
-  "question.answer": { guests: ["client"] },
-  "note.write": { project: everyone, student: "class" },
-  "note.amend": { project: everyone, student: "own" },
-  "statement.edit": { project: everyone, student: "class" },
-  "change.ask": { project: everyone, student: "class" },
-  "finding.record": { project: staff },
-  "evidence.keep": { project: staff },
-  "concept.edit": { project: everyone, student: "own" },
-  "concept.decide": { project: staff },
-  "concept.rate": { project: everyone, student: "class", guests: ["client", "reviewer"] },
-  "team.edit": { project: staff },
-  "team.join": { project: ["student"], student: "own" },
-  "wish.write": { project: ["student"], student: "own" },
-  "part.edit": { project: everyone, student: "own" },
-  "gate.sign": { project: staff },
-  "gate.handIn": { project: everyone, student: "own" },
-  "tool.sign": { project: staff },
-  "notebook.write": { project: ["student"], student: "own" },
-  "notebook.read": { project: everyone, student: "own" },
-  "build.edit": { project: everyone, student: "own" },
-  "protocol.edit": { project: staff },
-  "run.record": { project: everyone, student: "own" },
-  "run.void": { project: staff },
-  "review.plan": { project: staff },
-  "review.read": { project: everyone, student: "class", guests: ["reviewer"] },
-  "review.mark": { project: staff, guests: ["reviewer"] },
-  "review.decide": { project: staff },
-  "action.close": { project: everyone, student: "own" },
-  "milestone.check": { project: staff },
-  "grade.edit": { project: staff },
-  "grade.readAll": { project: staff },
-  "grade.readOwn": { project: everyone, student: "own" },
-  "contest.edit": { project: staff },
-  "contest.score": { project: staff, guests: ["judge", "scorer"] },
-  "contest.read": { project: everyone, student: "class", guests: ["judge", "scorer", "board"] },
-  "file.read": { project: everyone, student: "class", guests: ["client", "reviewer", "judge"] },
-} as const satisfies Record<string, Rule>;
+/** One thing that may be done, and by whom. */
+export interface Act {
+  /** As records and refusals name it: “build.edit”. */
+  readonly name: string;
+  readonly rule: Rule;
+}
 
-export type Act = keyof typeof rules;
+/**
+ * The acts on one kind of thing: a stage lists them once, its commands and pages ask by them.
+ * @example acts("build", { edit: { project: ["owner"] } }).edit.name // => "build.edit"
+ */
+export function acts<const T extends Readonly<Record<string, Rule>>>(
+  about: string,
+  rules: T,
+): { readonly [K in keyof T]: Act } {
+  return Object.fromEntries(
+    Object.entries(rules).map(([verb, rule]) => [verb, { name: `${about}.${verb}`, rule }]),
+  ) as { readonly [K in keyof T]: Act };
+}
 
 /**
  * Whether an actor may do an act to a subject. Everything that no rule allows is refused.
- * @example can({ kind: "nobody" }, "project.read", { project: "p" }) // => false
+ * @example can({ kind: "nobody" }, acts("project", { read: { project: everyone } }).read, { project: "p" }) // => false
  * @example
  * can(
  *   {
@@ -118,13 +80,13 @@ export type Act = keyof typeof rules;
  *     admin: false,
  *     projects: { p: { role: "student", team: "a" } },
  *   },
- *   "build.edit",
+ *   acts("build", { edit: { project: everyone, student: "own" } }).edit,
  *   { project: "p", team: "b" },
  * )
  * // => false
  */
 export function can(actor: Actor, act: Act, subject: Subject): boolean {
-  const rule: Rule = rules[act];
+  const { rule } = act;
   if (actor.kind === "nobody") return false;
   if (actor.kind === "guest") return subject.project === actor.project && (rule.guests?.includes(actor.role) ?? false);
   if (rule.admin) return actor.admin;

@@ -1,10 +1,10 @@
 import Decimal from "decimal.js";
 import type { Limit } from "../needs/requirement";
 import { describeLimit, limitRange } from "../needs/requirement";
-import { parseQuantity } from "../quantity/quantity";
-import { limitsInText, type StatedLimit } from "../quantity/limits-in-text";
-import { parseUnit } from "../quantity/units";
 import { sameDimension } from "../quantity/dimension";
+import { limitsInText, type StatedLimit } from "../quantity/limits-in-text";
+import { parseQuantity } from "../quantity/quantity";
+import { parseUnit } from "../quantity/units";
 
 /** The sections that a one-page brief has; each with the words its heading may be recognised by. */
 export const briefParts = ["Need", "Client", "Rules", "Deliverables", "Dates", "Safety", "Prizes"] as const;

@@ -1,9 +1,9 @@
 import Decimal from "decimal.js";
+import { drawOrder } from "../draw/draw";
 import { type Attempt, type AttemptsPolicy, countAttempts } from "../points/attempts";
 import { applyRule, type PointsRule } from "../points/rule";
 import { decimalsFor, formatNumber } from "../quantity/quantity";
-import { rank, type RankSchool } from "../ranking/rank";
-import { drawOrder } from "../draw/draw";
+import { type RankSchool, rank } from "../ranking/rank";
 import { type Computed, makeWorking } from "../working/working";
 
 export const tieBreakKinds = {

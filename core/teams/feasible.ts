@@ -1,5 +1,5 @@
 import { drawOrder } from "../draw/draw";
-import { compileTeams, type Compiled, type HardConstraint, hardConstraints, type TeamProblem } from "./problem";
+import { type Compiled, compileTeams, type HardConstraint, hardConstraints, type TeamProblem } from "./problem";
 
 /** An arrangement (team of each block), a proof that there is none, or neither within the steps allowed. */
 export type Feasibility = { found: Int32Array } | { found: null; proven: boolean };

@@ -1,9 +1,9 @@
 // The solver against a mixed-integer program that proves its optimum, and what must hold for every problem.
 import fc from "fast-check";
+import { teamProblem } from "../testing/team-problems";
 import { findArrangement, smallestClash } from "./feasible";
 import { compileTeams, hardConstraints, type TeamProblem, usualWeights } from "./problem";
 import { type Assignment, costOf, reportTeams, solveAtOnce, solveTeams } from "./solver";
-import { teamProblem } from "../testing/team-problems";
 
 const broken = (p: TeamProblem, a: Assignment) =>
   reportTeams(p, a)

@@ -1,6 +1,10 @@
-import { allowed, refused } from "@/server/route";
-import { watch } from "@/server/live";
-import { guestActor } from "@/data/people";
+import { watch } from "@/platform/live/live";
+import { allowed, refused } from "@/platform/pages/route";
+import { projectActs } from "@/platform/project/acts";
+import { guestActor } from "@/platform/sign-in/actors";
+import { briefActs } from "@/stages/brief/acts";
+import { contestActs } from "@/stages/contest/acts";
+import { reviewActs } from "@/stages/reviews/acts";
 
 export const dynamic = "force-dynamic";
 
@@ -14,9 +18,9 @@ export async function GET(request: Request): Promise<Response> {
   }
   const project = query.get("project") ?? "";
   const actor =
-    (await allowed("project.read", project)) ??
-    (await allowed("contest.read", project)) ??
-    (await allowed("brief.read", project)) ??
-    (await allowed("review.read", project));
+    (await allowed(projectActs.read, project)) ??
+    (await allowed(contestActs.read, project)) ??
+    (await allowed(briefActs.read, project)) ??
+    (await allowed(reviewActs.read, project));
   return actor ? watch(project, request.signal) : refused();
 }

@@ -1,4 +1,4 @@
-import { LinkBoardScreen } from "@/features/contest/board-screens";
+import { LinkBoardScreen } from "@/stages/contest/screens/link-board";
 
 export const metadata = { title: "Board", robots: { index: false } };
 export default async function Page({ params }: { params: Promise<{ secret: string }> }) {

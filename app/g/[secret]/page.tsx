@@ -1,4 +1,4 @@
-import { GuestLinkScreen } from "@/features/account/screens";
+import { GuestLinkScreen } from "@/frame/account/screens/guest-link";
 
 export const metadata = { title: "Invitation" };
 export default async function Page({ params }: { params: Promise<{ secret: string }> }) {

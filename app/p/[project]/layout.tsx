@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { ProjectShell } from "@/features/shell/shell";
+import { ProjectShell } from "@/frame/shell/parts/project-shell";
 
 export default async function Layout({
   children,

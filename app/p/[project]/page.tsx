@@ -1,4 +1,4 @@
-import { CoreLogScreen } from "@/features/log/screens";
+import { CoreLogScreen } from "@/frame/log/screens/core-log";
 
 export default async function Page({
   params,

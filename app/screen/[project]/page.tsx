@@ -1,4 +1,4 @@
-import { OwnBoardScreen } from "@/features/contest/board-screens";
+import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
 
 export const metadata = { title: "Board" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

@@ -1,6 +1,8 @@
-import { fileUse, readContent } from "@/data/files";
-import { isId } from "@/data/id";
-import { allowed, refused } from "@/server/route";
+import { isId } from "@/platform/db/id";
+import { fileActs } from "@/platform/files/acts";
+import { fileUse, readContent } from "@/platform/files/files";
+import { allowed, refused } from "@/platform/pages/route";
+import { conceptActs } from "@/stages/concepts/acts";
 
 /** A picture, to those who may read its project. */
 export async function GET(_: Request, { params }: { params: Promise<{ use: string }> }): Promise<Response> {
@@ -10,8 +12,8 @@ export async function GET(_: Request, { params }: { params: Promise<{ use: strin
   const file =
     found &&
     (await (found.only === null
-      ? allowed("file.read", found.projectId)
-      : allowed("concept.edit", found.projectId, { person: found.only })))
+      ? allowed(fileActs.read, found.projectId)
+      : allowed(conceptActs.edit, found.projectId, { person: found.only })))
       ? await readContent(found.hash)
       : null;
   if (!file) return refused();

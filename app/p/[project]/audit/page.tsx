@@ -1,4 +1,4 @@
-import { AuditScreen } from "@/features/audit/screens";
+import { AuditScreen } from "@/frame/audit/screens/audit";
 
 export const metadata = { title: "Audit" };
 export default async function Page({

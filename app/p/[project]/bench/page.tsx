@@ -1,4 +1,4 @@
-import { BenchScreen } from "@/features/bench/screens";
+import { BenchScreen } from "@/stages/bench/screens/bench";
 
 export const metadata = { title: "Bench" };
 export default async function Page({

@@ -1,4 +1,4 @@
-import { BriefScreen } from "@/features/brief/screens";
+import { BriefScreen } from "@/stages/brief/screens/brief";
 
 export const metadata = { title: "Brief" };
 export default async function Page({

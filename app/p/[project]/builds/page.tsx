@@ -1,4 +1,4 @@
-import { BuildsScreen } from "@/features/builds/screens";
+import { BuildsScreen } from "@/stages/builds/screens/builds";
 
 export const metadata = { title: "Builds" };
 export default async function Page({

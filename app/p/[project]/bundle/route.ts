@@ -1,10 +1,12 @@
-import { exportProject } from "@/data/bundle";
-import { allowed, download, projectId, refused } from "@/server/route";
+import { exportProject } from "@/platform/bundle/bundle";
+import { allowed, download, projectId, refused } from "@/platform/pages/route";
+import { projectActs } from "@/platform/project/acts";
+import { tables } from "@/stages/tables";
 
 /** The project as a bundle. */
 export async function GET(_: Request, { params }: { params: Promise<{ project: string }> }): Promise<Response> {
   const { project: slug } = await params;
   const project = await projectId(slug);
-  if (!project || !(await allowed("project.export", project.id))) return refused();
-  return download(await exportProject(project.id), `${slug}.zip`, "application/zip");
+  if (!project || !(await allowed(projectActs.export, project.id))) return refused();
+  return download(await exportProject(tables, project.id), `${slug}.zip`, "application/zip");
 }

@@ -1,4 +1,4 @@
-import { ConceptsScreen } from "@/features/concepts/screens";
+import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
 
 export const metadata = { title: "Concepts" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

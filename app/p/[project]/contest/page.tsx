@@ -1,4 +1,4 @@
-import { ContestScreen } from "@/features/contest/screens";
+import { ContestScreen } from "@/stages/contest/screens/contest";
 
 export const metadata = { title: "Contest" };
 export default async function Page({

@@ -1,4 +1,4 @@
-import { GradesScreen } from "@/features/grades/screens";
+import { GradesScreen } from "@/stages/grades/screens/grades";
 
 export const metadata = { title: "Grades" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

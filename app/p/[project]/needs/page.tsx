@@ -1,4 +1,4 @@
-import { NeedsScreen } from "@/features/needs/screens";
+import { NeedsScreen } from "@/stages/needs/screens/needs";
 
 export const metadata = { title: "Requirements" };
 export default async function Page({

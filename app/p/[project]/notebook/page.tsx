@@ -1,4 +1,4 @@
-import { NotebookScreen } from "@/features/notebook/screens";
+import { NotebookScreen } from "@/stages/notebook/screens/notebook";
 
 export const metadata = { title: "Notebook" };
 export default async function Page({

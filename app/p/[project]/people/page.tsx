@@ -1,4 +1,4 @@
-import { PeopleScreen } from "@/features/people/screens";
+import { PeopleScreen } from "@/stages/people/screens/people";
 
 export const metadata = { title: "People" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

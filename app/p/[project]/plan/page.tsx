@@ -1,4 +1,4 @@
-import { PlanScreen } from "@/features/plan/screens";
+import { PlanScreen } from "@/stages/plan/screens/plan";
 
 export const metadata = { title: "Plan" };
 export default async function Page({

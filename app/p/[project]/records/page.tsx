@@ -1,4 +1,4 @@
-import { RecordsScreen } from "@/features/records/screens";
+import { RecordsScreen } from "@/stages/records/screens/records";
 
 export const metadata = { title: "Records" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

@@ -1,4 +1,4 @@
-import { ReviewsScreen } from "@/features/reviews/screens";
+import { ReviewsScreen } from "@/stages/reviews/screens/reviews";
 
 export const metadata = { title: "Reviews" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

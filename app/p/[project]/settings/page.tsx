@@ -1,4 +1,4 @@
-import { SettingsScreen } from "@/features/plan/screens";
+import { SettingsScreen } from "@/stages/plan/screens/settings";
 
 export const metadata = { title: "Settings" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

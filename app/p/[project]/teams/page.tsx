@@ -1,4 +1,4 @@
-import { TeamsScreen } from "@/features/teams/screens";
+import { TeamsScreen } from "@/stages/teams/screens/teams";
 
 export const metadata = { title: "Teams" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

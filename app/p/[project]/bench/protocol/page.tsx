@@ -1,4 +1,4 @@
-import { ProtocolScreen } from "@/features/bench/screens";
+import { ProtocolScreen } from "@/stages/bench/screens/protocol";
 
 export const metadata = { title: "Protocol" };
 export default async function Page({

@@ -1,4 +1,4 @@
-import { ChallengeScreen } from "@/features/brief/more-screens";
+import { ChallengeScreen } from "@/stages/brief/screens/challenge";
 
 export const metadata = { title: "Entry challenge" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

@@ -1,4 +1,4 @@
-import { CompareScreen } from "@/features/brief/more-screens";
+import { CompareScreen } from "@/stages/brief/screens/compare";
 
 export const metadata = { title: "Versions of the brief" };
 export default async function Page({

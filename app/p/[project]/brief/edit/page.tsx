@@ -1,4 +1,4 @@
-import { BriefEditScreen } from "@/features/brief/screens";
+import { BriefEditScreen } from "@/stages/brief/screens/brief-edit";
 
 export const metadata = { title: "Edit the brief" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

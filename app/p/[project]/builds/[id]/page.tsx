@@ -1,4 +1,4 @@
-import { BuildScreen } from "@/features/builds/screens";
+import { BuildScreen } from "@/stages/builds/screens/build";
 
 export const metadata = { title: "Build" };
 export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {

@@ -1,4 +1,4 @@
-import { BuildEditScreen } from "@/features/builds/screens";
+import { BuildEditScreen } from "@/stages/builds/screens/build-edit";
 
 export const metadata = { title: "A new generation" };
 export default async function Page({

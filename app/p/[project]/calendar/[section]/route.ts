@@ -1,6 +1,7 @@
-import { calendarOf } from "@/data/ics";
-import { frameOf } from "@/data/frame";
-import { allowed, download, projectId, refused } from "@/server/route";
+import { allowed, download, projectId, refused } from "@/platform/pages/route";
+import { projectActs } from "@/platform/project/acts";
+import { frameOf } from "@/platform/project/frame";
+import { calendarOf } from "@/stages/plan/ics";
 
 /** A section's class calendar as iCalendar. */
 export async function GET(
@@ -9,7 +10,7 @@ export async function GET(
 ): Promise<Response> {
   const { project: slug, section } = await params;
   const project = await projectId(slug);
-  const actor = project && (await allowed("project.read", project.id));
+  const actor = project && (await allowed(projectActs.read, project.id));
   const frame = actor ? await frameOf(slug, actor) : null;
   const found = frame?.sections.find((s) => s.id === section);
   if (!frame || !found) return refused();

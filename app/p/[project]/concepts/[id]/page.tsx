@@ -1,4 +1,4 @@
-import { ConceptScreen } from "@/features/concepts/screens";
+import { ConceptScreen } from "@/stages/concepts/screens/concept";
 
 export const metadata = { title: "Concept" };
 export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {

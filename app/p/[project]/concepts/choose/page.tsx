@@ -1,4 +1,4 @@
-import { ChoosingScreen } from "@/features/concepts/screens";
+import { ChoosingScreen } from "@/stages/concepts/screens/choosing";
 
 export const metadata = { title: "Choosing" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

@@ -1,4 +1,4 @@
-import { EventScreen } from "@/features/contest/screens";
+import { EventScreen } from "@/stages/contest/screens/event";
 
 export const metadata = { title: "Event" };
 export default async function Page({

@@ -1,4 +1,4 @@
-import { StudentGradeScreen } from "@/features/grades/screens";
+import { StudentGradeScreen } from "@/stages/grades/screens/student-grade";
 
 export const metadata = { title: "Grade" };
 export default async function Page({ params }: { params: Promise<{ project: string; person: string }> }) {

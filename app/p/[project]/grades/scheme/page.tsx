@@ -1,4 +1,4 @@
-import { SchemeScreen } from "@/features/grades/screens";
+import { SchemeScreen } from "@/stages/grades/screens/scheme";
 
 export const metadata = { title: "Grading scheme" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

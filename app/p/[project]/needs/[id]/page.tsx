@@ -1,4 +1,4 @@
-import { RequirementScreen } from "@/features/needs/screens";
+import { RequirementScreen } from "@/stages/needs/screens/requirement";
 
 export const metadata = { title: "Requirement" };
 export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {

@@ -1,4 +1,4 @@
-import { ChangesScreen } from "@/features/needs/change-screens";
+import { ChangesScreen } from "@/stages/needs/screens/changes";
 
 export const metadata = { title: "Changes" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

@@ -1,4 +1,4 @@
-import { QuestionsScreen } from "@/features/needs/interview-screens";
+import { QuestionsScreen } from "@/stages/needs/screens/questions";
 
 export const metadata = { title: "Questions" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

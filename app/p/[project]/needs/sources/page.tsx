@@ -1,4 +1,4 @@
-import { SourcesScreen } from "@/features/needs/interview-screens";
+import { SourcesScreen } from "@/stages/needs/screens/sources";
 
 export const metadata = { title: "Sources" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

@@ -1,4 +1,4 @@
-import { StatementsScreen } from "@/features/needs/interview-screens";
+import { StatementsScreen } from "@/stages/needs/screens/statements";
 
 export const metadata = { title: "Statements" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

@@ -1,4 +1,4 @@
-import { CalendarScreen } from "@/features/plan/screens";
+import { CalendarScreen } from "@/stages/plan/screens/calendar";
 
 export const metadata = { title: "Calendar" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

@@ -1,4 +1,4 @@
-import { ReviewScreen } from "@/features/reviews/screens";
+import { ReviewScreen } from "@/stages/reviews/screens/review";
 
 export const metadata = { title: "Review" };
 export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {

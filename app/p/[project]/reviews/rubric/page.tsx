@@ -1,4 +1,4 @@
-import { RubricScreen } from "@/features/reviews/screens";
+import { RubricScreen } from "@/stages/reviews/screens/rubric";
 
 export const metadata = { title: "Rubric" };
 export default async function Page({

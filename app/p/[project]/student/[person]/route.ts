@@ -1,6 +1,8 @@
-import { isId } from "@/data/id";
-import { studentRecord } from "@/data/people";
-import { allowed, download, projectId, refused } from "@/server/route";
+import { isId } from "@/platform/db/id";
+import { allowed, download, projectId, refused } from "@/platform/pages/route";
+import { gradeActs } from "@/stages/grades/acts";
+import { peopleActs } from "@/stages/people/acts";
+import { studentRecord } from "@/stages/people/queries/record";
 
 /** Everything that is stored about one student in a project: for the instructor, and for the student. */
 export async function GET(
@@ -12,7 +14,7 @@ export async function GET(
   const ok =
     project &&
     isId(person) &&
-    ((await allowed("people.edit", project.id)) ?? (await allowed("grade.readOwn", project.id, { person })));
+    ((await allowed(peopleActs.edit, project.id)) ?? (await allowed(gradeActs.readOwn, project.id, { person })));
   if (!ok) return refused();
   const record = await studentRecord(project.id, person);
   return record.person && record.enrolments.length

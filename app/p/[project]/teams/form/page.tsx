@@ -1,4 +1,4 @@
-import { FormingScreen } from "@/features/teams/forming-screens";
+import { FormingScreen } from "@/stages/teams/screens/forming";
 
 export const metadata = { title: "Forming teams" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

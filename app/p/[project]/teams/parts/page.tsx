@@ -1,4 +1,4 @@
-import { PartsScreen } from "@/features/teams/forming-screens";
+import { PartsScreen } from "@/stages/teams/screens/parts";
 
 export const metadata = { title: "Parts and owners" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

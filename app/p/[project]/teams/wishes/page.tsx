@@ -1,4 +1,4 @@
-import { WishesScreen } from "@/features/teams/forming-screens";
+import { WishesScreen } from "@/stages/teams/screens/wishes";
 
 export const metadata = { title: "My wishes" };
 export default async function Page({ params }: { params: Promise<{ project: string }> }) {

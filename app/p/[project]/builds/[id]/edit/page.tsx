@@ -1,4 +1,4 @@
-import { BuildEditScreen } from "@/features/builds/screens";
+import { BuildEditScreen } from "@/stages/builds/screens/build-edit";
 
 export const metadata = { title: "Edit a build" };
 export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {

@@ -1,4 +1,4 @@
-import { SelectionScreen } from "@/features/concepts/screens";
+import { SelectionScreen } from "@/stages/concepts/screens/selection";
 
 export const metadata = { title: "Selection" };
 export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {

@@ -1,4 +1,4 @@
-import { SourceScreen } from "@/features/needs/interview-screens";
+import { SourceScreen } from "@/stages/needs/screens/source";
 
 export const metadata = { title: "Source" };
 export default async function Page({ params }: { params: Promise<{ project: string; id: string }> }) {

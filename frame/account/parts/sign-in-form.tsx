@@ -1,0 +1,26 @@
+"use client";
+
+import * as yup from "yup";
+import { ActionForm } from "@/ui/form/action-form";
+import { TextField } from "@/ui/form/fields";
+import { signInAction } from "../actions";
+
+const signIn = yup.object({
+  email: yup.string().trim().required("Write your email address."),
+  password: yup.string().required("Write your password."),
+});
+
+export function SignInForm() {
+  return (
+    <ActionForm
+      schema={signIn}
+      action={signInAction}
+      defaults={{ email: "", password: "" }}
+      submit="Sign in"
+      goTo="/:to"
+    >
+      <TextField name="email" label="Email" type="email" autoComplete="username" />
+      <TextField name="password" label="Password" type="password" autoComplete="current-password" />
+    </ActionForm>
+  );
+}

@@ -1,0 +1,31 @@
+import { redirect } from "next/navigation";
+import { knock } from "@/platform/sign-in/guests";
+import { Door } from "../parts/door";
+import { GuestDoor } from "../parts/guest-door";
+import { PinForm } from "../parts/pin-form";
+
+/** A guest's link: opens at once, or asks for its PIN. */
+export async function GuestLinkScreen({ secret }: { secret: string }) {
+  const answer = await knock(secret, null);
+  if (answer.state === "unknown")
+    return (
+      <Door
+        title="This link does not open"
+        note="It has expired or was taken back. Ask the instructor who sent it for a new one."
+      >
+        <span />
+      </Door>
+    );
+  if (answer.state === "open" && answer.guest.role === "board") redirect(`/board/${secret}`);
+  if (answer.state === "open")
+    return (
+      <Door title={answer.guest.label} note="You have been asked to take part in a project. No account is needed.">
+        <GuestDoor secret={secret} />
+      </Door>
+    );
+  return (
+    <Door title="PIN" note="The four digits stand beside the link that you were given.">
+      <PinForm secret={secret} />
+    </Door>
+  );
+}

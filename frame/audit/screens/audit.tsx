@@ -1,0 +1,97 @@
+import { auditOf } from "@/platform/audit/audit";
+import { isId } from "@/platform/db/id";
+import { projectPage } from "@/platform/pages/page";
+import { projectActs } from "@/platform/project/acts";
+import { instant } from "@/ui/date";
+import Link from "@/ui/link";
+import { buttonClass, Empty, PageHead } from "@/ui/page";
+
+const words = (act: string) => act.replace(/([A-Z])/g, " $1").toLowerCase();
+
+/** Who did what, when: newest first, with both values. */
+export async function AuditScreen({ slug, q, before }: { slug: string; q: string; before?: string }) {
+  const { frame } = await projectPage(slug, projectActs.audit);
+  const page = 60;
+  const rows = await auditOf(frame.project.id, { words: q, before: isId(before) ? before : null, limit: page });
+  return (
+    <>
+      <PageHead title="Audit" note="Everything that was written in this project, by whom and when.">
+        <form className="flex gap-2">
+          <input
+            name="q"
+            defaultValue={q}
+            className="input w-56"
+            placeholder="Name, act or record"
+            aria-label="Filter the audit"
+          />
+          <button type="submit" className={buttonClass()}>
+            Filter
+          </button>
+        </form>
+      </PageHead>
+      {rows.length === 0 ? (
+        <Empty title="Nothing fits">No record of the audit fits “{q}”.</Empty>
+      ) : (
+        <table className="table">
+          <thead>
+            <tr>
+              <th>When</th>
+              <th>Who</th>
+              <th>Did</th>
+              <th>To</th>
+              <th>Reason</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r) => (
+              <tr key={r.id}>
+                <td className="whitespace-nowrap">{instant(r.at)}</td>
+                <td>
+                  {r.actorName}
+                  {r.actorKind === "guest" && <span className="text-soft"> (guest)</span>}
+                </td>
+                <td>{words(r.act)}</td>
+                <td>
+                  {r.label || r.subjectType}
+                  {(r.before !== null || r.after !== null) && (
+                    <details className="text-sm">
+                      <summary className="text-soft">values</summary>
+                      <div className="grid gap-2 md:grid-cols-2">
+                        {(
+                          [
+                            ["before", r.before],
+                            ["after", r.after],
+                          ] as const
+                        ).map(
+                          ([k, v]) =>
+                            v !== null && (
+                              <pre
+                                key={k}
+                                className={
+                                  "max-h-52 max-w-[52ch] overflow-auto bg-ground p-2 text-xs " + "whitespace-pre-wrap"
+                                }
+                              >
+                                {k}: {typeof v === "string" ? v : JSON.stringify(v, null, 1)}
+                              </pre>
+                            ),
+                        )}
+                      </div>
+                    </details>
+                  )}
+                </td>
+                <td className="text-soft">{r.reason}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {rows.length === page && (
+        <p className="mt-3">
+          <Link href={`/p/${slug}/audit?q=${encodeURIComponent(q)}&before=${rows.at(-1)!.id}`} className="underline">
+            Older
+          </Link>
+        </p>
+      )}
+    </>
+  );
+}

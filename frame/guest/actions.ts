@@ -1,0 +1,12 @@
+"use server";
+import { action } from "@/platform/command/perform";
+import { rateConcepts } from "@/stages/concepts/commands/selection";
+import { answerQuestion } from "@/stages/needs/commands/questions";
+import { submitSheet } from "@/stages/reviews/commands";
+
+/** A reviewer's sheet: the guest of this browser hands it in, whoever else may be signed in. */
+export const guestSheetAction = action(submitSheet, "guest");
+
+export const answerQuestionAction = action(answerQuestion, "guest");
+
+export const rateConceptsAction = action(rateConcepts, "guest");

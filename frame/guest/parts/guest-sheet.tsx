@@ -1,0 +1,25 @@
+"use client";
+
+import { sheet } from "@/stages/reviews/schema";
+import { SheetForm } from "@/ui/sheet-form";
+import { guestSheetAction } from "../actions";
+
+export function GuestSheet(props: {
+  reviewId: string;
+  version: number;
+  criteria: Parameters<typeof SheetForm>[0]["criteria"];
+  rater: string;
+  marks: { criterion: string; points: string; comment: string }[];
+  comment: string;
+}) {
+  return (
+    <SheetForm
+      schema={sheet}
+      action={guestSheetAction}
+      asksName
+      via="guest"
+      saved="Thank you: the sheet is handed in."
+      {...props}
+    />
+  );
+}

@@ -1,0 +1,320 @@
+import { coreLog } from "@/core/log/corelog";
+import { coverage } from "@/core/needs/requirement";
+import { formatNumber } from "@/core/quantity/quantity";
+import { channelsOf } from "@/core/run/protocol";
+import { projectWeeks } from "@/core/sessions/sessions";
+import { makeWorking } from "@/core/working/working";
+import { projectPage } from "@/platform/pages/page";
+import { briefVersions } from "@/stages/brief/queries";
+import { projectFacts } from "@/stages/needs/queries/facts";
+import { statusMatrix } from "@/stages/needs/view/verdicts";
+import { milestonesOf } from "@/stages/plan/queries/milestones";
+import { benchmarkOf } from "@/stages/records/view";
+import { reviewsOf } from "@/stages/reviews/queries";
+import { flagsOf } from "@/stages/today/queries";
+import { cx } from "@/ui/classes";
+import { longDate, shortDate } from "@/ui/date";
+import Link from "@/ui/link";
+import { Figure } from "@/ui/working";
+import { Cell, Fact } from "../parts/cell";
+import { FirstSteps } from "../parts/first-steps";
+import { ramp } from "../parts/ramp";
+
+/** The project's front page: the core log, a column a team and a row a week. */
+export async function CoreLogScreen({ slug, show }: { slug: string; show: string }) {
+  const { frame, staff } = await projectPage(slug);
+  const p = frame.project;
+  const [facts, reviews, milestones] = await Promise.all([projectFacts(p.id), reviewsOf(p.id), milestonesOf(p.id)]);
+  const flags = staff ? await flagsOf(p.id, frame.today, facts) : [];
+  const primary = facts.protocols.find((x) => x.definition.primary) ?? null;
+  const channel = primary ? channelsOf(primary.definition).find((c) => c.key === primary.definition.primary)! : null;
+  const bench = primary && channel ? await benchmarkOf(p.editionOf, primary.name, channel.key) : null;
+  const base = `/p/${slug}`;
+  const better = primary?.definition.better ?? "more";
+  const mode = show === "mass" ? show : "best";
+  const weeks = projectWeeks(p.startsOn, p.endsOn);
+  const cells = coreLog(
+    {
+      from: p.startsOn,
+      today: frame.today,
+      weeks,
+      teams: facts.teams,
+      builds: facts.builds.map((b) => ({ team: b.teamId, date: b.builtOn, label: `G${b.number}` })),
+      runs: facts.runs
+        .filter((r) => r.place === "bench")
+        .map((r) => {
+          const a = facts.assessed.get(r.id);
+          const counts =
+            (a?.comparable ?? false) ||
+            (r.state === "valid" && !!a && a.reasons.every((x) => x.startsWith("made under")));
+          return {
+            team: r.teamId,
+            date: r.at.slice(0, 10),
+            value: r.protocolId === primary?.id ? (a?.values[channel!.key]?.value?.value ?? null) : null,
+            counts,
+          };
+        }),
+      reviews: reviews.filter((r) => r.heldOn <= frame.today).map((r) => ({ team: r.teamId, date: r.heldOn })),
+      checks: milestones.flatMap((m) =>
+        m.checks.flatMap((k) => (k.teamId ? [{ team: k.teamId, date: k.doneOn, title: m.title }] : [])),
+      ),
+    },
+    better,
+  );
+  if (facts.teams.length === 0)
+    return (
+      <FirstSteps
+        slug={slug}
+        title={p.title}
+        purpose={p.purpose}
+        staff={staff}
+        done={{
+          brief: (await briefVersions(p.id)).length > 0,
+          needs: facts.requirements.length > 0,
+          people: frame.students > 0,
+        }}
+      />
+    );
+  const all = [...cells.values()].flat();
+  const top = Math.max(bench?.value ?? 0, ...all.map((c) => c.best ?? 0)) || 1;
+  const bests = facts.runs.flatMap((r) => {
+    const v = facts.assessed.get(r.id);
+    const x = r.protocolId === primary?.id && v?.comparable ? v.values[channel!.key] : undefined;
+    return x?.value ? [{ r, x }] : [];
+  });
+  const best = bests.sort((a, b) =>
+    better === "more" ? b.x.value!.value - a.x.value!.value : a.x.value!.value - b.x.value!.value,
+  )[0];
+  const matrix = statusMatrix(facts);
+  const covered = facts.teams.map((t) => ({
+    team: t,
+    ...coverage(
+      facts.requirements.map((r) => ({ priority: r.priority, verdict: matrix.status.get(r.id)!.get(t.id)!.value })),
+    ),
+  }));
+  const verified = covered.reduce((s, c) => s + c.verified, 0);
+  const musts = covered.reduce((s, c) => s + c.musts, 0);
+  const left = frame.sessions.filter((s) => s.date > frame.today && s.date <= (p.eventOn ?? p.endsOn)).length;
+  const flagged = new Set(flags.map((f) => f.team));
+  const week = weeks.findLast((w) => w.monday <= frame.today)?.number ?? 0;
+  const bands = weeks.map((w) => [
+    ...[
+      ...new Set(
+        reviews.filter((r) => r.heldOn > frame.today).map((r) => `${r.title} · ${longDate(r.heldOn)}|${r.heldOn}`),
+      ),
+    ]
+      .filter((x) => inWeek(x.split("|")[1]!, w.monday))
+      .map((x) => ({ text: x.split("|")[0]!, iron: false })),
+    ...milestones
+      .filter((m) => m.dueOn > frame.today && inWeek(m.dueOn, w.monday))
+      .map((m) => ({ text: `${m.title} · ${longDate(m.dueOn)}`, iron: false })),
+    ...(p.eventOn && p.eventOn >= frame.today && inWeek(p.eventOn, w.monday)
+      ? [{ text: `${p.kind === "client" ? "Handover" : "Contest"} · ${longDate(p.eventOn)}`, iron: true }]
+      : []),
+  ]);
+  return (
+    <>
+      <header className="mb-3 flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
+        <div>
+          <h1>{p.title}</h1>
+          <p className="text-soft">{p.purpose}</p>
+        </div>
+        <dl className="flex flex-wrap gap-x-6 gap-y-2">
+          {!p.finishedAt && (
+            <Fact label={p.kind === "client" ? "sessions to handover" : "sessions to contest"}>
+              <Figure
+                big
+                working={makeWorking({
+                  title: "Sessions left",
+                  result: String(left),
+                  rule: "Class sessions after today up to the event, in the first section's calendar.",
+                  inputs: frame.sessions
+                    .filter((s) => s.date > frame.today && s.date <= (p.eventOn ?? p.endsOn))
+                    .map((s) => ({ label: `session ${s.number}`, value: s.date })),
+                })}
+              >
+                {left}
+              </Figure>
+            </Fact>
+          )}
+          {best && channel && (
+            <Fact label={bench ? `best, last year ${formatNumber(bench.value, 1)}` : "best so far"}>
+              <Figure big unit={channel.unit} working={best.x.working}>
+                {formatNumber(best.x.value!.value, 1)}
+              </Figure>
+            </Fact>
+          )}
+          {musts > 0 && (
+            <Fact label="musts verified">
+              <Figure
+                big
+                working={makeWorking({
+                  title: "Musts verified",
+                  result: `${verified} of ${musts}`,
+                  rule: "Over all teams: musts that are met by the newest build, of the musts that apply.",
+                  inputs: covered.map((c) => ({ label: c.team.name, value: `${c.verified} of ${c.musts}` })),
+                })}
+              >
+                {verified}
+                <span className="unit text-[14px]">of {musts}</span>
+              </Figure>
+            </Fact>
+          )}
+          {staff && !p.finishedAt && (
+            <Fact label="teams to look at">
+              <Link
+                href="/"
+                className="text-[19px] leading-[1.15] font-[650] text-iron"
+                title={flags.map((f) => f.reason).join("; ")}
+              >
+                {flagged.size}
+              </Link>
+            </Fact>
+          )}
+        </dl>
+      </header>
+      <div className="sheet overflow-x-auto" tabIndex={0} role="region" aria-label="Core log">
+        <table className="w-full table-fixed border-collapse" style={{ minWidth: 84 + facts.teams.length * 108 }}>
+          <caption className="sr-only">One column a team, one row a week</caption>
+          <thead>
+            <tr>
+              <th className="w-[82px]">
+                <span className="sr-only">Week</span>
+              </th>
+              {facts.teams.map((t) => (
+                <th key={t.id} scope="col" className="px-1 pt-2.5 pb-2 text-left align-top font-normal">
+                  <Link href={`${base}/builds?team=${t.id}`} className="block leading-tight font-[650] hover:text-iron">
+                    {t.name}
+                  </Link>
+                  <span className="text-xs text-soft">
+                    {t.members.length}
+                    {t.section ? ` · Sec ${t.section}` : ""}
+                  </span>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {weeks.map((w, i) => (
+              <tr key={w.number} className="border-t border-[#ece5d9]">
+                <th scope="row" className="h-[51px] pl-3.5 text-left align-top leading-tight whitespace-nowrap">
+                  <span
+                    className={cx(
+                      "block pt-1.5 text-sm font-[650]",
+                      w.number === week && !p.finishedAt && "text-iron",
+                      w.number > week && "text-soft",
+                    )}
+                  >
+                    Week {w.number}
+                  </span>
+                  <span className="text-xs font-normal text-soft">{shortDate(w.monday)}</span>
+                </th>
+                {facts.teams.map((t, k) => {
+                  const c = cells.get(t.id)![i]!;
+                  const band = k === 0 ? bands[i]! : [];
+                  return (
+                    <td key={t.id} className="relative px-1 align-top">
+                      <Cell
+                        c={c}
+                        first={i === 0}
+                        today={w.number === week && !p.finishedAt}
+                        href={`${base}/builds?team=${t.id}&week=${w.number}`}
+                        shade={shade(cells.get(t.id)!, i, top)}
+                        unit={channel?.unit ?? ""}
+                        text={mode === "best" ? null : mode === "mass" ? massIn(facts, t.id, w.monday) : null}
+                        mode={mode}
+                        team={t.name}
+                      />
+                      {band.length > 0 && (
+                        <div
+                          className="absolute top-2 left-1 z-[5] flex gap-2"
+                          style={{ width: `calc(${facts.teams.length * 100}% - 8px)` }}
+                        >
+                          {band.map((b) => (
+                            <p
+                              key={b.text}
+                              className={cx(
+                                "grow rounded-sm px-3 py-1 text-sm font-[600] whitespace-nowrap",
+                                b.iron ? "bg-[#f1e2db] text-iron" : "bg-slate-wash text-slate",
+                              )}
+                            >
+                              {b.text}
+                            </p>
+                          ))}
+                        </div>
+                      )}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <footer className="mt-2 flex flex-wrap items-center justify-between gap-x-6 gap-y-1 text-sm text-soft">
+        <ul className="flex flex-wrap items-center gap-x-4 gap-y-1">
+          <li>One column a team, one layer a week</li>
+          <li className="flex items-center gap-1.5">
+            <span className="h-[3px] w-5 bg-ink" />
+            build
+          </li>
+          <li className="flex items-center gap-1.5">
+            <span className="flex gap-0.5 rounded-sm bg-stone-4 px-1 py-1">
+              <i className="size-[3px] rounded-full bg-white" />
+              <i className="size-[3px] rounded-full bg-white" />
+            </span>
+            runs
+          </li>
+          <li className="flex items-center gap-1.5">
+            <span
+              className="h-2.5 w-14 rounded-sm"
+              style={{ background: `linear-gradient(90deg, ${ramp(0.1)}, ${ramp(1)})` }}
+            />
+            {bench ? "best against last year" : "best against the class's best"}
+          </li>
+          <li className="flex items-center gap-1.5">
+            <span className="border-y-4 border-r-6 border-y-transparent border-r-slate" />
+            review
+          </li>
+          <li className="flex items-center gap-1.5">
+            <span className="rock-gap h-3 w-4 border border-stone-2" />
+            no record
+          </li>
+        </ul>
+        <nav aria-label="What the log shows">
+          Show{" "}
+          {(["best", "mass"] as const).map((m, i) => (
+            <span key={m}>
+              {i > 0 && " · "}
+              <Link
+                href={`${base}${m === "best" ? "" : `?show=${m}`}`}
+                aria-current={mode === m ? "true" : undefined}
+                className={mode === m ? "font-[650] text-ink" : "hover:text-ink"}
+              >
+                {m === "best" ? (channel?.name.toLowerCase() ?? "best") : m}
+              </Link>
+            </span>
+          ))}
+        </nav>
+      </footer>
+    </>
+  );
+}
+
+const inWeek = (date: string, monday: string) =>
+  date >= monday && date < new Date(Date.parse(monday) + 7 * 86_400_000).toISOString().slice(0, 10);
+
+/** Shade of a layer: the best so far against the benchmark or the class's best. */
+function shade(
+  cells: ReturnType<typeof coreLog> extends Map<string, infer C> ? C : never,
+  i: number,
+  top: number,
+): number {
+  const so = cells.slice(0, i + 1).flatMap((c) => (c.best === null ? [] : [c.best]));
+  return so.length ? 0.18 + 0.82 * Math.min(1, Math.max(...so) / top) : 0.06;
+}
+
+function massIn(facts: Awaited<ReturnType<typeof projectFacts>>, team: string, monday: string): string | null {
+  const b = facts.builds.findLast((x) => x.teamId === team && inWeek(x.builtOn, monday) && x.mass !== null);
+  return b ? `${formatNumber(b.mass!, 2)} kg` : null;
+}

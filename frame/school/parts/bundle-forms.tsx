@@ -1,0 +1,7 @@
+"use client";
+
+import { Upload } from "./upload";
+
+export const ImportForm = () => <Upload kind="import" />;
+
+export const RestoreForm = () => <Upload kind="restore" />;

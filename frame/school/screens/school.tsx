@@ -1,0 +1,35 @@
+import { notFound } from "next/navigation";
+import { can } from "@/core/access/can";
+import { PlainShell } from "@/frame/shell/parts/plain-shell";
+import { requirePerson } from "@/platform/pages/page";
+import { schoolActs } from "@/platform/project/acts";
+import { LinkButton, PageHead } from "@/ui/page";
+import { RestoreForm } from "../parts/bundle-forms";
+
+/** Keeping the school: backup and restore. */
+export async function SchoolScreen() {
+  const actor = await requirePerson();
+  if (!can(actor, schoolActs.keep, {})) notFound();
+  return (
+    <PlainShell name={actor.name} admin>
+      <PageHead title="School" note="For the person who keeps this installation." />
+      <section className="mb-8">
+        <h2>Backup</h2>
+        <p className="my-1.5 max-w-[62ch] text-soft">
+          Everything in one file, logins and guest links included. Keep it where only you can read it. The same from a
+          terminal: ./ironstone backup FILE.zip
+        </p>
+        <LinkButton href="/school/backup" download>
+          Download a backup
+        </LinkButton>
+      </section>
+      <section>
+        <h2>Restore</h2>
+        <p className="my-1.5 max-w-[62ch] text-soft">
+          Replaces everything that is here by what a backup holds. Everybody is signed out. Download a backup first.
+        </p>
+        <RestoreForm />
+      </section>
+    </PlainShell>
+  );
+}

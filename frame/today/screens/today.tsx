@@ -1,0 +1,178 @@
+import { redirect } from "next/navigation";
+import { PlainShell } from "@/frame/shell/parts/plain-shell";
+import { today } from "@/platform/command/command";
+import type { Waiting } from "@/platform/registry/stage";
+import { currentPerson } from "@/platform/sign-in/cookies";
+import { schoolIsEmpty } from "@/platform/sign-in/sign-in";
+import { projectsOf } from "@/stages/plan/queries/projects";
+import { fullDate, longDate, shortDate } from "@/ui/date";
+import Link from "@/ui/link";
+import { Empty, LinkButton, PageHead } from "@/ui/page";
+import { studentHome } from "../home";
+import { waitingIn } from "../waiting";
+
+/** Today: what waits for the instructor, from what the record knows; for a student, what is next. */
+export async function TodayScreen() {
+  const actor = await currentPerson();
+  if (actor.kind !== "person") redirect((await schoolIsEmpty()) ? "/welcome" : "/sign-in");
+  const projects = await projectsOf(actor);
+  const running = projects.filter((p) => !p.finishedAt);
+  const found = actor.instructor
+    ? await waitingIn(
+        running.map((p) => p.id),
+        today(),
+      )
+    : new Map<string, Waiting[]>();
+  const waiting = actor.instructor ? running.map((p) => ({ p, items: found.get(p.id) ?? [] })) : [];
+  const own = actor.instructor ? [] : await studentHome(actor, today());
+  return (
+    <PlainShell name={actor.name} admin={actor.admin}>
+      <PageHead title={actor.instructor ? "Today" : `Hello, ${actor.name.split(" ")[0]}`} note={fullDate(today())}>
+        {actor.instructor && (
+          <>
+            <LinkButton href="/import">Import a project</LinkButton>
+            <LinkButton href="/new" look="main">
+              New project
+            </LinkButton>
+          </>
+        )}
+      </PageHead>
+      {projects.length === 0 &&
+        (actor.instructor ? (
+          <Empty
+            title="No project yet"
+            action={
+              <LinkButton href="/new" look="main">
+                New project
+              </LinkButton>
+            }
+          >
+            Begin with the brief of one design project: its client or contest, its dates and its class sections. Or
+            bring in a project that was exported elsewhere.
+          </Empty>
+        ) : (
+          <Empty title="You are not in a project yet">
+            Your instructor adds you to a section; then your project stands here.
+          </Empty>
+        ))}
+      {waiting.map(({ p, items }) => (
+        <section key={p.id} className="mb-6" aria-label={p.title}>
+          <div className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-line pb-1">
+            <h2 className="text-[16px]">
+              <Link href={`/p/${p.slug}`} className="hover:text-iron">
+                {p.title}
+              </Link>
+            </h2>
+            <p className="text-sm text-soft">
+              {p.teams} teams · {p.students} students ·{" "}
+              {p.eventOn ? `event ${longDate(p.eventOn)}` : `until ${shortDate(p.endsOn)}`}
+            </p>
+          </div>
+          {items.length === 0 ? (
+            <p className="py-2 text-soft">Nothing waits for you here.</p>
+          ) : (
+            <ul>
+              {items.map((x) => (
+                <li key={x.path + x.what} className="flex gap-4 border-b border-line py-1.5">
+                  <span className="w-40 shrink-0 font-[600]">{x.who}</span>
+                  <Link href={`/p/${p.slug}${x.path}`} className="grow hover:text-iron">
+                    {x.what}
+                  </Link>
+                  <span className="shrink-0 text-sm text-soft">{x.stage}</span>
+                </li>
+              ))}
+            </ul>
+          )}
+        </section>
+      ))}
+      {own.map((o) => (
+        <section key={o.slug} className="mb-6">
+          <h2 className="border-b border-line pb-1 text-[16px]">
+            <Link href={`/p/${o.slug}`} className="hover:text-iron">
+              {o.title}
+            </Link>
+            {o.team && <span className="font-normal text-soft"> · team {o.team}</span>}
+          </h2>
+          <div className="grid gap-x-8 gap-y-1 py-2 sm:grid-cols-2">
+            {o.next && (
+              <p>
+                <span className="text-soft">{o.next.on < today() ? "Was due: " : "Next due: "}</span>
+                <strong className="font-[650]">{o.next.what}</strong>{" "}
+                <span className={o.next.on < today() ? "text-iron" : "text-soft"}>{longDate(o.next.on)}</span>
+              </p>
+            )}
+            {o.about.map((l) => (
+              <p key={l.label}>
+                <span className="text-soft">{l.label}: </span>
+                {l.path ? (
+                  <Link href={`/p/${o.slug}${l.path}`} className="underline">
+                    {l.text}
+                  </Link>
+                ) : (
+                  l.text
+                )}{" "}
+                {l.note && <span className="text-soft">{l.note}</span>}
+              </p>
+            ))}
+          </div>
+          <ul>
+            {o.items.map((x) => (
+              <li key={x.what} className="border-b border-line py-2">
+                <Link href={`/p/${o.slug}${x.path}`} className="font-[600] hover:text-iron">
+                  {x.what}
+                </Link>
+                {x.note && <span className="block text-sm text-soft">{x.note}</span>}
+              </li>
+            ))}
+          </ul>
+          {o.items.length === 0 && (
+            <p className="py-2 text-soft">
+              Nothing is due.{" "}
+              <Link className="underline" href={`/p/${o.slug}`}>
+                Open the project
+              </Link>
+            </p>
+          )}
+        </section>
+      ))}
+      {(actor.instructor ? projects.length : projects.length - own.length) > 0 && (
+        <section aria-label="Projects">
+          <h2 className="mb-1.5">Projects</h2>
+          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Projects">
+            <table className="table">
+              <thead>
+                <tr>
+                  <th>Project</th>
+                  <th>Sections</th>
+                  <th className="num">Students</th>
+                  <th className="num">Teams</th>
+                  <th>Dates</th>
+                  <th>State</th>
+                </tr>
+              </thead>
+              <tbody>
+                {projects.map((p) => (
+                  <tr key={p.id}>
+                    <td>
+                      <Link href={`/p/${p.slug}`} className="font-[600] hover:text-iron">
+                        {p.title}
+                      </Link>
+                      <span className="block text-sm text-soft">{p.purpose}</span>
+                    </td>
+                    <td>{p.sections.join(", ")}</td>
+                    <td className="num">{p.students}</td>
+                    <td className="num">{p.teams}</td>
+                    <td className="whitespace-nowrap">
+                      {fullDate(p.startsOn)} to {fullDate(p.endsOn)}
+                    </td>
+                    <td>{p.finishedAt ? "finished" : p.startsOn > today() ? "not begun" : "running"}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      )}
+    </PlainShell>
+  );
+}

@@ -1,0 +1,221 @@
+import "server-only";
+import { randomBytes } from "node:crypto";
+import * as yup from "yup";
+import { type Act, type Actor, can, type Subject } from "@/core/access/can";
+import { inTransaction, newId, type Tx } from "@/platform/db/db";
+import type { ConflictField, Result } from "./result";
+
+export interface AuditEntry {
+  readonly type: string;
+  readonly id?: string;
+  readonly label?: string;
+  readonly before?: unknown;
+  readonly after?: unknown;
+  readonly reason?: string;
+}
+
+export interface Context {
+  readonly sql: Tx;
+  readonly actor: Exclude<Actor, { kind: "nobody" }>;
+  /** Name of the actor as records show it. */
+  readonly by: string;
+  /** The school's date today. */
+  readonly today: string;
+  /** Notes what changed; written in the same transaction. Every command notes at least once. */
+  audit(entry: AuditEntry): void;
+}
+
+export interface Command<I, O> {
+  readonly name: string;
+  readonly act: Act;
+  readonly schema: yup.Schema<I>;
+  /** What is acted on; null when it does not exist. */
+  subject(sql: Tx, input: I, actor: Actor): Promise<Subject | null> | Subject | null;
+  run(context: Context, input: I): Promise<O>;
+  /** The answer holds something that is shown once and stored as a hash only: it is not kept for a retry. */
+  readonly shownOnce?: true;
+  /** Said when a unique constraint is broken. */
+  readonly twice?: string;
+}
+
+/** An expected failure: shown to the person as it stands, beside the field when one is named. */
+export class Refused extends Error {
+  constructor(
+    message: string,
+    readonly field?: string,
+  ) {
+    super(message);
+  }
+}
+
+class Missing extends Error {}
+
+class Conflicted extends Error {
+  constructor(
+    readonly version: number,
+    readonly fields: readonly ConflictField[],
+  ) {
+    super("conflict");
+  }
+}
+
+export function refuse(message: string, field?: string): never {
+  throw new Refused(message, field);
+}
+
+/** The row, or a typed “not found” to the person. */
+export function found<T>(row: T | undefined | null, what = "This record"): T {
+  if (row === undefined || row === null)
+    throw new Missing(`${what} is not here (any more). Somebody may have removed it; reload to see what there is.`);
+  return row;
+}
+
+const plain = (v: unknown): string =>
+  v === null || v === undefined ? "" : Array.isArray(v) ? v.join(" × ") : String(v);
+
+/** Compares the version that the form was opened with; a conflict carries both values of every field that differs. */
+export function checkVersion(
+  current: { version: number },
+  given: number,
+  labels: Record<string, string>,
+  yours: Record<string, unknown>,
+  theirs: Record<string, unknown>,
+): void {
+  if (current.version === given) return;
+  const fields = Object.entries(labels)
+    .map(([field, label]) => ({ field, label, yours: plain(yours[field]), theirs: plain(theirs[field]) }))
+    .filter((f) => f.yours !== f.theirs);
+  throw new Conflicted(current.version, fields);
+}
+
+/** What a command on a row of a table acts on: the project that the row belongs to; null when there is no such row. */
+export async function projectOf(sql: Tx, table: string, id: string): Promise<{ project: string } | null> {
+  const [row] = await sql<{ projectId: string }[]>`SELECT project_id FROM ${sql(table)} WHERE id = ${id}`;
+  return row ? { project: row.projectId } : null;
+}
+
+export const command = <I, O>(definition: Command<I, O>): Command<I, O> => definition;
+
+const nameOf = (actor: Actor) => (actor.kind === "nobody" ? "nobody" : actor.name);
+
+export function today(): string {
+  if (process.env.IRONSTONE_TODAY) return process.env.IRONSTONE_TODAY;
+  const d = new Date();
+  return `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, "0")}-${String(d.getDate()).padStart(2, "0")}`;
+}
+
+/**
+ * Runs a command: input checked by its schema, then one transaction in which permission is checked, the work is done,
+ * the audit rows are written and a live notice is sent. A repeated `requestId` has the effect of one.
+ */
+export async function execute<I, O>(
+  cmd: Command<I, O>,
+  actor: Actor,
+  raw: unknown,
+  requestId?: string,
+): Promise<Result<O>> {
+  let input: I;
+  try {
+    input = (await cmd.schema.validate(raw, { abortEarly: false, stripUnknown: true })) as I;
+  } catch (error) {
+    if (!(error instanceof yup.ValidationError)) throw error;
+    const fields: Record<string, string> = {};
+    for (const e of error.inner.length ? error.inner : [error]) fields[e.path || "form"] ??= e.message;
+    return { ok: false, kind: "invalid", message: Object.values(fields)[0] ?? "Something is missing.", fields };
+  }
+  const notes: AuditEntry[] = [];
+  try {
+    return await inTransaction(async (sql) => {
+      const subject = await cmd.subject(sql, input, actor);
+      if (subject === null)
+        return {
+          ok: false as const,
+          kind: "missing" as const,
+          message: "This record is not here (any more). Reload to see what there is.",
+        };
+      if (actor.kind === "nobody" || !can(actor, cmd.act, subject))
+        return {
+          ok: false as const,
+          kind: "forbidden" as const,
+          message:
+            actor.kind === "nobody"
+              ? "You are signed out. Sign in in another tab, then send this again: nothing that you typed is lost."
+              : "You may not do this. Ask the project's instructor.",
+        };
+      if (requestId) {
+        const done = await sql`
+            INSERT INTO request_done (id, act, actor)
+            VALUES (${requestId}, ${cmd.name}, ${actor.id})
+            ON CONFLICT DO NOTHING
+            RETURNING id
+          `;
+        if (done.length === 0) {
+          const [before] = await sql<
+            { result: O; act: string; actor: string }[]
+          >`SELECT result, act, actor FROM request_done WHERE id = ${requestId}`;
+          if (before?.actor !== actor.id || before.act !== cmd.name)
+            throw new Refused("This request was already used for something else. Reload the page and try again.");
+          if (cmd.shownOnce)
+            throw new Refused("This went through already, but its answer is shown only once. Make a new one.");
+          return { ok: true as const, value: before.result };
+        }
+      }
+      const value = await cmd.run(
+        { sql, actor, by: nameOf(actor), today: today(), audit: (e) => notes.push(e) },
+        input,
+      );
+      const project = subject.project ?? (value as { projectId?: string } | null)?.projectId ?? null;
+      if (notes.length === 0) throw new Error(`${cmd.name} left no audit row`);
+      await sql`INSERT INTO audit ${sql(
+        notes.map((n) => ({
+          id: newId(),
+          actorKind: actor.kind,
+          actorId: actor.id,
+          actorName: nameOf(actor),
+          projectId: project,
+          act: cmd.name,
+          subjectType: n.type,
+          subjectId: n.id ?? null,
+          label: n.label ?? "",
+          before: n.before === undefined ? null : sql.json(n.before as never),
+          after: n.after === undefined ? null : sql.json(n.after as never),
+          reason: n.reason ?? null,
+        })),
+      )}`;
+      if (requestId && !cmd.shownOnce)
+        await sql`UPDATE request_done SET result = ${sql.json((value ?? null) as never)} WHERE id = ${requestId}`;
+      if (project) await sql`SELECT pg_notify('ironstone', ${JSON.stringify({ project, act: cmd.name })})`;
+      return { ok: true as const, value };
+    });
+  } catch (error) {
+    return failure(error, cmd.twice);
+  }
+}
+
+function failure(error: unknown, twice = "This exists already."): Result<never> {
+  if (error instanceof Refused)
+    return error.field
+      ? { ok: false, kind: "invalid", message: error.message, fields: { [error.field]: error.message } }
+      : { ok: false, kind: "refused", message: error.message };
+  if (error instanceof Missing) return { ok: false, kind: "missing", message: error.message };
+  if (error instanceof Conflicted)
+    return {
+      ok: false,
+      kind: "conflict",
+      message:
+        "Somebody else changed this while you were writing. Both values stand below; nothing that you typed is lost.",
+      version: error.version,
+      fields: error.fields,
+    };
+  const code = (error as { code?: string }).code;
+  if (code === "23505") return { ok: false, kind: "refused", message: twice };
+  if (code === "40001" || code === "40P01")
+    return { ok: false, kind: "refused", message: "Two people wrote at the same moment. Please send it again." };
+  const id = randomBytes(4).toString("hex");
+  console.error(`[${id}]`, error);
+  return {
+    ok: false,
+    kind: "failed",
+    message: `Something went wrong on our side (${id}). Nothing was changed; what you typed is still here.`,
+  };
+}

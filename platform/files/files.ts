@@ -1,0 +1,97 @@
+import "server-only";
+import { createHash } from "node:crypto";
+import { existsSync } from "node:fs";
+import { mkdir, readFile, writeFile } from "node:fs/promises";
+import { join } from "node:path";
+import sharp, { type OutputInfo } from "sharp";
+import { refuse } from "@/platform/command/command";
+import { db, type Tx } from "@/platform/db/db";
+
+// Content-addressed files behind one small interface: bytes lie in the database, or in the folder IRONSTONE_FILES.
+const folder = process.env.IRONSTONE_FILES;
+
+const pathOf = (hash: string) => join(folder!, hash.slice(0, 2), hash);
+
+export interface StoredFile {
+  hash: string;
+  mime: string;
+  size: number;
+  content: Buffer;
+}
+
+/**
+ * Takes a picture in: its type is sniffed from its bytes, it is turned upright, shrunk to 2000 px and written anew as
+ * JPEG, which drops all metadata (place and camera too).
+ * Refuses what is not a picture, or cut short.
+ */
+export async function storePicture(sql: Tx, bytes: Buffer): Promise<string> {
+  let image: { data: Buffer; info: OutputInfo };
+  try {
+    const meta = await sharp(bytes, { failOn: "warning", limitInputPixels: 100_000_000 }).metadata();
+    if (!["jpeg", "png", "webp", "gif", "avif", "heif", "tiff"].includes(meta.format ?? ""))
+      throw new Error(meta.format);
+    image = await sharp(bytes, { failOn: "warning", limitInputPixels: 100_000_000 })
+      .rotate()
+      .resize(2000, 2000, { fit: "inside", withoutEnlargement: true })
+      .flatten({ background: "#ffffff" })
+      .jpeg({ quality: 84, mozjpeg: false })
+      .toBuffer({ resolveWithObject: true });
+  } catch {
+    refuse(
+      "This file is not a picture that can be read, or it was cut short. Send a JPEG, PNG or WebP photo.",
+      "base64",
+    );
+  }
+  const hash = createHash("sha256").update(image.data).digest("hex");
+  await writeContent(
+    sql,
+    { hash, mime: "image/jpeg", size: image.data.length, width: image.info.width, height: image.info.height },
+    image.data,
+  );
+  return hash;
+}
+
+export interface FileRow {
+  hash: string;
+  mime: string;
+  size: number;
+  width: number | null;
+  height: number | null;
+}
+
+/** Stores bytes under their hash; the same bytes are stored once. */
+export async function writeContent(sql: Tx, row: FileRow, bytes: Buffer): Promise<void> {
+  if (folder) {
+    await mkdir(join(folder, row.hash.slice(0, 2)), { recursive: true });
+    if (!existsSync(pathOf(row.hash))) await writeFile(pathOf(row.hash), bytes);
+  }
+  await sql`INSERT INTO file ${sql({ ...row, content: folder ? null : bytes })} ON CONFLICT (hash) DO NOTHING`;
+}
+
+export async function readContent(hash: string, sql: Tx = db()): Promise<StoredFile | null> {
+  const [f] = await sql<
+    { hash: string; mime: string; size: number; content: Buffer | null }[]
+  >`SELECT hash, mime, size, content FROM file WHERE hash = ${hash}`;
+  if (!f) return null;
+  if (f.content) return { ...f, content: f.content };
+  return folder && existsSync(pathOf(hash)) ? { ...f, content: await readFile(pathOf(hash)) } : null;
+}
+
+/**
+ * The project that a use of a file belongs to, and whose it alone is while concepts are hidden from each other; null
+ * when there is no such use.
+ */
+export async function fileUse(id: string): Promise<{ projectId: string; hash: string; only: string | null } | null> {
+  const [u] = await db()<{ projectId: string; hash: string; only: string | null }[]>`
+    SELECT
+      u.project_id, u.file_hash AS hash,
+      CASE WHEN u.concept_id IS NOT NULL AND NOT coalesce(
+        (p.settings->>'conceptsOpen')::boolean, false
+      ) THEN coalesce(k.author_id::text, '') END AS only
+    FROM file_use u
+    JOIN project p ON p.id = u.project_id
+    LEFT JOIN concept k ON k.id = u.concept_id
+    WHERE u.id = ${id}
+  `;
+  return u ?? null;
+}

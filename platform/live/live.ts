@@ -1,0 +1,66 @@
+import "server-only";
+import { db } from "@/platform/db/db";
+
+type Listener = (act: string) => void;
+
+const held = globalThis as unknown as {
+  ironstoneLive?: { listeners: Map<string, Set<Listener>>; ready: Promise<unknown> };
+};
+
+/**
+ * One LISTEN a process, fanned out to everybody who watches a project; several processes on one database stay in step.
+ */
+function hub() {
+  if (!held.ironstoneLive) {
+    const listeners = new Map<string, Set<Listener>>();
+    const ready = db().listen("ironstone", (payload) => {
+      const { project, act } = JSON.parse(payload) as { project: string; act: string };
+      for (const tell of listeners.get(project) ?? []) tell(act);
+    });
+    held.ironstoneLive = { listeners, ready };
+  }
+  return held.ironstoneLive;
+}
+
+/**
+ * A stream of server-sent events: one `change` for every write to the project, and a comment now and then to keep it
+ * open.
+ */
+export async function watch(project: string, signal: AbortSignal): Promise<Response> {
+  const { listeners, ready } = hub();
+  await ready;
+  const text = new TextEncoder();
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const send = (chunk: string) => {
+        try {
+          controller.enqueue(text.encode(chunk));
+        } catch {
+          stop();
+        }
+      };
+      const tell: Listener = (act) => send(`event: change\ndata: ${JSON.stringify({ act })}\n\n`);
+      const beat = setInterval(() => send(": still here\n\n"), 20_000);
+      const stop = () => {
+        clearInterval(beat);
+        listeners.get(project)?.delete(tell);
+        try {
+          controller.close();
+        } catch {
+          // closed by the other side already
+        }
+      };
+      if (!listeners.has(project)) listeners.set(project, new Set());
+      listeners.get(project)!.add(tell);
+      signal.addEventListener("abort", stop);
+      send("retry: 2000\nevent: ready\ndata: {}\n\n");
+    },
+  });
+  return new Response(stream, {
+    headers: {
+      "content-type": "text/event-stream",
+      "cache-control": "no-cache, no-transform",
+      "x-accel-buffering": "no",
+    },
+  });
+}

@@ -1,0 +1,88 @@
+import type { Act, Actor } from "@/core/access/can";
+import type { Sql } from "../db/db";
+import type { ProjectRow } from "../project/frame";
+
+/** A fragment of SQL, to be put into a larger query. */
+export type Fragment = ReturnType<Sql>;
+
+/** A stage's layer in the spine: what it counts, and what it says of it. */
+export interface Stratum {
+  /** Columns of one row, over the project `p` on the day `day`; their names are this stage's own. */
+  readonly columns: (sql: Sql, p: string, day: string) => Fragment;
+  /** How far the class stands, 0 to 1, and the stage's one line. */
+  readonly line: (row: Readonly<Record<string, unknown>>, project: ProjectRow) => readonly [number, string];
+}
+
+/** A line of the instructor's Today. */
+export interface Waiting {
+  readonly projectId: string;
+  readonly who: string;
+  readonly what: string;
+  readonly stage: string;
+  /** Below the project's address. */
+  readonly path: string;
+}
+
+/** What a stage adds to a student's home, from columns over the project `p` and the student's team `t`. */
+export interface HomePart {
+  readonly columns: (sql: Sql, student: { id: string; today: string }) => Fragment;
+  /** The lines about where the student stands. */
+  readonly about?: (row: Readonly<Record<string, unknown>>, today: string) => readonly HomeLine[];
+  /** What the student is asked to do. */
+  readonly items?: (row: Readonly<Record<string, unknown>>, today: string) => readonly HomeItem[];
+  /** Dated things: the nearest is named first. */
+  readonly due?: (row: Readonly<Record<string, unknown>>) => readonly { what: string; on: string }[];
+}
+export interface HomeLine {
+  readonly label: string;
+  readonly text: string;
+  readonly note?: string;
+  readonly path?: string;
+}
+export interface HomeItem {
+  readonly what: string;
+  readonly note: string;
+  readonly path: string;
+}
+
+/** What the jump box finds. */
+export interface Hit {
+  readonly kind: string;
+  readonly label: string;
+  readonly detail: string;
+  /** Below the project's address. */
+  readonly path: string;
+}
+export interface Search {
+  readonly projectId: string;
+  /** The words as a pattern of LIKE. */
+  readonly like: string;
+  readonly may: (act: Act) => boolean;
+}
+
+/** A list of the project as CSV, under its name in the address. */
+export interface Download {
+  readonly act: Act;
+  readonly make: (project: { id: string; currency: string }, today: string) => Promise<string>;
+}
+
+export type Viewer = "staff" | "student" | "everyone";
+
+/** What the rest of the program asks of a stage. `stages/index.ts` lists them all. */
+export interface Stage {
+  readonly key: string;
+  readonly name: string;
+  /** Its pages for the jump box, below the project's address; the first is the stage's own. */
+  readonly pages: readonly { readonly label: string; readonly path: string; readonly for?: Viewer }[];
+  /** Modules whose exported commands are the application's. */
+  readonly commands: readonly object[];
+  readonly stratum?: Stratum;
+  /** Stands below the spine instead of in it. */
+  readonly below?: Viewer;
+  readonly waiting?: (projectIds: readonly string[], today: string) => Promise<readonly Waiting[]>;
+  readonly home?: HomePart;
+  readonly search?: (search: Search) => Promise<readonly Hit[]>;
+  readonly downloads?: Readonly<Record<string, Download>>;
+}
+
+export type Person = Extract<Actor, { kind: "person" }>;

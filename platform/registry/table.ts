@@ -1,0 +1,30 @@
+/** What bundles, backups and erasing know of a table. */
+export interface Table {
+  readonly name: string;
+  /** Narrows the table to the project $1; without it the table travels in backups only. */
+  readonly of?: string;
+  /** Columns that do not travel in a project's bundle. */
+  readonly omit?: readonly string[];
+  /** Columns that name a person: those people travel with the project. */
+  readonly people?: readonly string[];
+  /** What erasing a person does here: statements over $1 the person, $2 the words that replace the name. */
+  readonly erase?: readonly string[];
+}
+
+/** A table whose rows carry their project. */
+export const ofProject = (name: string, more: Omit<Table, "name" | "of"> = {}): Table => ({
+  name,
+  of: "project_id = $1",
+  ...more,
+});
+
+/** A table whose rows belong to a row of another table, which carries its project. */
+export const ofParent = (
+  name: string,
+  column: string,
+  parent: string,
+  more: Omit<Table, "name" | "of"> = {},
+): Table => ({ name, of: `${column} IN (SELECT id FROM ${parent} WHERE project_id = $1)`, ...more });
+
+/** Whether a table's rows go with a project's bundle; people go with the projects that name them. */
+export const travels = (t: Table): boolean => t.of !== undefined || t.name === "person";

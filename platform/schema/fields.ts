@@ -1,0 +1,146 @@
+import * as yup from "yup";
+import { parseQuantity } from "@/core/quantity/quantity";
+import { isDate } from "@/core/sessions/date";
+import { idPattern } from "@/platform/db/id";
+
+yup.setLocale({
+  mixed: {
+    required: "This is needed.",
+    notType: ({ type }) => (type === "number" ? "Write a number." : "This cannot be read."),
+    oneOf: "Choose one of the list.",
+  },
+  string: {
+    max: ({ max }) => `At most ${max} characters.`,
+    email: "Write an email address, for example name@school.example.",
+  },
+  number: {
+    min: ({ min }) => `At least ${min}.`,
+    max: ({ max }) => `At most ${max}.`,
+    integer: "Write a whole number.",
+  },
+  array: { min: ({ min }) => `At least ${min}.`, max: ({ max }) => `At most ${max}.` },
+});
+
+const unknown = "This record cannot be found.";
+
+export const id = () => yup.string().required().matches(idPattern, unknown);
+
+export const optionalId = () =>
+  yup
+    .string()
+    .transform((v) => v || undefined)
+    .optional()
+    .matches(idPattern, unknown);
+
+export const text = (max = 200) => yup.string().trim().max(max).required();
+
+export const optionalText = (max = 4000) => yup.string().trim().max(max).default("");
+
+export const version = () => yup.number().integer().required();
+
+export const date = () =>
+  yup
+    .string()
+    .trim()
+    .required()
+    .test("date", "Write a date as YYYY-MM-DD.", (v) => isDate(v ?? ""));
+
+export const optionalDate = () =>
+  yup
+    .string()
+    .trim()
+    .transform((v) => v || undefined)
+    .optional()
+    .test("date", "Write a date as YYYY-MM-DD.", (v) => v === undefined || isDate(v));
+
+const readable = (unit: string) => (v: string | undefined, c: yup.TestContext) => {
+  if (!v) return true;
+  const parsed = parseQuantity(v, unit);
+  return parsed.ok || c.createError({ message: parsed.message });
+};
+
+/** A quantity as typed, checked against a unit; empty is allowed. */
+export const quantity = (unit: string) => yup.string().trim().default("").test("quantity", "", readable(unit));
+
+/** The SI decimal text of a quantity that its schema has checked; null when it was left empty. */
+export function siOrNull(textTyped: string | undefined, unit: string): string | null {
+  if (!textTyped) return null;
+  const parsed = parseQuantity(textTyped, unit);
+  if (!parsed.ok) throw new Error(parsed.message);
+  return parsed.quantity.si;
+}
+
+/** Three sides typed as `600 × 400 × 400 mm`; null when it cannot be read. */
+export function readSides(typed: string, unit: string): string[] | null {
+  const parts = typed.trim().split(/\s*[x×*]\s*/i);
+  if (parts.length !== 3) return null;
+  const lastUnit = /[^\d.,\s].*$/.exec(parts[2]!)?.[0] ?? unit;
+  const read = parts.map((p) => parseQuantity(/[^\d.,\s]/.test(p) ? p : `${p} ${lastUnit}`, unit));
+  return read.every((r) => r.ok) ? read.map((r) => (r.ok ? r.quantity.si : "")) : null;
+}
+
+export const sides = (unit = "mm") =>
+  yup
+    .string()
+    .trim()
+    .default("")
+    .test("sides", `Write three sides, for example 600 × 400 × 400 ${unit}.`, (v) => !v || readSides(v, unit) !== null);
+
+/** Readings as typed, by symbol. */
+export const typedReadings = () =>
+  yup
+    .mixed<Record<string, string>>(
+      (v): v is Record<string, string> =>
+        typeof v === "object" &&
+        v !== null &&
+        !Array.isArray(v) &&
+        Object.keys(v).length <= 40 &&
+        Object.values(v).every((x) => typeof x === "string" && x.length <= 60),
+    )
+    .default({});
+
+export const pick = <T extends string>(...of: T[]) => yup.mixed<T>().oneOf(of);
+
+export const ids = (max = 60) => yup.array(id()).max(max).default([]);
+
+export const whole = (min: number, max: number) => yup.number().integer().min(min).max(max);
+
+export const byId = yup.object({ id: id() });
+
+export const decimal = () =>
+  yup
+    .string()
+    .trim()
+    .required()
+    .matches(/^-?\d+(\.\d+)?$/, "Write a number, for example 7.5.");
+
+export const optionalDecimal = () =>
+  yup
+    .string()
+    .trim()
+    .transform((v) => v || undefined)
+    .optional()
+    .matches(/^-?\d+(\.\d+)?$/, "Write a number, for example 7.5.");
+
+export const rule = yup.object({
+  kind: yup
+    .mixed<"bands" | "line" | "target" | "ratio" | "pass" | "place">()
+    .oneOf(["bands", "line", "target", "ratio", "pass", "place"])
+    .required(),
+  better: yup.mixed<"more" | "less">().oneOf(["more", "less"]).optional(),
+  bands: yup.array(yup.object({ at: decimal(), points: decimal() })).optional(),
+  anchors: yup.array(yup.object({ at: decimal(), points: decimal() })).optional(),
+  points: yup.mixed<string | string[]>().optional(),
+  otherwise: optionalDecimal(),
+  target: optionalDecimal(),
+  perStep: optionalDecimal(),
+  step: optionalDecimal(),
+  beyond: optionalDecimal(),
+  floor: optionalDecimal(),
+  limit: optionalDecimal(),
+  school: yup
+    .mixed<"complete" | "proportional" | "started">()
+    .oneOf(["complete", "proportional", "started"])
+    .optional(),
+  comparator: yup.mixed<"≤" | "≥">().oneOf(["≤", "≥"]).optional(),
+});

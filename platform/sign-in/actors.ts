@@ -1,0 +1,38 @@
+import "server-only";
+import type { Actor, Membership } from "@/core/access/can";
+import { db } from "@/platform/db/db";
+import { guestRow } from "./guests";
+import { digest } from "./secrets";
+
+/** The actor that a person is now: every project with the role in it. */
+export async function actorOf(personId: string): Promise<Actor> {
+  const [row] = await db()<
+    {
+      name: string;
+      instructor: boolean;
+      admin: boolean;
+      staff: Record<string, "owner" | "co"> | null;
+      classes: { project: string; team: string | null }[] | null;
+    }[]
+  >`
+    SELECT p.name, p.instructor, p.admin,
+      (SELECT json_object_agg(project_id, role) FROM staff WHERE person_id = p.id) AS staff,
+      (SELECT json_agg(json_build_object('project', ps.project_id, 'team', m.team_id))
+         FROM enrolment e JOIN project_section ps USING (section_id)
+         LEFT JOIN membership m ON m.project_id = ps.project_id AND m.person_id = e.person_id AND m.to_on IS NULL
+        WHERE e.person_id = p.id AND e.to_on IS NULL) AS classes
+    FROM person p WHERE p.id = ${personId} AND p.erased_at IS NULL`;
+  if (!row) return { kind: "nobody" };
+  const projects: Record<string, Membership> = {};
+  for (const c of row.classes ?? []) projects[c.project] = { role: "student", team: c.team };
+  for (const [project, role] of Object.entries(row.staff ?? {})) projects[project] = { role, team: null };
+  return { kind: "person", id: personId, name: row.name, instructor: row.instructor, admin: row.admin, projects };
+}
+
+/** A guest's cookie holds the link's secret and, once the PIN was right, a mark derived from both. */
+export async function guestActor(cookie: string): Promise<Actor> {
+  const [secret = "", mark = ""] = cookie.split(".");
+  const row = await guestRow(secret);
+  if (!row || (row.pinHash && mark !== digest(`${secret}${row.pinHash}`))) return { kind: "nobody" };
+  return { kind: "guest", id: row.id, name: row.label, role: row.role, project: row.projectId };
+}

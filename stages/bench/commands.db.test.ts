@@ -1,0 +1,118 @@
+import { randomUUID } from "node:crypto";
+import type { Actor } from "@/core/access/can";
+import { auditOf } from "@/platform/audit/audit";
+import { execute } from "@/platform/command/command";
+import { db } from "@/platform/db/db";
+import { actorOf } from "@/platform/sign-in/actors";
+import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { statusIn } from "@/stages/testing/status";
+import { correctRun, recordRun, restoreRun, saveProtocol, voidRun } from "./commands";
+import { protocolsOf, runsOf } from "./queries";
+
+let done: () => Promise<void>;
+
+let boss: Actor;
+
+let w: World;
+
+let n = 0;
+
+beforeAll(async () => {
+  done = await freshDatabase();
+  boss = await firstInstructor();
+});
+
+afterAll(() => done());
+
+beforeEach(async () => {
+  w = await makeProject(boss, `Pump ${++n}`);
+  boss = await actorOf((boss as { id: string }).id);
+});
+
+const statusOf = (requirement: string, build?: string) => statusIn(w, requirement, build);
+
+describe("bench", () => {
+  const record = (m: string, more: object = {}) =>
+    execute(recordRun, boss, {
+      id: randomUUID(),
+      buildId: w.build,
+      protocolVersionId: w.versionId,
+      readings: { m },
+      ...more,
+    });
+
+  test("readings are understood with their unit; wrong units and impossible values say so", async () => {
+    expect(await record("8600 g")).toMatchObject({ ok: true, value: { attempt: 2 } });
+    expect(await record("8.6 L")).toMatchObject({
+      ok: false,
+      fields: { "readings.m": expect.stringContaining("this field takes a mass") },
+    });
+    expect(await record("lots")).toMatchObject({
+      ok: false,
+      fields: { "readings.m": expect.stringContaining("not a number") },
+    });
+    expect(await record("")).toMatchObject({ ok: false, fields: { "readings.m": "Collected is missing." } });
+    expect((await runsOf(w.projectId)).length).toBe(2);
+  });
+
+  test("the same attempt sent twice is recorded once", async () => {
+    const input = { id: randomUUID(), buildId: w.build, protocolVersionId: w.versionId, readings: { m: "8" } };
+    const [a, b] = await Promise.all([execute(recordRun, boss, input), execute(recordRun, boss, input)]);
+    expect([a, b]).toEqual([
+      { ok: true, value: { attempt: 2 } },
+      { ok: true, value: { attempt: 2 } },
+    ]);
+    expect((await runsOf(w.projectId)).length).toBe(2);
+  });
+
+  test("a protocol that runs lean on is frozen: editing makes a version, and old runs no longer compare", async () => {
+    const [p] = await protocolsOf(w.projectId);
+    const definition = { ...p!.definition, policy: { ...p!.definition.policy, n: 5 } };
+    expect(
+      await refused(saveProtocol, boss, { projectId: w.projectId, id: p!.id, version: 1, name: p!.name, definition }),
+    ).toMatchObject({ fields: { whatChanged: expect.any(String) } });
+    await ok(saveProtocol, boss, {
+      projectId: w.projectId,
+      id: p!.id,
+      version: 1,
+      name: p!.name,
+      definition,
+      whatChanged: "five attempts",
+    });
+    expect((await protocolsOf(w.projectId))[0]!.number).toBe(2);
+    expect(await statusOf(w.flow)).toBe("stale");
+    await expect(db()`UPDATE protocol_version SET definition = '{}' WHERE id = ${w.versionId}`).rejects.toThrow(
+      "frozen",
+    );
+    expect(await record("8")).toMatchObject({ ok: false, message: expect.stringContaining("newer version") });
+  });
+
+  test("a formula whose units do not fit is refused with both named", async () => {
+    const [p] = await protocolsOf(w.projectId);
+    const r = await refused(saveProtocol, boss, {
+      projectId: w.projectId,
+      name: "Bad",
+      definition: { ...p!.definition, derived: [{ ...p!.definition.derived[0]!, expression: "m * t" }] },
+    });
+    expect(r.message).toContain("but a flow is declared");
+  });
+
+  test("a run is set aside, taken back and corrected, with reasons on record", async () => {
+    await ok(voidRun, boss, { id: w.run, version: 1, reason: "hose slipped" });
+    expect(await statusOf(w.flow)).toBe("untested");
+    await ok(restoreRun, boss, { id: w.run, version: 2 });
+    await ok(correctRun, boss, {
+      id: w.run,
+      version: 3,
+      readings: { m: "6.8" },
+      conditions: {},
+      reason: "digits swapped",
+    });
+    expect(await statusOf(w.flow)).toBe("not met");
+    expect((await auditOf(w.projectId)).map((a) => a.reason).slice(0, 3)).toEqual([
+      "digits swapped",
+      null,
+      "hose slipped",
+    ]);
+  });
+});

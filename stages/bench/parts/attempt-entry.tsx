@@ -1,0 +1,216 @@
+"use client";
+
+import { useRouter } from "next/navigation";
+import { type KeyboardEvent, useEffect, useRef, useState } from "react";
+import { formatSi, parseQuantity } from "@/core/quantity/quantity";
+import { type Condition, implausible, type Measure } from "@/core/run/protocol";
+import { cx } from "@/ui/classes";
+import { useReady } from "@/ui/ready";
+import { recordRunAction } from "../actions";
+
+interface Props {
+  buildId: string;
+  protocolVersionId: string;
+  next: number;
+  measures: readonly Measure[];
+  conditions: readonly Condition[];
+  before: Record<string, string>;
+  derived: number;
+  lead: number;
+}
+
+/** What is wrong or odd with a typed reading, said at once beside the field. */
+function look(m: Measure, typed: string): { bad: boolean; text: string } | null {
+  if (!typed.trim()) return null;
+  const parsed = parseQuantity(typed, m.unit);
+  if (!parsed.ok) return { bad: true, text: parsed.message };
+  const odd = implausible(m, formatSi(parsed.quantity.si, m.unit).replace("−", "-"));
+  return odd ? { bad: false, text: odd } : null;
+}
+
+/**
+ * A row in which a whole attempt is entered by keyboard alone: Enter goes to the next field and from the last one
+ * saves.
+ * The previous reading stands ghosted behind each field. Alt F marks a foul, Alt N no finish.
+ */
+export function AttemptEntry({ buildId, protocolVersionId, next, measures, conditions, before, derived, lead }: Props) {
+  const router = useRouter();
+  const ready = useReady();
+  const [values, setValues] = useState<Record<string, string>>({});
+  const [settings, setSettings] = useState<Record<string, string>>({});
+  const [note, setNote] = useState("");
+  const [busy, setBusy] = useState(false);
+  const [shownNext, setShownNext] = useState(next);
+  const runId = useRef("");
+  const fields = useRef<(HTMLInputElement | null)[]>([]);
+  useEffect(() => setShownNext(next), [next]);
+
+  async function save(state: "valid" | "foul" | "no_finish") {
+    if (busy) return;
+    if (state === "valid") {
+      const wrong = measures.findIndex((m) => !values[m.key]?.trim() || look(m, values[m.key]!)?.bad);
+      if (wrong >= 0) {
+        fields.current[wrong]?.focus();
+        return setNote(
+          values[measures[wrong]!.key]?.trim()
+            ? look(measures[wrong]!, values[measures[wrong]!.key]!)!.text
+            : `${measures[wrong]!.name} is missing.`,
+        );
+      }
+    }
+    setBusy(true);
+    setNote("");
+    runId.current ||= crypto.randomUUID();
+    try {
+      const r = await recordRunAction({
+        id: runId.current,
+        buildId,
+        protocolVersionId,
+        state,
+        readings: values,
+        conditions: settings,
+      });
+      if (!r.ok) return setNote(r.message);
+      runId.current = "";
+      setValues({});
+      setShownNext(r.value.attempt + 1);
+      setNote(`Attempt ${r.value.attempt} is saved.`);
+      fields.current[0]?.focus();
+      router.refresh();
+    } catch {
+      setNote(
+        "The network did not answer. The readings are still here; press Enter in the last field to send them again.",
+      );
+    } finally {
+      setBusy(false);
+    }
+  }
+  const keys = (e: KeyboardEvent, i: number) => {
+    if (e.altKey && e.key.toLowerCase() === "f") {
+      e.preventDefault();
+      void save("foul");
+    } else if (e.altKey && e.key.toLowerCase() === "n") {
+      e.preventDefault();
+      void save("no_finish");
+    } else if (e.key === "Enter") {
+      e.preventDefault();
+      if (i < measures.length - 1) fields.current[i + 1]?.focus();
+      else void save("valid");
+    }
+  };
+  return (
+    <>
+      <tr className="bg-[#fdfcf9]">
+        <td className="font-[650] text-iron">{shownNext}</td>
+        {measures.map((m, i) => {
+          const seen = look(m, values[m.key] ?? "");
+          return (
+            <td key={m.key} className="num">
+              <span className="relative ml-auto block w-[104px]">
+                {before[m.key] && (
+                  <span
+                    aria-hidden
+                    className="pointer-events-none absolute inset-y-0 left-2 flex items-center text-sm text-[#71675c]"
+                  >
+                    {before[m.key]}
+                  </span>
+                )}
+                <input
+                  disabled={!ready}
+                  ref={(el) => {
+                    fields.current[i] = el;
+                  }}
+                  aria-label={
+                    `${m.name}, attempt ${shownNext}, in ${m.unit}` +
+                    `${before[m.key] ? `; before ${before[m.key]}` : ""}`
+                  }
+                  aria-invalid={seen?.bad || undefined}
+                  className="input text-right"
+                  inputMode="text"
+                  autoComplete="off"
+                  value={values[m.key] ?? ""}
+                  onChange={(e) => {
+                    setValues({ ...values, [m.key]: e.target.value });
+                    setNote("");
+                  }}
+                  onKeyDown={(e) => keys(e, i)}
+                />
+              </span>
+              {seen && (
+                <span
+                  className={cx(
+                    "mt-0.5 ml-auto block w-[150px] text-left text-xs",
+                    seen.bad ? "text-iron" : "text-ochre-deep",
+                  )}
+                >
+                  {seen.text}
+                </span>
+              )}
+            </td>
+          );
+        })}
+        {Array.from({ length: derived }, (_, i) => (
+          <td key={i} className="num text-soft">
+            –
+          </td>
+        ))}
+        <td className="text-sm text-soft">
+          {busy ? "saving…" : "Enter: next field"}
+          <span className="no-print block">
+            <button type="button" className="underline" onClick={() => save("foul")}>
+              foul
+            </button>{" "}
+            ·{" "}
+            <button type="button" className="underline" onClick={() => save("no_finish")}>
+              no finish
+            </button>
+          </span>
+        </td>
+      </tr>
+      <tr>
+        <td colSpan={lead}>
+          <div className="flex flex-wrap items-end gap-3 text-sm">
+            {conditions.map((c) => {
+              const typed = settings[c.key] ?? "";
+              const parsed = typed.trim() ? parseQuantity(typed, c.unit) : null;
+              const off =
+                parsed?.ok &&
+                Math.abs(Number(formatSi(parsed.quantity.si, c.unit, 6).replace("−", "-")) - Number(c.target)) >
+                  Number(c.tolerance) + 1e-9;
+              return (
+                <label key={c.key} className="grid gap-0.5">
+                  <span className="text-soft">{c.name}</span>
+                  <span className="flex items-center gap-1">
+                    <input
+                      className="input min-h-7 w-20 py-0.5"
+                      placeholder={c.target}
+                      value={typed}
+                      aria-invalid={(parsed && !parsed.ok) || undefined}
+                      onChange={(e) => setSettings({ ...settings, [c.key]: e.target.value })}
+                    />
+                    <span className="text-soft">{c.unit}</span>
+                  </span>
+                  {parsed && !parsed.ok ? (
+                    <span className="text-xs text-iron">{parsed.message}</span>
+                  ) : off ? (
+                    <span className="text-xs text-ochre-deep">
+                      outside the tolerance: the run will not be comparable
+                    </span>
+                  ) : null}
+                </label>
+              );
+            })}
+            {conditions.length > 0 && (
+              <span className="max-w-56 text-xs text-soft">
+                Conditions as measured; empty means as the protocol sets them. They stay for the next attempts.
+              </span>
+            )}
+            <span role="status" className={cx("grow text-right", note.includes("saved") ? "text-moss" : "text-iron")}>
+              {note}
+            </span>
+          </div>
+        </td>
+      </tr>
+    </>
+  );
+}

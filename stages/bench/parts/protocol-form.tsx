@@ -1,0 +1,213 @@
+"use client";
+
+import { useFieldArray, useFormContext } from "react-hook-form";
+import { ActionForm } from "@/ui/form/action-form";
+import { FieldGroup } from "@/ui/form/field";
+import { SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { buttonClass, LinkButton } from "@/ui/page";
+import { saveProtocolAction } from "../actions";
+import { protocol } from "../schema";
+
+const blank = {
+  measures: { key: "", name: "", unit: "", resolution: "", u: "", min: "", max: "" },
+  conditions: { key: "", name: "", unit: "", target: "", tolerance: "", u: "" },
+  constants: { key: "", name: "", unit: "", value: "", u: "" },
+  derived: { key: "", name: "", unit: "", expression: "", decimals: 2, rule: "", bound: "" },
+};
+
+const columns: Record<keyof typeof blank, [string, string, string][]> = {
+  measures: [
+    ["key", "Symbol", "w-18"],
+    ["name", "Name", "w-40"],
+    ["unit", "Unit", "w-20"],
+    ["resolution", "Resolution", "w-24"],
+    ["u", "Uncertainty u", "w-26"],
+    ["min", "From", "w-20"],
+    ["max", "To", "w-20"],
+  ],
+  conditions: [
+    ["key", "Symbol", "w-18"],
+    ["name", "Name", "w-40"],
+    ["unit", "Unit", "w-24"],
+    ["target", "Set to", "w-24"],
+    ["tolerance", "± Tolerance", "w-24"],
+    ["u", "Uncertainty u", "w-26"],
+  ],
+  constants: [
+    ["key", "Symbol", "w-18"],
+    ["name", "Name", "w-40"],
+    ["unit", "Unit", "w-24"],
+    ["value", "Value", "w-24"],
+    ["u", "Uncertainty u", "w-26"],
+  ],
+  derived: [
+    ["key", "Symbol", "w-18"],
+    ["name", "Name", "w-36"],
+    ["unit", "Unit", "w-20"],
+    ["expression", "Formula", "w-56"],
+    ["decimals", "Decimals", "w-18"],
+    ["bound", "Never above", "w-24"],
+    ["rule", "Rule in words", "w-56"],
+  ],
+};
+
+const titles: Record<keyof typeof blank, [string, string]> = {
+  measures: ["Read from an instrument", "a measured quantity"],
+  conditions: ["Kept the same in every run", "a condition"],
+  constants: ["Constants", "a constant"],
+  derived: ["Computed", "a computed measure"],
+};
+
+function Rows({ part }: { part: keyof typeof blank }) {
+  const { control } = useFormContext();
+  const { fields, append, remove } = useFieldArray({ control, name: `definition.${part}` });
+  return (
+    <fieldset className="grid gap-1.5 border-t border-line pt-2.5">
+      <legend className="pr-2 font-[650]">{titles[part][0]}</legend>
+      {fields.map((f, i) => (
+        <FieldGroup key={f.id} name={`definition.${part}.${i}`}>
+          <div className="flex flex-wrap items-start gap-2">
+            {columns[part].map(([name, label, w]) => (
+              <TextField key={name} name={name} label={label} className={w} hideLabel={i > 0} />
+            ))}
+            <button
+              type="button"
+              className={`${buttonClass("quiet")} ${i === 0 ? "mt-5" : ""}`}
+              onClick={() => remove(i)}
+            >
+              remove
+            </button>
+          </div>
+        </FieldGroup>
+      ))}
+      <button
+        type="button"
+        className={`${buttonClass("quiet")} justify-self-start`}
+        onClick={() => append(blank[part])}
+      >
+        add {titles[part][1]}
+      </button>
+    </fieldset>
+  );
+}
+
+const attempts = [
+  ["best", "best of n: one good attempt shows what the design can do"],
+  ["mean", "mean of n: every attempt matters"],
+  ["median", "median of n: one bad attempt is forgiven"],
+  ["last", "last"],
+  ["first", "first and only"],
+  ["sum", "sum of all"],
+  ["best-k", "mean of the best k of n"],
+].map(([value, label]) => ({ value: value!, label: label! }));
+
+const fouls = [
+  ["out", "leaves the attempt out"],
+  ["zero", "counts as zero"],
+  ["worst", "counts as the worst"],
+].map(([value, label]) => ({ value: value!, label: label! }));
+
+function Primary() {
+  const { watch } = useFormContext();
+  const list = [...(watch("definition.measures") ?? []), ...(watch("definition.derived") ?? [])] as {
+    key: string;
+    name: string;
+  }[];
+  return (
+    <SelectField
+      name="definition.primary"
+      label="The protocol is about"
+      empty="choose"
+      options={list.filter((x) => x.key).map((x) => ({ value: x.key, label: `${x.name || x.key} (${x.key})` }))}
+    />
+  );
+}
+
+/** A protocol: what is read, what is kept the same, what is computed, and which attempt counts. */
+export function ProtocolForm({
+  projectId,
+  slug,
+  id,
+  version,
+  defaults,
+  used,
+}: {
+  projectId: string;
+  slug: string;
+  id?: string;
+  version: number;
+  defaults: Record<string, unknown>;
+  used: boolean;
+}) {
+  return (
+    <ActionForm
+      schema={protocol}
+      action={saveProtocolAction}
+      fixed={{ projectId, id, version }}
+      defaults={defaults}
+      submit={used ? "Save as a new version" : "Save protocol"}
+      goTo={`/p/${slug}/bench?protocol=:id`}
+      cancel={
+        <LinkButton href={`/p/${slug}/bench`} look="quiet">
+          Leave without saving
+        </LinkButton>
+      }
+      className="grid gap-4"
+      shape={(v) => ({
+        ...v,
+        definition: {
+          ...v.definition,
+          safety: String(v.safetyText ?? "")
+            .split("\n")
+            .map((l) => l.trim())
+            .filter(Boolean),
+        },
+      })}
+    >
+      <TextField name="name" label="Name" className="max-w-80" />
+      <Rows part="measures" />
+      <Rows part="conditions" />
+      <Rows part="constants" />
+      <Rows part="derived" />
+      <p className="text-sm text-soft">
+        Formulas use the symbols above with + − * / ^ and brackets, and sqrt, abs, min, max, sin, cos, tan, exp, log.
+        Units are checked: a formula that does not give the declared unit is refused.
+      </p>
+      <div className="grid gap-3 border-t border-line pt-2.5 sm:grid-cols-3 lg:grid-cols-6">
+        <Primary />
+        <SelectField
+          name="definition.better"
+          label="Better is"
+          options={[
+            { value: "more", label: "more" },
+            { value: "less", label: "less" },
+          ]}
+        />
+        <SelectField
+          name="definition.policy.school"
+          label="Which attempt counts"
+          options={attempts}
+          className="lg:col-span-2"
+        />
+        <TextField name="definition.policy.n" label="Attempts" type="number" />
+        <SelectField name="definition.policy.foul" label="A foul" options={fouls} />
+      </div>
+      <TextArea
+        name="safetyText"
+        label="Cautions"
+        rows={3}
+        hint="One a line, shown before the first run: what can hurt, and who must be asked."
+      />
+      {used && (
+        <TextField
+          name="whatChanged"
+          label="What changed and why"
+          hint={
+            "Runs lean on this version, so it stays as it was and a new one is made. Runs of the old version " +
+            "are no longer comparable."
+          }
+        />
+      )}
+    </ActionForm>
+  );
+}

@@ -1,0 +1,87 @@
+"use client";
+
+import { useState } from "react";
+import { ActButton } from "@/ui/form/act-button";
+import { ActionForm } from "@/ui/form/action-form";
+import { TextField } from "@/ui/form/fields";
+import { buttonClass } from "@/ui/page";
+import { correctRunAction, restoreRunAction, voidRunAction } from "../actions";
+import { correctRun, voidRun } from "../schema";
+
+/** What can be done with one run: set it aside or take it back, correct its readings. */
+export function RunTools({
+  id,
+  version,
+  state,
+  staff,
+  typed,
+  names,
+}: {
+  id: string;
+  version: number;
+  state: string;
+  staff: boolean;
+  typed: { readings: Record<string, string>; conditions: Record<string, string> };
+  names: { key: string; name: string; role: "readings" | "conditions" }[];
+}) {
+  const [open, setOpen] = useState<"" | "void" | "correct">("");
+  const close = (
+    <button type="button" className={buttonClass("quiet")} onClick={() => setOpen("")}>
+      no
+    </button>
+  );
+  if (open === "void")
+    return (
+      <ActionForm
+        inline
+        schema={voidRun}
+        action={voidRunAction}
+        fixed={{ id, version }}
+        defaults={{ reason: "" }}
+        submit="Set aside"
+        look="plain"
+        cancel={close}
+        onDone={() => setOpen("")}
+      >
+        <TextField name="reason" label="Why" hideLabel placeholder="why" className="w-36" />
+      </ActionForm>
+    );
+  if (open === "correct")
+    return (
+      <ActionForm
+        schema={correctRun}
+        action={correctRunAction}
+        fixed={{ id, version }}
+        defaults={{ ...typed, reason: "" }}
+        submit="Correct"
+        look="plain"
+        cancel={close}
+        onDone={() => setOpen("")}
+        className="grid w-52 gap-2"
+      >
+        {names.map((n) => (
+          <TextField key={n.key} name={`${n.role}.${n.key}`} label={n.name} />
+        ))}
+        <TextField name="reason" label="Why" />
+      </ActionForm>
+    );
+  return (
+    <span className="no-print flex flex-wrap gap-x-2 text-sm text-soft">
+      {state !== "void" && (
+        <button type="button" className="underline" onClick={() => setOpen("correct")}>
+          correct
+        </button>
+      )}
+      {staff && state !== "void" && (
+        <button type="button" className="underline" onClick={() => setOpen("void")}>
+          set aside
+        </button>
+      )}
+      {staff && state === "void" && (
+        <ActButton action={restoreRunAction} input={{ id, version }} look="quiet">
+          take back
+        </ActButton>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,77 @@
+import "server-only";
+import type { RecordedRun } from "@/core/run/assess";
+import type { ProtocolDefinition } from "@/core/run/protocol";
+import { db, type Tx } from "@/platform/db/db";
+
+export interface Protocol {
+  id: string;
+  name: string;
+  version: number;
+  versionId: string;
+  number: number;
+  definition: ProtocolDefinition;
+  whatChanged: string;
+  createdBy: string;
+  createdAt: string;
+  runs: number;
+}
+
+/**
+ * The protocols of a project in their current version, in the order in which they were written: the first is the
+ * project's main test.
+ */
+export const protocolsOf = (projectId: string, sql: Tx = db()) => sql<Protocol[]>`
+  SELECT
+    p.id, p.name, p.version, v.id AS version_id, v.number, v.definition, v.what_changed, v.created_by, v.created_at,
+    (
+      SELECT count(*)::int
+      FROM run r
+      JOIN protocol_version o ON o.id = r.protocol_version_id
+      WHERE o.protocol_id = p.id AND r.place = 'bench'
+    ) AS runs
+  FROM protocol p
+  JOIN LATERAL (SELECT * FROM protocol_version WHERE protocol_id = p.id ORDER BY number DESC LIMIT 1) v ON true
+  WHERE p.project_id = ${projectId}
+  ORDER BY p.id
+`;
+
+export interface StoredRun extends RecordedRun {
+  buildId: string;
+  teamId: string;
+  protocolId: string;
+  protocolVersionId: string;
+  protocolNumber: number;
+  buildRevision: number;
+  place: "bench" | "contest";
+  entryId: string | null;
+  version: number;
+  by: string;
+  at: string;
+}
+
+/** Runs with their readings, oldest first; narrowed by protocol, build or place. */
+export const runsOf = (
+  projectId: string,
+  narrow: { protocolId?: string; buildId?: string; place?: "bench" | "contest" } = {},
+  sql: Tx = db(),
+) => sql<StoredRun[]>`
+  SELECT
+    r.id, r.build_id, b.team_id, v.protocol_id, r.protocol_version_id, v.number AS protocol_number, r.build_revision,
+    r.attempt, r.place, r.entry_id, r.state, r.reason, r.recorded_by AS by, r.recorded_at AS at, r.version,
+    coalesce(d.readings, '{}') AS readings, coalesce(d.conditions, '{}') AS conditions
+  FROM run r
+  JOIN build b ON b.id = r.build_id
+  JOIN protocol_version v ON v.id = r.protocol_version_id
+  LEFT JOIN LATERAL (
+    SELECT
+      json_object_agg(key, value::text) FILTER (WHERE role = 'measure') AS readings,
+      json_object_agg(key, value::text) FILTER (WHERE role = 'condition') AS conditions
+    FROM reading
+    WHERE run_id = r.id
+  ) d ON true
+  WHERE r.project_id = ${projectId}
+    ${narrow.protocolId ? sql`AND v.protocol_id = ${narrow.protocolId}` : sql``}
+    ${narrow.buildId ? sql`AND r.build_id = ${narrow.buildId}` : sql``}
+    ${narrow.place ? sql`AND r.place = ${narrow.place}` : sql``}
+  ORDER BY r.build_id, v.number, r.attempt, r.recorded_at
+`;

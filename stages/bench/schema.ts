@@ -1,0 +1,107 @@
+import * as yup from "yup";
+import * as c from "@/platform/schema/fields";
+
+const number = () => yup.string().trim().default("");
+
+const key = () => yup.string().trim().required("Give a symbol.");
+
+export const protocolDefinition = yup.object({
+  conditions: yup
+    .array(
+      yup.object({
+        key: key(),
+        name: c.text(60),
+        unit: c.optionalText(20),
+        target: yup.string().trim().required(),
+        tolerance: yup.string().trim().required(),
+        u: number(),
+      }),
+    )
+    .max(12)
+    .default([]),
+  measures: yup
+    .array(
+      yup.object({
+        key: key(),
+        name: c.text(60),
+        unit: c.optionalText(20),
+        resolution: yup.string().trim().required(),
+        u: number(),
+        min: number(),
+        max: number(),
+      }),
+    )
+    .max(12)
+    .default([]),
+  constants: yup
+    .array(
+      yup.object({
+        key: key(),
+        name: c.text(60),
+        unit: c.optionalText(20),
+        value: yup.string().trim().required(),
+        u: number(),
+      }),
+    )
+    .max(12)
+    .default([]),
+  derived: yup
+    .array(
+      yup.object({
+        key: key(),
+        name: c.text(60),
+        unit: c.optionalText(20),
+        expression: yup.string().trim().required(),
+        decimals: yup.number().integer().min(0).max(6).default(2),
+        rule: c.optionalText(200),
+        bound: number(),
+      }),
+    )
+    .max(12)
+    .default([]),
+  primary: yup.string().required(),
+  better: yup.mixed<"more" | "less">().oneOf(["more", "less"]).default("more"),
+  policy: yup
+    .object({
+      school: yup
+        .mixed<"best" | "mean" | "median" | "last" | "first" | "sum" | "best-k">()
+        .oneOf(["best", "mean", "median", "last", "first", "sum", "best-k"])
+        .default("best"),
+      n: yup.number().integer().min(1).max(50).default(3),
+      k: yup.number().integer().min(1).max(50).optional(),
+      foul: yup.mixed<"out" | "zero" | "worst">().oneOf(["out", "zero", "worst"]).default("out"),
+    })
+    .required(),
+  safety: yup.array(yup.string().trim().max(300).required()).max(12).default([]),
+});
+
+export const protocol = yup.object({
+  projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  name: c.text(80),
+  whatChanged: c.optionalText(300),
+  definition: protocolDefinition.required(),
+});
+
+export const run = yup.object({
+  id: c.id(),
+  buildId: c.id(),
+  protocolVersionId: c.id(),
+  state: yup.mixed<"valid" | "foul" | "no_finish">().oneOf(["valid", "foul", "no_finish"]).default("valid"),
+  reason: c.optionalText(300),
+  readings: c.typedReadings(),
+  conditions: c.typedReadings(),
+});
+
+export const correctRun = yup.object({
+  id: c.id(),
+  version: c.version(),
+  readings: c.typedReadings(),
+  conditions: c.typedReadings(),
+  reason: c.text(300),
+});
+
+export const voidRun = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });
+
+export const restoreRun = yup.object({ id: c.id(), version: c.version() });

@@ -1,0 +1,42 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { saveChallengeAction } from "../actions";
+import { challenge } from "../schema";
+
+export const ChallengeForm = ({ projectId, slug, today }: { projectId: string; slug: string; today: string }) => (
+  <ActionForm
+    clear
+    schema={challenge}
+    action={saveChallengeAction}
+    fixed={{ projectId }}
+    defaults={{ title: "", task: "", heldOn: today, measure: "", unit: "", resolution: "", better: "more" }}
+    submit="Set up the challenge"
+    goTo={`/p/${slug}/brief/challenge`}
+    className="grid max-w-[720px] gap-3"
+  >
+    <div className="grid gap-3 sm:grid-cols-2">
+      <TextField name="title" label="Challenge" />
+      <TextField name="heldOn" label="On" type="date" />
+    </div>
+    <TextArea
+      name="task"
+      label="Task"
+      hint="What is given, what must be made, how long, and what counts. Everybody should succeed at something."
+    />
+    <div className="grid gap-3 sm:grid-cols-4">
+      <TextField name="measure" label="Measured" hint="height, load, time" />
+      <TextField name="unit" label="Unit" hint="cm, g, s; empty for a count" />
+      <TextField name="resolution" label="Read to" hint="1 or 0.1" />
+      <SelectField
+        name="better"
+        label="Better is"
+        options={[
+          { value: "more", label: "more" },
+          { value: "less", label: "less" },
+        ]}
+      />
+    </div>
+  </ActionForm>
+);

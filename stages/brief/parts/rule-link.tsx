@@ -1,0 +1,38 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField } from "@/ui/form/fields";
+import type { Choice } from "@/ui/option";
+import { linkBriefRuleAction } from "../actions";
+import { briefRule } from "../schema";
+
+export const RuleLink = ({
+  projectId,
+  ruleKey,
+  requirementId,
+  requirements,
+}: {
+  projectId: string;
+  ruleKey: string;
+  requirementId: string;
+  requirements: Choice[];
+}) => (
+  <ActionForm
+    inline
+    schema={briefRule}
+    action={linkBriefRuleAction}
+    fixed={{ projectId, key: ruleKey }}
+    defaults={{ requirementId }}
+    submit="Link"
+    look="plain"
+  >
+    <SelectField
+      name="requirementId"
+      label="Requirement"
+      hideLabel
+      empty="no requirement"
+      options={requirements}
+      className="w-44"
+    />
+  </ActionForm>
+);

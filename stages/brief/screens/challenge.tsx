@@ -1,0 +1,88 @@
+import { projectPage } from "@/platform/pages/page";
+import { fullDate } from "@/ui/date";
+import { Empty, PageHead, Sheet } from "@/ui/page";
+import { briefActs } from "../acts";
+import { BriefTabs } from "../parts/brief-tabs";
+import { RemoveResult } from "../parts/buttons";
+import { ChallengeForm } from "../parts/challenge-form";
+import { ResultForm } from "../parts/result-form";
+import { challengesOf } from "../queries";
+
+/** The entry challenge: a short activity before the project, with its own quick result. */
+export async function ChallengeScreen({ slug }: { slug: string }) {
+  const { frame, staff } = await projectPage(slug, briefActs.read);
+  const p = frame.project;
+  const challenges = await challengesOf(p.id);
+  return (
+    <>
+      <PageHead
+        title="Entry challenge"
+        note="A day or two before the project, so that everybody succeeds at something small."
+      />
+      <BriefTabs slug={slug} />
+      {challenges.length === 0 && !staff && (
+        <Empty title="There is no entry challenge">Your instructor may set one up.</Empty>
+      )}
+      <div className="grid gap-6">
+        {challenges.map((c) => (
+          <section key={c.id} className="border-t-2 border-stone-4 pt-2">
+            <h2 className="text-[16px]">
+              {c.title} <span className="text-[13.5px] font-normal text-soft">{fullDate(c.heldOn)}</span>
+            </h2>
+            {c.task && <p className="mb-2 max-w-[70ch] whitespace-pre-wrap">{c.task}</p>}
+            {staff && (
+              <div className="no-print mb-3">
+                <ResultForm challengeId={c.id} unit={c.unit} measure={c.measure} />
+              </div>
+            )}
+            {c.results.length === 0 ? (
+              <p className="text-soft">No result yet.</p>
+            ) : (
+              <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`Results of ${c.title}`}>
+                <table className="table max-w-2xl">
+                  <thead>
+                    <tr>
+                      <th className="num">Place</th>
+                      <th>Group</th>
+                      <th className="num">
+                        {c.measure}
+                        {c.unit !== "1" && ` (${c.unit})`}
+                      </th>
+                      {staff && <th />}
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {c.results.map((r) => (
+                      <tr key={r.id} className={r.best ? undefined : "text-soft"}>
+                        <td className="num font-[650]">{r.best ? `${r.place}${r.shared ? "=" : ""}` : ""}</td>
+                        <td>
+                          {r.who}
+                          {!r.best && " (another try)"}
+                        </td>
+                        <td className="num">{r.shown}</td>
+                        {staff && (
+                          <td className="no-print">
+                            <RemoveResult id={r.id} />
+                          </td>
+                        )}
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+                <p className="mt-1 text-sm text-soft">
+                  The best try of each group counts; {c.better} is better. Results that agree as finely as they are read
+                  share a place.
+                </p>
+              </div>
+            )}
+          </section>
+        ))}
+        {staff && (
+          <Sheet title={challenges.length ? "Another challenge" : "Set one up"} className="no-print">
+            <ChallengeForm projectId={p.id} slug={slug} today={frame.today} />
+          </Sheet>
+        )}
+      </div>
+    </>
+  );
+}

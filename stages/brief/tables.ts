@@ -1,0 +1,14 @@
+import { ofProject, type Table } from "@/platform/registry/table";
+
+export const briefTables: readonly Table[] = [
+  ofProject("brief_version"),
+  {
+    name: "brief_reading",
+    of: "brief_version_id IN (SELECT id FROM brief_version WHERE project_id = $1)",
+    people: ["person_id"],
+    erase: ["DELETE FROM brief_reading WHERE person_id = $1"],
+  },
+  ofProject("brief_rule"),
+  ofProject("challenge"),
+  ofProject("challenge_result"),
+];

@@ -1,0 +1,34 @@
+import "server-only";
+import { db } from "@/platform/db/db";
+import type { Waiting } from "@/platform/registry/stage";
+import { requirementsIn } from "@/stages/needs/queries/requirements";
+import { rulesAgainst } from "./view";
+
+/** Projects without a brief, and briefs whose numbers differ from the register's. */
+export async function briefWaiting(projectIds: readonly string[]): Promise<Waiting[]> {
+  const sql = db();
+  const [briefs, links, requirements] = await Promise.all([
+    sql<{ projectId: string; body: string }[]>`
+      SELECT DISTINCT ON (project_id) project_id, body
+      FROM brief_version
+      WHERE project_id IN ${sql(projectIds)}
+      ORDER BY project_id, number DESC
+    `,
+    sql<{ projectId: string; key: string; requirementId: string }[]>`
+      SELECT project_id, key, requirement_id FROM brief_rule WHERE project_id IN ${sql(projectIds)}
+    `,
+    requirementsIn(projectIds),
+  ]);
+  return projectIds.flatMap((projectId): Waiting[] => {
+    const brief = briefs.find((b) => b.projectId === projectId);
+    if (!brief) return [{ projectId, who: "Class", what: "Write the brief", stage: "Brief", path: "/brief" }];
+    const differ = rulesAgainst(
+      brief.body,
+      links.filter((l) => l.projectId === projectId),
+      requirements.filter((r) => r.projectId === projectId),
+    ).find((r) => r.differs && r.requirement);
+    if (!differ) return [];
+    const what = `${differ.requirement!.code}: ${differ.differs}`;
+    return [{ projectId, who: "Brief", what, stage: "Brief", path: "/brief" }];
+  });
+}

@@ -1,0 +1,59 @@
+import sharp from "sharp";
+import type { Actor } from "@/core/access/can";
+import { db } from "@/platform/db/db";
+import { readContent } from "@/platform/files/files";
+import { actorOf } from "@/platform/sign-in/actors";
+import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { addPhoto } from "./commands";
+import { buildById } from "./queries";
+
+let done: () => Promise<void>;
+
+let boss: Actor;
+
+let w: World;
+
+let n = 0;
+
+beforeAll(async () => {
+  done = await freshDatabase();
+  boss = await firstInstructor();
+});
+
+afterAll(() => done());
+
+beforeEach(async () => {
+  w = await makeProject(boss, `Pump ${++n}`);
+  boss = await actorOf((boss as { id: string }).id);
+});
+
+describe("builds and photos", () => {
+  test("a photo is stored once, upright and without its metadata", async () => {
+    const picture = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#aa5533" } })
+      .withExif({ IFD0: { Copyright: "somebody", Make: "camera" } })
+      .jpeg()
+      .toBuffer();
+    const { id } = await ok(addPhoto, boss, { buildId: w.build, base64: picture.toString("base64") });
+    const [use] = await db()<{ fileHash: string }[]>`SELECT file_hash FROM file_use WHERE id = ${id}`;
+    const stored = await readContent(use!.fileHash);
+    expect((await sharp(stored!.content).metadata()).exif).toBeUndefined();
+    expect((await buildById(w.projectId, w.build))!.photos).toHaveLength(1);
+  });
+  test.each([
+    ["text", Buffer.from("this is not a picture")],
+    [
+      "a picture cut short",
+      async () =>
+        (
+          await sharp({ create: { width: 300, height: 300, channels: 3, background: "#123" } })
+            .png()
+            .toBuffer()
+        ).subarray(0, 120),
+    ],
+  ])("%s is refused", async (_, source) => {
+    const bytes = typeof source === "function" ? await source() : source;
+    expect(await refused(addPhoto, boss, { buildId: w.build, base64: bytes.toString("base64") })).toMatchObject({
+      fields: { base64: expect.stringContaining("not a picture") },
+    });
+  });
+});

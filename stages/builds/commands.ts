@@ -1,0 +1,232 @@
+import "server-only";
+import { checkVersion, command, found, refuse } from "@/platform/command/command";
+import { newId, type Tx } from "@/platform/db/db";
+import { storePicture } from "@/platform/files/files";
+import { readSides, siOrNull } from "@/platform/schema/fields";
+import { gateBefore } from "@/stages/plan/queries/gates";
+import { buildActs } from "./acts";
+import type { Build } from "./queries";
+import * as s from "./schema";
+
+/** Variables as typed, `name = value` a line. */
+const readVariables = (text: string) =>
+  text.split("\n").flatMap((l) => {
+    const at = l.indexOf("=");
+    return at > 0 ? [{ name: l.slice(0, at).trim(), value: l.slice(at + 1).trim() }] : [];
+  });
+
+const labels = {
+  stage: "Stage",
+  builtOn: "Built on",
+  whatChanged: "What changed",
+  why: "Why",
+  expected: "Expected",
+  mass: "Mass (kg)",
+  cost: "Cost",
+  sides: "Sides (m)",
+  learned: "What it taught",
+};
+
+export const saveBuild = command({
+  name: "saveBuild",
+  act: buildActs.edit,
+  schema: s.build,
+  async subject(sql, i) {
+    const [t] = await sql<
+      { projectId: string }[]
+    >`SELECT project_id FROM team WHERE id = ${i.teamId} AND retired_at IS NULL`;
+    return t ? { project: t.projectId, team: i.teamId } : null;
+  },
+  async run({ sql, audit, by }, input): Promise<{ id: string; number: number }> {
+    const [team] = await sql<
+      { projectId: string; name: string }[]
+    >`SELECT project_id, name FROM team WHERE id = ${input.teamId} FOR UPDATE`;
+    const projectId = team!.projectId;
+    const predicted = input.predicted ? Number(input.predicted.replace(",", ".")) : null;
+    if (predicted !== null && !Number.isFinite(predicted))
+      refuse("Write the predicted value as a plain number in the protocol's unit, for example 8.0.", "predicted");
+    const row = {
+      stage: input.stage,
+      builtOn: input.builtOn,
+      whatChanged: input.whatChanged,
+      why: input.why,
+      expected: input.expected,
+      predicted,
+      learned: input.learned,
+      mass: siOrNull(input.mass, "kg"),
+      cost: siOrNull(input.cost, "1"),
+      sides: input.sides ? readSides(input.sides, "mm") : null,
+      features: input.features
+        .split(",")
+        .map((f) => f.trim())
+        .filter(Boolean),
+    };
+    for (const [k, v] of [
+      ["mass", row.mass],
+      ["cost", row.cost],
+    ] as const)
+      if (v !== null && Number(v) < 0) refuse("This cannot be below zero.", k);
+    const variables = readVariables(input.variables);
+    if (new Set(variables.map((v) => v.name)).size < variables.length)
+      refuse("A variable is listed twice.", "variables");
+    // A new build, and one that moves on to another stage, ask the gates before it.
+    const obeyGate = async () => {
+      const gate = await gateBefore(projectId, input.teamId, input.stage, sql);
+      if (!gate.allowed) refuse(gate.says.join(" "));
+      if (gate.says.length)
+        audit({ type: "gate", id: input.teamId, label: `${team!.name}: built with an open gate`, after: gate.says });
+    };
+    let id = input.id;
+    let number: number;
+    let revision = 1;
+    let before: Pick<Build, "mass" | "cost" | "sides"> | null = null;
+    if (!id) {
+      await obeyGate();
+      const [last] = await sql<
+        { n: number }[]
+      >`SELECT coalesce(max(number), 0)::int AS n FROM build WHERE team_id = ${input.teamId}`;
+      number = last!.n + 1;
+      id = newId();
+      await sql`INSERT INTO build ${sql({ ...row, id, projectId, teamId: input.teamId, number, recordedBy: by })}`;
+      audit({ type: "build", id, label: `${team!.name} G${number}`, after: row });
+    } else {
+      const [found0] = await sql<
+        (Build & { sides: string[] | null })[]
+      >`SELECT * FROM build WHERE id = ${id} AND team_id = ${input.teamId} FOR UPDATE`;
+      const old = found(found0, "This build");
+      checkVersion(old, input.version, labels, row, old as unknown as Record<string, unknown>);
+      if (old.stage !== input.stage) await obeyGate();
+      number = old.number;
+      revision = old.revision + (input.physical ? 1 : 0);
+      before = input.physical ? null : old;
+      await sql`UPDATE build SET ${sql({ ...row, revision })}, version = version + 1 WHERE id = ${id}`;
+      await sql`DELETE FROM variable_setting WHERE build_id = ${id}`;
+      await sql`DELETE FROM build_parent WHERE build_id = ${id}`;
+      audit({
+        type: "build",
+        id,
+        label: `${team!.name} G${number}`,
+        before: old,
+        after: row,
+        reason: input.physical ? "the build itself changed" : "correction of the record",
+      });
+    }
+    if (variables.length) await sql`INSERT INTO variable_setting ${sql(variables.map((v) => ({ ...v, buildId: id })))}`;
+    if (input.parentId) {
+      found(
+        (await sql`SELECT FROM build WHERE id = ${input.parentId} AND project_id = ${projectId} AND id <> ${id}`)[0],
+        "The generation before",
+      );
+      await sql`INSERT INTO build_parent (build_id, parent_id) VALUES (${id}, ${input.parentId})`;
+    }
+    await noteBuildEvidence(sql, projectId, id, revision, before, row, by);
+    return { id, number };
+  },
+});
+
+type Measured = Pick<Build, "mass" | "cost" | "sides">;
+
+const same = (a: string | null | undefined, b: string | null) =>
+  (a ?? null) === null || b === null ? (a ?? null) === b : Number(a) === Number(b);
+
+/**
+ * A build's mass, cost and size are evidence for the requirements that ask for them; what was measured anew replaces
+ * the older record.
+ * What an edit did not touch keeps the versions that it leaned on: correcting a text does not weigh the build again.
+ */
+async function noteBuildEvidence(
+  sql: Tx,
+  projectId: string,
+  buildId: string,
+  revision: number,
+  before: Measured | null,
+  row: Measured,
+  by: string,
+): Promise<void> {
+  const touched = [
+    (!before || !same(before.mass, row.mass)) && "mass",
+    (!before || !same(before.cost, row.cost)) && "cost",
+    (!before || (before.sides ?? []).map(Number).join() !== (row.sides ?? []).map(Number).join()) && "envelope",
+  ].filter((m) => typeof m === "string");
+  if (!touched.length) return;
+  await sql`
+    DELETE
+    FROM evidence e
+    WHERE build_id = ${buildId}
+      AND kind = 'build'
+      AND (
+        SELECT measure FROM requirement_version WHERE requirement_id = e.requirement_id ORDER BY number DESC LIMIT 1
+      ) IN ${sql(touched)}
+  `;
+  const given = touched.filter((m) => (m === "envelope" ? row.sides : row[m as "mass" | "cost"]) !== null);
+  if (!given.length) return;
+  const asks = await sql<{ id: string; number: number }[]>`
+    SELECT r.id, v.number
+    FROM requirement r
+    JOIN LATERAL (
+      SELECT number, measure FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1
+    ) v ON true
+    WHERE r.project_id = ${projectId} AND v.measure IN ${sql(given)}
+  `;
+  if (asks.length)
+    await sql`
+      INSERT INTO evidence ${sql(
+        asks.map((a) => ({
+          id: newId(),
+          projectId,
+          requirementId: a.id,
+          buildId,
+          kind: "build",
+          requirementVersion: a.number,
+          buildRevision: revision,
+          recordedBy: by,
+        })),
+      )}
+    `;
+}
+
+const ofBuild = async (sql: Tx, id: string) => {
+  const [b] = await sql<
+    { projectId: string; teamId: string }[]
+  >`SELECT project_id, team_id FROM build WHERE id = ${id}`;
+  return b ? { project: b.projectId, team: b.teamId } : null;
+};
+
+export const addPhoto = command({
+  name: "addPhoto",
+  act: buildActs.edit,
+  schema: s.photo,
+  subject: (sql, i) => ofBuild(sql, i.buildId),
+  async run({ sql, audit, by }, input): Promise<{ id: string }> {
+    const hash = await storePicture(sql, Buffer.from(input.base64, "base64"));
+    const id = newId();
+    await sql`
+      INSERT INTO file_use (id, project_id, file_hash, build_id, caption, added_by)
+      SELECT ${id}, project_id, ${hash}, id, ${input.caption}, ${by}
+      FROM build
+      WHERE id = ${input.buildId}
+    `;
+    audit({ type: "photo", id, label: input.caption });
+    return { id };
+  },
+});
+
+export const removePhoto = command({
+  name: "removePhoto",
+  act: buildActs.edit,
+  schema: s.photoId,
+  async subject(sql, i) {
+    const [u] = await sql<{ buildId: string }[]>`SELECT build_id FROM file_use WHERE id = ${i.id}`;
+    return u ? ofBuild(sql, u.buildId) : null;
+  },
+  async run({ sql, audit }, input) {
+    const [u] = await sql<
+      { fileHash: string; caption: string }[]
+    >`DELETE FROM file_use WHERE id = ${input.id} RETURNING file_hash, caption`;
+    if (u)
+      await sql`
+        DELETE FROM file f WHERE hash = ${u.fileHash} AND NOT EXISTS (SELECT FROM file_use WHERE file_hash = f.hash)
+      `;
+    audit({ type: "photo", id: input.id, label: u?.caption, after: { removed: true } });
+  },
+});

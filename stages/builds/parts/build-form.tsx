@@ -1,0 +1,109 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { CheckField, SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { QuantityField } from "@/ui/form/quantity-field";
+import { LinkButton } from "@/ui/page";
+import { saveBuildAction } from "../actions";
+import { build } from "../schema";
+
+export interface BuildDefaults {
+  stage: string;
+  builtOn: string;
+  whatChanged: string;
+  why: string;
+  expected: string;
+  predicted: string;
+  mass: string;
+  cost: string;
+  sides: string;
+  learned: string;
+  features: string;
+  variables: string;
+  parentId: string;
+}
+
+export function BuildForm({
+  slug,
+  teamId,
+  id,
+  version,
+  defaults,
+  parents,
+  predictedUnit,
+  currency,
+}: {
+  slug: string;
+  teamId: string;
+  id?: string;
+  version: number;
+  defaults: BuildDefaults;
+  parents: { value: string; label: string }[];
+  predictedUnit: string;
+  currency: string;
+}) {
+  return (
+    <ActionForm
+      schema={build}
+      action={saveBuildAction}
+      fixed={{ teamId, id, version }}
+      defaults={{ ...defaults, physical: false }}
+      submit={id ? "Save" : "Record the build"}
+      goTo={`/p/${slug}/builds/:id`}
+      cancel={
+        <LinkButton href={id ? `/p/${slug}/builds/${id}` : `/p/${slug}/builds?team=${teamId}`} look="quiet">
+          Leave without saving
+        </LinkButton>
+      }
+      className="grid max-w-[860px] gap-4"
+    >
+      <div className="grid gap-4 sm:grid-cols-3">
+        <SelectField
+          name="stage"
+          label="Stage"
+          options={["mock-up", "proof of concept", "prototype", "final"].map((v) => ({ value: v, label: v }))}
+        />
+        <TextField name="builtOn" label="Built on" type="date" />
+        <SelectField name="parentId" label="Made from" empty="nothing before it" options={parents} />
+      </div>
+      <TextArea
+        name="whatChanged"
+        label="What changed"
+        rows={2}
+        hint="Against the generation before. One thing at a time tells most."
+      />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextArea name="why" label="Why" rows={2} />
+        <TextArea name="expected" label="What is expected of it" rows={2} />
+      </div>
+      <div className="grid gap-4 sm:grid-cols-4">
+        <TextField
+          name="predicted"
+          label={`Predicted result${predictedUnit ? ` (${predictedUnit})` : ""}`}
+          inputMode="decimal"
+          hint="before the test"
+        />
+        <QuantityField name="mass" label="Mass" unit="kg" />
+        <QuantityField name="cost" label={`Cost of parts${currency ? ` (${currency})` : ""}`} unit="1" />
+        <TextField name="sides" label="Size" hint="580 × 380 × 390 mm" />
+      </div>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextArea name="variables" label="Design variables" rows={3} hint="One a line: stroke = 0.25 m" />
+        <div className="grid content-start gap-4">
+          <TextField name="features" label="Features" hint="with commas between: ball valve, long lever" />
+          <TextArea name="learned" label="What it taught" rows={2} />
+        </div>
+      </div>
+      {id && (
+        <CheckField
+          name="physical"
+          label="The build itself was changed"
+          hint={
+            "Leave it off for a correction of the record. When it is on, what was tested before becomes stale. " +
+            "A larger change is a new generation."
+          }
+        />
+      )}
+    </ActionForm>
+  );
+}

@@ -1,0 +1,89 @@
+import { notFound } from "next/navigation";
+import { fromSi } from "@/core/quantity/quantity";
+import { channelsOf } from "@/core/run/protocol";
+import { projectPage } from "@/platform/pages/page";
+import { protocolsOf } from "@/stages/bench/queries";
+import { gateBefore } from "@/stages/plan/queries/gates";
+import { teamsOf } from "@/stages/teams/queries/teams";
+import Link from "@/ui/link";
+import { Caution, PageHead } from "@/ui/page";
+import { buildActs } from "../acts";
+import { BuildForm } from "../parts/build-form";
+import { type Build, buildsOf } from "../queries";
+import { size } from "../view";
+
+export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: string; team?: string }) {
+  const page = await projectPage(slug);
+  const p = page.frame.project;
+  const [builds, teams, protocols] = await Promise.all([buildsOf(p.id), teamsOf(p.id), protocolsOf(p.id)]);
+  const b = id ? builds.find((x) => x.id === id) : undefined;
+  const owner = teams.find((t) => t.id === (b?.teamId ?? team));
+  if (!owner || (id && !b) || !page.may(buildActs.edit, { team: owner.id })) notFound();
+  const mine = builds.filter((x) => x.teamId === owner.id && x.id !== b?.id);
+  const primary =
+    protocols[0] && channelsOf(protocols[0].definition).find((c) => c.key === protocols[0]!.definition.primary);
+  const last = mine.at(-1);
+  const gate = b ? [] : (await gateBefore(p.id, owner.id, "final")).says;
+  const vars = (x?: Build) =>
+    Object.entries(x?.variables ?? {})
+      .map(([k, v]) => `${k} = ${v}`)
+      .join("\n");
+  return (
+    <>
+      <PageHead
+        title={b ? `${owner.name} G${b.number}: edit` : `${owner.name}: a new generation`}
+        note={
+          b
+            ? undefined
+            : last
+              ? `After G${last.number}. Its variables are filled in: change what you changed.`
+              : "The first one."
+        }
+      />
+      {gate.length > 0 && (
+        <div className="mb-3 max-w-[860px] border-l-4 border-ochre bg-ochre-wash px-3 py-2">
+          {gate.map((g) => (
+            <p key={g}>{g}</p>
+          ))}
+          <p className="text-sm">
+            <Link href={`/p/${slug}/plan/gates`} className="underline">
+              Open the gates
+            </Link>
+          </p>
+        </div>
+      )}
+      {!b && (
+        <div className="mb-4 max-w-[860px]">
+          <Caution>
+            Cutting, drilling and hot glue: only with tools that you are signed off for, eyes protected, and the
+            instructor told before you start. The school's workshop rules come first.
+          </Caution>
+        </div>
+      )}
+      <BuildForm
+        slug={slug}
+        teamId={owner.id}
+        id={b?.id}
+        version={b?.version ?? 0}
+        predictedUnit={primary?.unit ?? ""}
+        currency={p.currency}
+        parents={mine.map((x) => ({ value: x.id, label: `${owner.name} G${x.number}` }))}
+        defaults={{
+          stage: b?.stage ?? last?.stage ?? "mock-up",
+          builtOn: b?.builtOn ?? page.frame.today,
+          whatChanged: b?.whatChanged ?? "",
+          why: b?.why ?? "",
+          expected: b?.expected ?? "",
+          predicted: b?.predicted ? String(Number(b.predicted)) : "",
+          mass: b?.mass ? `${fromSi(b.mass, "kg")} kg` : "",
+          cost: b?.cost ? String(Number(b.cost)) : "",
+          sides: b && size(b) ? `${size(b)} mm` : "",
+          learned: b?.learned ?? "",
+          features: (b ?? last)?.features.join(", ") ?? "",
+          variables: vars(b ?? last),
+          parentId: b?.parents[0] ?? (b ? "" : (last?.id ?? "")),
+        }}
+      />
+    </>
+  );
+}

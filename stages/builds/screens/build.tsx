@@ -1,0 +1,183 @@
+import { notFound } from "next/navigation";
+import { formatNumber } from "@/core/quantity/quantity";
+import { projectPage } from "@/platform/pages/page";
+import { projectFacts } from "@/stages/needs/queries/facts";
+import { limitWords } from "@/stages/needs/view/requirements";
+import { requirementStatus } from "@/stages/needs/view/verdicts";
+import { cx } from "@/ui/classes";
+import { fullDate, instant } from "@/ui/date";
+import Link from "@/ui/link";
+import { LinkButton, PageHead, Sheet } from "@/ui/page";
+import { VerdictMark } from "@/ui/verdict";
+import { Figure } from "@/ui/working";
+import { PhotoUpload, RemovePhoto } from "../parts/buttons";
+import { buildById } from "../queries";
+import { margin } from "../view";
+
+/** One build: its record, its limits with margins, its photos, and how every requirement stands. */
+export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
+  const { frame, staff, ownTeam } = await projectPage(slug);
+  const p = frame.project;
+  const [b, facts] = await Promise.all([buildById(p.id, id), projectFacts(p.id)]);
+  if (!b) notFound();
+  const mine = staff || b.teamId === ownTeam;
+  const siblings = facts.builds.filter((x) => x.teamId === b.teamId);
+  const parents = facts.builds.filter((x) => b.parents.includes(x.id));
+  const changed =
+    parents.length === 1
+      ? [...new Set([...Object.keys(b.variables), ...Object.keys(parents[0]!.variables)])].filter(
+          (k) => b.variables[k] !== parents[0]!.variables[k],
+        )
+      : null;
+  const statuses = facts.requirements.map((r) => ({ r, s: requirementStatus(facts, r, b), m: margin(r, b) }));
+  return (
+    <>
+      <PageHead
+        title={
+          <>
+            {b.team} <span className="text-soft">G{b.number}</span>
+          </>
+        }
+        note={
+          `${b.stage}, built ${fullDate(b.builtOn)} · recorded by ${b.recordedBy}, ${instant(b.createdAt)}` +
+          `${b.revision > 1 ? ` · revision ${b.revision}` : ""}`
+        }
+      >
+        {facts.protocols.length > 0 && (
+          <LinkButton href={`/p/${slug}/bench?build=${b.id}`}>{mine ? "Test it" : "Its runs"}</LinkButton>
+        )}
+        {mine && <LinkButton href={`/p/${slug}/builds/${b.id}/edit`}>Edit</LinkButton>}
+      </PageHead>
+      <nav aria-label="Generations" className="no-print mb-3 text-soft">
+        {siblings.map((x, i) => (
+          <span key={x.id}>
+            {i > 0 && " → "}
+            <Link
+              href={`/p/${slug}/builds/${x.id}`}
+              aria-current={x.id === b.id ? "page" : undefined}
+              className={x.id === b.id ? "font-[650] text-ink" : "hover:text-ink"}
+            >
+              G{x.number}
+            </Link>
+          </span>
+        ))}
+      </nav>
+      <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div className="grid gap-4">
+          <Sheet title="Record">
+            <dl className="grid grid-cols-[120px_1fr] gap-y-1.5">
+              {(
+                [
+                  ["What changed", b.whatChanged],
+                  ["Why", b.why],
+                  [
+                    "Expected",
+                    [b.expected, b.predicted && `predicted ${formatNumber(b.predicted, 1)}`].filter(Boolean).join("; "),
+                  ],
+                  ["What it taught", b.learned],
+                  ["Made from", parents.map((x) => `${x.team} G${x.number}`).join(", ")],
+                  ["Features", b.features.join(", ")],
+                ] as const
+              ).map(
+                ([k, v]) =>
+                  v && (
+                    <div key={k} className="contents">
+                      <dt className="text-soft">{k}</dt>
+                      <dd>{v}</dd>
+                    </div>
+                  ),
+              )}
+            </dl>
+          </Sheet>
+          {Object.keys(b.variables).length > 0 && (
+            <Sheet
+              title="Design variables"
+              aside={
+                changed &&
+                (changed.length === 0
+                  ? "the same as before: a repeat"
+                  : changed.length === 1
+                    ? "one changed: clean"
+                    : `${changed.length} changed: a difference cannot be put down to one`)
+              }
+            >
+              <table className="w-full">
+                <tbody>
+                  {Object.entries(b.variables).map(([k, v]) => (
+                    <tr key={k} className="border-b border-line last:border-0">
+                      <td className="py-0.5 text-soft">{k}</td>
+                      <td className={cx("py-0.5", changed?.includes(k) && "font-[650]")}>{v}</td>
+                      <td className="py-0.5 text-sm text-soft">
+                        {changed?.includes(k) && `was ${parents[0]!.variables[k] ?? "not set"}`}
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </Sheet>
+          )}
+          <Sheet title="Photos" aside={mine && <PhotoUpload buildId={b.id} />}>
+            {b.photos.length === 0 ? (
+              <p className="text-soft">None yet. A photo of each generation is worth more than its description.</p>
+            ) : (
+              <div className="grid grid-cols-2 gap-3">
+                {b.photos.map((f) => (
+                  <figure key={f.id}>
+                    <img
+                      src={`/api/file/${f.id}`}
+                      alt={f.caption || `${b.team} G${b.number}`}
+                      className="w-full rounded-sm border border-line"
+                      loading="lazy"
+                    />
+                    <figcaption className="flex justify-between text-sm text-soft">
+                      {f.caption}
+                      {mine && <RemovePhoto id={f.id} />}
+                    </figcaption>
+                  </figure>
+                ))}
+              </div>
+            )}
+          </Sheet>
+        </div>
+        <Sheet
+          title="Against the requirements"
+          aside={`${statuses.filter((x) => x.s.value === "met").length} met of ${statuses.length}`}
+        >
+          <table className="w-full">
+            <thead className="sr-only">
+              <tr>
+                <th>Requirement</th>
+                <th>Limit</th>
+                <th>Margin</th>
+                <th>Status</th>
+              </tr>
+            </thead>
+            <tbody>
+              {statuses.map(({ r, s, m }) => (
+                <tr key={r.id} className="border-b border-line align-top last:border-0">
+                  <td className="py-1 pr-2">
+                    <Link href={`/p/${slug}/needs?r=${r.code}`} className="font-[600] hover:text-iron">
+                      {r.code}
+                    </Link>{" "}
+                    <span className="text-soft">{r.statement}</span>
+                  </td>
+                  <td className="py-1 pr-3 text-right whitespace-nowrap">
+                    {limitWords(r, p.currency)}
+                    {m && (
+                      <span className={cx("block text-sm", m.bad ? "text-iron" : "text-soft")}>margin {m.text}</span>
+                    )}
+                  </td>
+                  <td className="py-1">
+                    <Figure working={s.working} className="border-b-0">
+                      <VerdictMark verdict={s.value} word />
+                    </Figure>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Sheet>
+      </div>
+    </>
+  );
+}

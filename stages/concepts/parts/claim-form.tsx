@@ -1,0 +1,54 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import { QuantityField } from "@/ui/form/quantity-field";
+import { claimMustAction } from "../actions";
+import { claim } from "../schema";
+
+/** How the concept meets one must: a word, a reason, and an estimate where the must is measured. */
+export function ClaimForm({
+  conceptId,
+  requirementId,
+  says,
+  how,
+  estimate,
+  unit,
+}: {
+  conceptId: string;
+  requirementId: string;
+  says: string;
+  how: string;
+  estimate: string;
+  unit: string | null;
+}) {
+  return (
+    <ActionForm
+      inline
+      schema={claim}
+      action={claimMustAction}
+      fixed={{ conceptId, requirementId }}
+      defaults={{ says, how, estimate }}
+      submit="Keep"
+      look="plain"
+      saved="Kept."
+    >
+      <SelectField
+        name="says"
+        label="Meets it"
+        hideLabel
+        empty="says nothing"
+        options={[
+          { value: "yes", label: "meets it" },
+          { value: "unsure", label: "not sure" },
+          { value: "no", label: "does not" },
+        ]}
+        className="w-30"
+      />
+      {unit && (
+        <QuantityField name="estimate" label="Estimate" hideLabel unit={unit} placeholder="estimate" className="w-36" />
+      )}
+      <TextField name="how" label="How" hideLabel placeholder="how, in a few words" className="w-60 max-w-full" />
+    </ActionForm>
+  );
+}

@@ -1,0 +1,67 @@
+"use client";
+
+import { useState } from "react";
+import { ActionForm } from "@/ui/form/action-form";
+import { TextArea, TextField } from "@/ui/form/fields";
+import { QuantityField } from "@/ui/form/quantity-field";
+import { buttonClass } from "@/ui/page";
+import { saveConceptAction } from "../actions";
+import { concept } from "../schema";
+
+export interface ConceptValues {
+  id?: string;
+  version: number;
+  title: string;
+  idea: string;
+  dimensions: string;
+  mass: string;
+  cost: string;
+  sides: string;
+}
+
+export function ConceptForm({ projectId, slug, edit }: { projectId: string; slug: string; edit?: ConceptValues }) {
+  const [open, setOpen] = useState(false);
+  if (!open)
+    return (
+      <button type="button" className={buttonClass(edit ? "plain" : "main")} onClick={() => setOpen(true)}>
+        {edit ? "Edit" : "New concept"}
+      </button>
+    );
+  const { id, version, ...values } = edit ?? {
+    id: undefined,
+    version: 0,
+    title: "",
+    idea: "",
+    dimensions: "",
+    mass: "",
+    cost: "",
+    sides: "",
+  };
+  return (
+    <div className="sheet w-full px-4 py-3">
+      <ActionForm
+        schema={concept}
+        action={saveConceptAction}
+        fixed={{ projectId, id, version }}
+        defaults={values}
+        submit="Save concept"
+        goTo={edit ? undefined : `/p/${slug}/concepts/:id`}
+        onDone={() => setOpen(false)}
+        cancel={
+          <button type="button" className={buttonClass("quiet")} onClick={() => setOpen(false)}>
+            Leave without saving
+          </button>
+        }
+      >
+        <TextField name="title" label="Title" />
+        <TextArea name="idea" label="How it works" rows={4} />
+        <div className="grid gap-3 sm:grid-cols-3">
+          <QuantityField name="mass" label="Estimated mass" unit="kg" />
+          <QuantityField name="cost" label="Estimated cost" unit="1" />
+          <TextField name="sides" label="Estimated size" hint="600 × 400 × 400 mm" />
+        </div>
+        <TextArea name="dimensions" label="Key dimensions" rows={3} hint="One a line with its unit: bore = 40 mm" />
+      </ActionForm>
+    </div>
+  );
+}

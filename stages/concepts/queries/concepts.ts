@@ -1,0 +1,87 @@
+import { conceptActs } from "../acts";
+import "server-only";
+import { type Actor, can } from "@/core/access/can";
+import type { Claim } from "@/core/concepts/screen";
+import { db, type Tx } from "@/platform/db/db";
+import { settingsOf } from "@/platform/project/settings";
+
+export interface Concept {
+  id: string;
+  title: string;
+  idea: string;
+  dimensions: string;
+  author: string | null;
+  authorId: string | null;
+  team: string | null;
+  mass: string | null;
+  cost: string | null;
+  sides: string[] | null;
+  fate: "open" | "goes on" | "set aside" | "merged";
+  fateReason: string;
+  fateBy: string | null;
+  createdAt: string;
+  version: number;
+  sketches: { id: string; caption: string }[];
+  parents: { id: string; title: string }[];
+  claims: Record<string, Claim>;
+}
+
+/** Every concept of a project with its sketches, parents and claims, whoever asks. */
+export const everyConcept = (projectId: string, sql: Tx = db()) => sql<Concept[]>`
+  SELECT
+    k.id, k.title, k.idea, k.dimensions, k.author_id, p.name AS author, t.name AS team, k.mass, k.cost, k.sides, k.fate,
+    k.fate_reason, k.fate_by, k.created_at, k.version,
+    (
+      SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.added_at), '[]')
+      FROM file_use u
+      WHERE u.concept_id = k.id
+    ) AS sketches,
+    (
+      SELECT coalesce(json_agg(json_build_object('id', x.id, 'title', x.title) ORDER BY x.title), '[]')
+      FROM concept_parent cp
+      JOIN concept x ON x.id = cp.parent_id
+      WHERE cp.concept_id = k.id
+    ) AS parents,
+    (
+      SELECT coalesce(
+        json_object_agg(
+          c.requirement_id, json_build_object('says', c.says, 'how', c.how, 'estimate', c.estimate::text)
+        ),
+        '{}'
+      )
+      FROM concept_claim c
+      WHERE c.concept_id = k.id
+    ) AS claims
+  FROM concept k
+  LEFT JOIN person p ON p.id = k.author_id
+  LEFT JOIN team t ON t.id = k.team_id
+  WHERE k.project_id = ${projectId}
+  ORDER BY k.fate <> 'goes on', k.fate <> 'open', k.created_at, k.id
+`;
+
+/**
+ * The concepts that an actor may see: a student sees only the own ones until the instructor opens them all; guests see
+ * them when they are open.
+ */
+export async function conceptsOf(projectId: string, actor: Actor): Promise<Concept[]> {
+  const [all, { conceptsOpen }] = await Promise.all([everyConcept(projectId), settingsOf(projectId)]);
+  if (conceptsOpen || can(actor, conceptActs.decide, { project: projectId })) return all;
+  return actor.kind === "person" ? all.filter((k) => k.authorId === actor.id) : [];
+}
+
+export interface Fate {
+  id: string;
+  conceptId: string;
+  fate: string;
+  reason: string;
+  decidedBy: string;
+  decidedAt: string;
+}
+
+export const fatesOf = (conceptId: string) =>
+  db()<Fate[]>`
+    SELECT id, concept_id, fate, reason, decided_by, decided_at
+    FROM concept_fate
+    WHERE concept_id = ${conceptId}
+    ORDER BY decided_at
+  `;

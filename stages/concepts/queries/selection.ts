@@ -1,0 +1,89 @@
+import "server-only";
+import type { Flip, FragilityInput } from "@/core/concepts/fragility";
+import type { RaterModel } from "@/core/concepts/raters";
+import type { Working } from "@/core/working/working";
+import { db } from "@/platform/db/db";
+import type { ConceptSchool } from "@/platform/project/settings";
+
+export interface SelectionDefinition {
+  criteria: { key: string; name: string; weight: number }[];
+  top: number;
+  keep: number;
+  votes: number;
+  datum: string | null;
+  severity: "raw" | "adjusted";
+  pairs?: Record<string, number>;
+}
+
+export interface SelectionSheet {
+  id: string;
+  raterPerson: string | null;
+  raterGuest: string | null;
+  raterName: string;
+  marks: Record<string, unknown>;
+  handedInAt: string;
+}
+
+export interface Selection {
+  id: string;
+  projectId: string;
+  title: string;
+  school: ConceptSchool;
+  definition: SelectionDefinition;
+  concepts: { id: string; title: string; fate: string; fateReason: string }[];
+  closedAt: string | null;
+  createdBy: string;
+  createdAt: string;
+  version: number;
+  sheets: SelectionSheet[];
+}
+
+export const selectionsOf = (projectId: string) => db()<Selection[]>`
+  SELECT
+    x.id, x.project_id, x.title, x.school, x.definition, x.closed_at, x.created_by, x.created_at, x.version,
+    (
+      SELECT coalesce(
+        json_agg(
+          json_build_object('id', k.id, 'title', k.title, 'fate', k.fate, 'fateReason', k.fate_reason)
+          ORDER BY array_position(x.concepts, k.id)
+        ),
+        '[]'
+      )
+      FROM concept k
+      WHERE k.id = ANY(x.concepts)
+    ) AS concepts,
+    (
+      SELECT coalesce(
+        json_agg(
+          json_build_object(
+            'id', h.id, 'raterPerson', h.rater_person, 'raterGuest', h.rater_guest, 'raterName', h.rater_name, 'marks',
+            h.marks, 'handedInAt', h.handed_in_at
+          )
+          ORDER BY h.handed_in_at, h.id
+        ),
+        '[]'
+      )
+      FROM selection_sheet h
+      WHERE h.selection_id = x.id
+    ) AS sheets
+  FROM selection x
+  WHERE x.project_id = ${projectId}
+  ORDER BY x.closed_at IS NOT NULL, x.created_at DESC
+`;
+
+export interface Outcome {
+  rows: {
+    id: string;
+    title: string;
+    value: number | null;
+    shown: string;
+    working: Working;
+    raw?: string;
+    note?: string;
+  }[];
+  agreement: number | null;
+  raters: RaterModel | null;
+  flips: Flip[];
+  fragility: FragilityInput | null;
+  warnings: string[];
+}

@@ -1,0 +1,100 @@
+import * as yup from "yup";
+import * as c from "@/platform/schema/fields";
+import { ids, pick, whole } from "@/platform/schema/fields";
+
+// Concepts
+export const concept = yup.object({
+  projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  title: c.text(120),
+  idea: c.optionalText(4000),
+  mass: c.quantity("kg"),
+  cost: c.quantity("1"),
+  sides: c.sides(),
+  dimensions: c.optionalText(1000),
+});
+
+export const claim = yup.object({
+  conceptId: c.id(),
+  requirementId: c.id(),
+  says: pick("", "yes", "no", "unsure").default(""),
+  how: c.optionalText(600),
+  estimate: c.optionalText(60),
+});
+
+export const sketch = yup.object({
+  conceptId: c.id(),
+  base64: yup.string().required("Choose a photo or a drawing.").max(34_000_000, "At most 25 MB."),
+  caption: c.optionalText(200),
+});
+
+export const fileUseId = yup.object({ id: c.id() });
+
+export const conceptFate = yup.object({
+  id: c.id(),
+  version: c.version(),
+  fate: pick("open", "goes on", "set aside").required(),
+  reason: c
+    .optionalText(400)
+    .test("why", "Say why: the reason stays on record.", (v, x) => x.parent.fate === "open" || !!v),
+});
+
+export const mergeConcepts = yup.object({
+  projectId: c.id(),
+  title: c.text(120),
+  idea: c.optionalText(4000),
+  parents: ids(6).min(2, "Choose at least two concepts."),
+  reason: c.text(400),
+});
+
+const criterion = yup.object({
+  key: c.text(40),
+  name: c.text(80),
+  weight: yup.number().moreThan(0, "A weight is above zero.").required(),
+});
+
+export const selection = yup.object({
+  projectId: c.id(),
+  title: c.text(120),
+  school: pick("client", "panel", "vote", "weighted", "datum").required(),
+  conceptIds: ids(40).min(2, "Choose at least two concepts."),
+  criteria: yup
+    .array(criterion)
+    .max(15)
+    .default([])
+    .when("school", {
+      is: (x: string) => x !== "client" && x !== "vote",
+      then: (q) => q.min(1, "Name at least one criterion."),
+    }),
+  top: yup.number().min(1).max(100).default(5),
+  keep: whole(1, 40).default(1),
+  votes: whole(1, 20).default(1),
+  datum: c.optionalId(),
+  severity: pick("raw", "adjusted").default("raw"),
+});
+
+export const selectionWeights = yup.object({
+  id: c.id(),
+  version: c.version(),
+  weights: yup.array(yup.number().moreThan(0, "A weight is above zero.").required()).max(15).required(),
+  pairs: yup.mixed<Record<string, number>>().optional(),
+});
+
+export const selectionSheet = yup.object({
+  selectionId: c.id(),
+  marks: yup
+    .mixed<Record<string, unknown>>(
+      (v): v is Record<string, unknown> => typeof v === "object" && v !== null && JSON.stringify(v).length < 60_000,
+    )
+    .required(),
+});
+
+export const closeSelection = yup.object({
+  id: c.id(),
+  version: c.version(),
+  going: ids(40),
+  reasons: yup.mixed<Record<string, string>>().default({}),
+});
+
+export const selectionId = yup.object({ id: c.id() });

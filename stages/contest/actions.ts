@@ -1,0 +1,20 @@
+"use server";
+import { action } from "@/platform/command/perform";
+import { inspectEntry, scoreAttempt, voidAttempt } from "./commands/attempts";
+import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
+
+export const saveEventAction = action(saveEvent);
+
+export const refreshEntriesAction = action(refreshEntries);
+
+export const drawRunOrderAction = action(drawRunOrder);
+
+export const inspectEntryAction = action(inspectEntry);
+
+export const scoreAttemptAction = action(scoreAttempt);
+
+export const voidAttemptAction = action(voidAttempt);
+
+export const confirmEventAction = action(confirmEvent);
+
+export const reopenEventAction = action(reopenEvent);

@@ -1,0 +1,197 @@
+import "server-only";
+import type { EventDefinition } from "@/core/contest/standings";
+import { drawOrder } from "@/core/draw/draw";
+import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
+import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { newId, type Tx } from "@/platform/db/db";
+import { contestActs } from "../acts";
+import { contestOf } from "../queries/events";
+import * as s from "../schema";
+
+const ofEvent = (sql: Tx, id: string) => projectOf(sql, "event", id);
+
+/** Sets up an event; every team enters with its newest build. Once attempts are scored the rules are fixed. */
+export const saveEvent = command({
+  name: "saveEvent",
+  act: contestActs.edit,
+  schema: s.event,
+  twice: "There is an event of this name.",
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, audit }, input): Promise<{ id: string }> {
+    const [v] = await sql<{ id: string; definition: ProtocolDefinition }[]>`
+      SELECT v.id, v.definition
+      FROM protocol p
+      JOIN protocol_version v ON v.protocol_id = p.id
+      WHERE p.id = ${input.protocolId} AND p.project_id = ${input.projectId}
+      ORDER BY v.number DESC
+      LIMIT 1
+    `;
+    const channel = channelsOf(found(v, "This protocol").definition).find((c) => c.key === input.channel);
+    if (!channel) refuse("The protocol does not measure that.", "channel");
+    const r = input.points;
+    if (r && r.kind === "line" && (r.anchors?.length ?? 0) < 2) refuse("A line takes two anchors or more.", "points");
+    if (r && r.kind === "target" && !(r.target && r.points && r.perStep && Number(r.step) > 0))
+      refuse("A target rule takes the target, points, points a step and a step above zero.", "points");
+    const definition: EventDefinition = {
+      channel: channel.key,
+      unit: channel.unit,
+      better: input.better,
+      policy: {
+        school: input.school,
+        n: input.n,
+        k: input.school === "best-k" ? Math.min(input.k, input.n) : undefined,
+        foul: input.foul,
+      },
+      ranking: input.ranking,
+      resolution: input.ties === "resolution" ? input.resolution! : null,
+      tieBreaks: [...new Set(input.tieBreaks)],
+      points: (r ? { ...r, floor: r.floor ?? "0", school: r.school ?? "complete" } : null) as EventDefinition["points"],
+      seed: input.seed,
+    };
+    let { id } = input;
+    if (id) {
+      const [e] = await sql<{ version: number; name: string; scored: boolean }[]>`
+        SELECT
+          version, name, EXISTS (SELECT FROM run r JOIN entry n ON n.id = r.entry_id WHERE n.event_id = e.id) AS scored
+        FROM event e
+        WHERE id = ${id} AND project_id = ${input.projectId} FOR UPDATE
+      `;
+      checkVersion(found(e, "This event"), input.version, { name: "Name" }, input, e!);
+      if (e!.scored)
+        refuse("Attempts have been scored: the rules of this event are fixed. Make another event if they must change.");
+      await sql`
+        UPDATE event
+        SET
+          name = ${input.name}, definition = ${sql.json(definition as never)}, protocol_version_id = ${v!.id},
+          version = version + 1
+        WHERE id = ${id}
+      `;
+    } else {
+      id = newId();
+      await sql`
+        INSERT INTO event (id, project_id, protocol_version_id, name, definition)
+        VALUES (${id}, ${input.projectId}, ${v!.id}, ${input.name}, ${sql.json(definition as never)})
+      `;
+    }
+    await enterTeams(sql, input.projectId, id);
+    audit({ type: "event", id, label: input.name, after: definition });
+    return { id };
+  },
+});
+
+async function enterTeams(sql: Tx, projectId: string, eventId: string): Promise<void> {
+  const teams = await sql<{ id: string; buildId: string | null }[]>`
+    SELECT t.id, (SELECT b.id FROM build b WHERE b.team_id = t.id ORDER BY b.number DESC LIMIT 1) AS build_id
+    FROM team t
+    WHERE t.project_id = ${projectId} AND t.retired_at IS NULL
+  `;
+  if (teams.length)
+    await sql`
+      INSERT INTO entry ${sql(teams.map((t) => ({ id: newId(), eventId, teamId: t.id, buildId: t.buildId })))}
+      ON CONFLICT (event_id, team_id) DO UPDATE SET build_id = excluded.build_id, version = entry.version + 1
+      WHERE entry.inspection = 'waiting'
+    `;
+}
+
+/** Takes the teams' newest builds in again, before the inspection: teams formed or built since the event was set up. */
+export const refreshEntries = command({
+  name: "refreshEntries",
+  act: contestActs.edit,
+  schema: s.eventId,
+  subject: (sql, i) => ofEvent(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [e] = await sql<
+      { projectId: string; name: string; state: string }[]
+    >`SELECT project_id, name, state FROM event WHERE id = ${input.id} FOR UPDATE`;
+    if (e!.state === "confirmed") refuse("The result is confirmed.");
+    await enterTeams(sql, e!.projectId, input.id);
+    audit({ type: "event", id: input.id, label: e!.name, after: { entries: "refreshed" } });
+  },
+});
+
+/** Draws the run order with a seed that was shown before; anyone can repeat it. */
+export const drawRunOrder = command({
+  name: "drawRunOrder",
+  act: contestActs.edit,
+  schema: s.drawOrder,
+  subject: (sql, i) => ofEvent(sql, i.id),
+  async run({ sql, audit, by }, input) {
+    const [e] = await sql<{ version: number; projectId: string; name: string; scored: boolean }[]>`
+      SELECT
+        version, project_id, name,
+        EXISTS (SELECT FROM run r JOIN entry n ON n.id = r.entry_id WHERE n.event_id = e.id) AS scored
+      FROM event e
+      WHERE id = ${input.id} FOR UPDATE
+    `;
+    checkVersion(found(e, "This event"), input.version, {}, {}, {});
+    if (e!.scored) refuse("Attempts have been scored: the order stays.");
+    const entries = await sql<{ id: string; team: string }[]>`
+      SELECT n.id, t.name AS team
+      FROM entry n
+      JOIN team t ON t.id = n.team_id
+      WHERE n.event_id = ${input.id}
+      ORDER BY t.name, n.id
+    `;
+    if (!entries.length) refuse("No team has entered yet.");
+    const order = drawOrder(entries, input.seed);
+    for (const [i, n] of order.entries())
+      await sql`UPDATE entry SET run_order = ${i + 1}, version = version + 1 WHERE id = ${n.id}`;
+    await sql`UPDATE event SET version = version + 1 WHERE id = ${input.id}`;
+    await sql`
+      INSERT INTO draw (id, project_id, purpose, seed, inputs, outcome, drawn_by)
+      VALUES (
+        ${newId()}, ${e!.projectId}, ${`run order ${input.id}`}, ${input.seed}, ${sql.json(entries.map((n) => n.team))},
+        ${sql.json(order.map((n) => n.team))}, ${by}
+      )
+    `;
+    audit({
+      type: "draw",
+      id: input.id,
+      label: `${e!.name}: run order, seed ${input.seed}`,
+      after: order.map((n) => n.team),
+    });
+  },
+});
+
+/** Confirms an event's result; it never changes silently afterwards. */
+export const confirmEvent = command({
+  name: "confirmEvent",
+  act: contestActs.edit,
+  schema: s.eventVersion,
+  subject: (sql, i) => ofEvent(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [e] = await sql<
+      { version: number; state: string; name: string; projectId: string }[]
+    >`SELECT version, state, name, project_id FROM event WHERE id = ${input.id} FOR UPDATE`;
+    checkVersion(
+      found(e, "This event"),
+      input.version,
+      { state: "State" },
+      { state: "confirmed" },
+      { state: e!.state },
+    );
+    if (e!.state !== "running")
+      refuse(e!.state === "confirmed" ? "The result is confirmed already." : "No attempt has been scored yet.");
+    const result = (await contestOf(e!.projectId, sql))
+      .find((x) => x.id === input.id)!
+      .standings.map((x) => ({ team: x.name, place: x.place, counted: x.counted, points: x.points }));
+    await sql`UPDATE event SET state = 'confirmed', version = version + 1 WHERE id = ${input.id}`;
+    audit({ type: "event", id: input.id, label: `${e!.name} confirmed`, after: result });
+  },
+});
+
+export const reopenEvent = command({
+  name: "reopenEvent",
+  act: contestActs.edit,
+  schema: s.voidAttempt,
+  subject: (sql, i) => ofEvent(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [e] = await sql<
+      { version: number; state: string; name: string }[]
+    >`SELECT version, state, name FROM event WHERE id = ${input.id} FOR UPDATE`;
+    checkVersion(found(e, "This event"), input.version, { state: "State" }, { state: "running" }, { state: e!.state });
+    if (e!.state !== "confirmed") refuse("The result is not confirmed.");
+    await sql`UPDATE event SET state = 'running', version = version + 1 WHERE id = ${input.id}`;
+    audit({ type: "event", id: input.id, label: `${e!.name} reopened`, reason: input.reason });
+  },
+});

@@ -1,0 +1,121 @@
+import { formatNumber } from "@/core/quantity/quantity";
+import { cx } from "@/ui/classes";
+import { LiveRefresh } from "@/ui/live";
+import type { ContestEvent } from "../queries/events";
+import { Clock } from "./buttons";
+
+/**
+ * The board on a second screen: standings of the running event, who is next, everything readable from the back row.
+ * Nothing private on it.
+ */
+export function Board({ title, events, liveUrl }: { title: string; events: ContestEvent[]; liveUrl: string }) {
+  const event =
+    events.find((e) => e.state === "running") ?? events.findLast((e) => e.state === "confirmed") ?? events[0];
+  const d = event?.definition;
+  const next = event && event.state !== "confirmed" ? upNext(event) : [];
+  const scored = event?.runs.filter((r) => r.state !== "void").length ?? 0;
+  const total = event
+    ? event.entries.filter((n) => n.inspection !== "turned away").length * event.definition.policy.n
+    : 0;
+  const ties = event ? tieWords(event) : "";
+  return (
+    <main className="flex min-h-dvh flex-col bg-[#1e1b18] px-[2.3vw] py-[2.2vw] text-[#f6f1e8]">
+      <header className="flex items-start justify-between gap-8">
+        <div>
+          <h1 className="text-[clamp(24px,2.7vw,60px)] [font-stretch:112%]">{title}</h1>
+          <p className="text-[clamp(14px,1.35vw,30px)] text-[#b9aea0]">
+            {event ? (
+              <>
+                {event.name}
+                {event.state === "confirmed"
+                  ? " · final result"
+                  : ` · attempt ${Math.min(scored + 1, total)} of ${total}`}
+                {next[0] && (
+                  <>
+                    {" "}
+                    · next: <strong className="text-[#E39A7C]">{next[0]}</strong>
+                    {next[1] && <>, then {next[1]}</>}
+                  </>
+                )}
+              </>
+            ) : (
+              "The contest has no event yet."
+            )}
+          </p>
+        </div>
+        <div className="text-right">
+          <Clock />
+          <p className="text-[clamp(11px,0.95vw,22px)] text-[#b9aea0]">
+            {d && `seed ${d.seed} · `}
+            <LiveRefresh url={liveUrl} dark />
+          </p>
+        </div>
+      </header>
+      {event && d && (
+        <table className="mt-[1.6vw] w-full border-collapse text-[clamp(16px,1.75vw,42px)]">
+          <thead>
+            <tr className="border-b border-[#4a443d] text-left text-[clamp(12px,1.1vw,26px)] text-[#b9aea0]">
+              <th className="w-[4.5em] py-[0.5vw] font-normal">Place</th>
+              <th className="font-normal">Team</th>
+              <th className="font-normal">Attempts</th>
+              <th className="text-right font-normal">
+                {d.policy.school === "best" ? `best of ${d.policy.n}` : d.policy.school}
+              </th>
+              {d.points && <th className="w-[5.5em] text-right font-normal">points</th>}
+            </tr>
+          </thead>
+          <tbody>
+            {event.standings.map((s) => (
+              <tr key={s.id} className="border-b border-[#38332d]">
+                <td className="py-[0.62vw] text-[1.12em] font-[650] text-[#E39A7C]">
+                  {s.place === null ? "–" : Number.isInteger(s.place) ? s.place : `${Math.floor(s.place)}½`}
+                </td>
+                <td className={cx("font-[550]", s.name === next[0] && "text-[#E39A7C]")}>{s.name}</td>
+                <td className="text-[0.72em] text-[#b9aea0]">
+                  {Array.from({ length: d.policy.n }, (_, i) => s.attempts[i]).map((a, i) => (
+                    <span key={i}>
+                      {i > 0 && " · "}
+                      <span className={cx(a?.counts && "text-[#f6f1e8]")}>{a?.text ?? "–"}</span>
+                    </span>
+                  ))}
+                </td>
+                <td className="text-right font-[650]">
+                  {s.shown}
+                  <span className="ml-[0.25em] text-[0.62em] font-normal text-[#b9aea0]">{d.unit}</span>
+                </td>
+                {d.points && (
+                  <td className="text-right text-[#d8cfc2]">{s.points === null ? "–" : formatNumber(s.points, 1)}</td>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <footer className="mt-auto pt-[1.5vw] text-[clamp(12px,1.1vw,26px)] text-[#b9aea0]">{ties}</footer>
+    </main>
+  );
+}
+
+/** Who attempts next: in run order, those with the fewest attempts first. */
+function upNext(event: ContestEvent): string[] {
+  const n = event.definition.policy.n;
+  const waiting = event.entries
+    .filter((e) => e.inspection === "passed")
+    .map((e) => ({ e, done: event.runs.filter((r) => r.entryId === e.id && r.state !== "void").length }))
+    .filter((x) => x.done < n);
+  return waiting.sort((a, b) => a.done - b.done || (a.e.runOrder ?? 999) - (b.e.runOrder ?? 999)).map((x) => x.e.team);
+}
+
+function tieWords(event: ContestEvent): string {
+  const shared = event.standings.filter((s) => s.shared && s.place !== null);
+  if (!shared.length)
+    return event.definition.resolution
+      ? `The rig reads to ${event.definition.resolution} ${event.definition.unit}.`
+      : "";
+  const first = shared.filter((s) => s.place === shared[0]!.place);
+  return (
+    `${first.map((s) => s.name).join(" and ")} tie at ${first[0]!.shown}` +
+    (event.definition.resolution ? `: the rig reads to ${event.definition.resolution} ${event.definition.unit}` : "") +
+    "."
+  );
+}

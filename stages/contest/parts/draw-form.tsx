@@ -1,0 +1,20 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { TextField } from "@/ui/form/fields";
+import { drawRunOrderAction } from "../actions";
+import { drawOrder } from "../schema";
+
+export const DrawForm = ({ id, version, seed }: { id: string; version: number; seed: string }) => (
+  <ActionForm
+    inline
+    schema={drawOrder}
+    action={drawRunOrderAction}
+    fixed={{ id, version }}
+    defaults={{ seed }}
+    submit="Draw the run order"
+    look="plain"
+  >
+    <TextField name="seed" label="Seed" className="w-24" />
+  </ActionForm>
+);

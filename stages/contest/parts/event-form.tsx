@@ -1,0 +1,121 @@
+"use client";
+
+import { useFormContext } from "react-hook-form";
+import { attemptSchools, foulSchools } from "@/core/points/attempts";
+import { ActionForm } from "@/ui/form/action-form";
+import { ChoiceField } from "@/ui/form/choice-field";
+import { SelectField, TextField } from "@/ui/form/fields";
+import type { Option } from "@/ui/option";
+import { LinkButton } from "@/ui/page";
+import { RuleFields } from "@/ui/rule-fields";
+import { readRule, type TypedRule } from "@/ui/rule-fields-read";
+import { saveEventAction } from "../actions";
+import { event } from "../schema";
+
+const schoolOptions = (o: Record<string, string>): Option[] =>
+  Object.entries(o).map(([value, label]) => ({ value, label }));
+
+function Rules({ channels }: { channels: Record<string, Option[]> }) {
+  const { watch } = useFormContext();
+  return (
+    <>
+      <SelectField
+        name="channel"
+        label="What is measured"
+        empty="choose"
+        options={channels[watch("protocolId") as string] ?? []}
+      />
+      <SelectField
+        name="better"
+        label="Better is"
+        options={[
+          { value: "more", label: "more" },
+          { value: "less", label: "less" },
+        ]}
+      />
+      <SelectField name="school" label="Which attempt counts" options={schoolOptions(attemptSchools)} />
+      <TextField name="n" label="Attempts" type="number" />
+      {watch("school") === "best-k" && <TextField name="k" label="k" type="number" />}
+      <SelectField name="foul" label="A foul or no finish" options={schoolOptions(foulSchools)} />
+      <SelectField
+        name="ties"
+        label="Values closer than the instrument's resolution"
+        options={[
+          { value: "resolution", label: "tie: the instrument cannot tell them apart" },
+          { value: "digits", label: "order by the recorded digits" },
+        ]}
+      />
+      {watch("ties") === "resolution" && (
+        <TextField name="resolution" label="Resolution" inputMode="decimal" hint="in the measure's unit" />
+      )}
+      <SelectField
+        name="ranking"
+        label="Places after a tie"
+        options={[
+          { value: "competition", label: "1 2 2 4: a tie leaves the next places empty" },
+          { value: "dense", label: "1 2 2 3: no place is left empty" },
+          { value: "shared", label: "1 2½ 2½ 4: tied places are averaged" },
+        ]}
+      />
+    </>
+  );
+}
+
+export function EventForm({
+  projectId,
+  slug,
+  id,
+  version,
+  defaults,
+  protocols,
+  channels,
+}: {
+  projectId: string;
+  slug: string;
+  id?: string;
+  version: number;
+  defaults: Record<string, unknown> & { rule: TypedRule };
+  protocols: Option[];
+  channels: Record<string, Option[]>;
+}) {
+  return (
+    <ActionForm
+      schema={event}
+      action={saveEventAction}
+      fixed={{ projectId, id, version }}
+      defaults={defaults}
+      submit={id ? "Save the event" : "Set up the event"}
+      goTo={`/p/${slug}/contest?event=:id`}
+      cancel={
+        <LinkButton href={`/p/${slug}/contest`} look="quiet">
+          Leave without saving
+        </LinkButton>
+      }
+      className="grid max-w-[900px] gap-4"
+      shape={(v) => ({ ...v, points: readRule(v.rule as TypedRule) })}
+    >
+      <div className="grid items-start gap-4 sm:grid-cols-2">
+        <TextField name="name" label="Event" hint="for example Timed lift" />
+        <SelectField name="protocolId" label="Measured under" options={protocols} />
+        <Rules channels={channels} />
+      </div>
+      <ChoiceField
+        ordered
+        name="tieBreaks"
+        label="Ties are broken by, in the order in which you choose"
+        options={[
+          { value: "second", label: "second-best attempt" },
+          { value: "lighter", label: "lighter build" },
+          { value: "earlier", label: "earlier inspection" },
+          { value: "lot", label: "lot" },
+        ]}
+        hint="An unbroken tie is shared."
+      />
+      <fieldset className="grid items-start gap-4 border-t border-line pt-3 sm:grid-cols-3">
+        <legend className="pr-2 text-sm text-soft">Points</legend>
+        <RuleFields name="rule" none="no points: places only" />
+      </fieldset>
+      <TextField name="seed" label="Seed for lots" className="w-40" hint="shown before anything is drawn" />
+    </ActionForm>
+  );
+}

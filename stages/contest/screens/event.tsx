@@ -1,0 +1,70 @@
+import { randomInt } from "node:crypto";
+import { notFound } from "next/navigation";
+import { channelsOf } from "@/core/run/protocol";
+import { projectPage } from "@/platform/pages/page";
+import { protocolsOf } from "@/stages/bench/queries";
+import { Empty, LinkButton, PageHead } from "@/ui/page";
+import { showRule } from "@/ui/rule-fields-read";
+import { contestActs } from "../acts";
+import { EventForm } from "../parts/event-form";
+import { contestOf } from "../queries/events";
+
+export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
+  const { frame } = await projectPage(slug, contestActs.edit);
+  const p = frame.project;
+  const [protocols, events] = await Promise.all([protocolsOf(p.id), contestOf(p.id)]);
+  const e = id ? events.find((x) => x.id === id) : undefined;
+  if (id && !e) notFound();
+  const first = protocols[0];
+  if (!first)
+    return (
+      <>
+        <PageHead title="New event" />
+        <Empty
+          title="An event is measured under a protocol"
+          action={
+            <LinkButton href={`/p/${slug}/bench/protocol`} look="main">
+              Write a protocol
+            </LinkButton>
+          }
+        >
+          So that the contest measures the same way as the bench did.
+        </Empty>
+      </>
+    );
+  const d = e?.definition;
+  return (
+    <>
+      <PageHead title={e ? e.name : "New event"} note="The rules are fixed once the first attempt is scored." />
+      <EventForm
+        projectId={p.id}
+        slug={slug}
+        id={e?.id}
+        version={e?.version ?? 0}
+        protocols={protocols.map((x) => ({ value: x.id, label: `${x.name} v${x.number}` }))}
+        channels={Object.fromEntries(
+          protocols.map((x) => [
+            x.id,
+            channelsOf(x.definition).map((c) => ({ value: c.key, label: `${c.name} (${c.unit})` })),
+          ]),
+        )}
+        defaults={{
+          name: e?.name ?? "",
+          protocolId: e?.protocolId ?? first.id,
+          channel: d?.channel ?? first.definition.primary,
+          better: d?.better ?? first.definition.better,
+          school: d?.policy.school ?? "best",
+          n: d?.policy.n ?? 3,
+          k: d?.policy.k ?? 2,
+          foul: d?.policy.foul ?? "out",
+          ranking: d?.ranking ?? "competition",
+          ties: d && d.resolution === null ? "digits" : "resolution",
+          resolution: d?.resolution ?? "0.1",
+          tieBreaks: [...(d?.tieBreaks ?? ["second"])],
+          seed: d?.seed ?? String(randomInt(1000, 10_000)),
+          rule: showRule(d?.points ?? null),
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,19 @@
+import { notFound } from "next/navigation";
+import { db } from "@/platform/db/db";
+import { guestActor } from "@/platform/sign-in/actors";
+import { Board } from "../parts/board";
+import { contestOf } from "../queries/events";
+
+/** The board by a guest link: its secret is all it takes, and all it shows is the contest. */
+export async function LinkBoardScreen({ secret }: { secret: string }) {
+  const guest = await guestActor(secret);
+  if (guest.kind !== "guest" || guest.role !== "board") notFound();
+  const [p] = await db()<{ title: string }[]>`SELECT title FROM project WHERE id = ${guest.project}`;
+  return (
+    <Board
+      title={`${p?.title ?? ""} contest`}
+      events={await contestOf(guest.project)}
+      liveUrl={`/api/live?board=${secret}`}
+    />
+  );
+}

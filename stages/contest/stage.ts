@@ -1,0 +1,33 @@
+import "server-only";
+import type { Stage, Stratum } from "@/platform/registry/stage";
+import { dayMonth, plural, share } from "@/platform/registry/words";
+import { contestActs } from "./acts";
+import * as attempts from "./commands/attempts";
+import * as events from "./commands/events";
+import { standingsTable } from "./standings-csv";
+
+interface Row {
+  events: number;
+  confirmed: number;
+}
+
+const stratum: Stratum = {
+  columns: (sql, p) => sql`
+    (SELECT count(*)::int FROM event WHERE project_id = ${p}) AS events,
+    (SELECT count(*)::int FROM event WHERE project_id = ${p} AND state = 'confirmed') AS confirmed
+  `,
+  line(row, project) {
+    const c = row as unknown as Row;
+    if (c.events === 0) return [0, project.eventOn ? `event ${dayMonth(project.eventOn)}` : "no event yet"];
+    return [share(c.confirmed, c.events), `${c.confirmed} of ${plural(c.events, "event")} confirmed`];
+  },
+};
+
+export const contest: Stage = {
+  key: "contest",
+  name: "Contest",
+  pages: [{ label: "Contest", path: "/contest" }],
+  commands: [attempts, events],
+  stratum,
+  downloads: { standings: { act: contestActs.read, make: standingsTable } },
+};

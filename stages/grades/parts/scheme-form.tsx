@@ -1,0 +1,185 @@
+"use client";
+
+import { useFieldArray, useFormContext } from "react-hook-form";
+import { ActionForm } from "@/ui/form/action-form";
+import { FieldGroup } from "@/ui/form/field";
+import { SelectField, TextField } from "@/ui/form/fields";
+import type { Option } from "@/ui/option";
+import { buttonClass, LinkButton } from "@/ui/page";
+import { RuleFields } from "@/ui/rule-fields";
+import { emptyRule, readRule, type TypedRule } from "@/ui/rule-fields-read";
+import { saveSchemeAction } from "../actions";
+import { scheme } from "../schema";
+
+export interface TypedComponent {
+  key: string;
+  name: string;
+  weight: string;
+  kind: string;
+  review: string;
+  milestone: string;
+  measure: string;
+  full: string;
+  rule: TypedRule;
+}
+
+function Components({
+  reviews,
+  milestones,
+  measures,
+}: {
+  reviews: Option[];
+  milestones: Option[];
+  measures: Option[];
+}) {
+  const { control, watch } = useFormContext();
+  const { fields, append, remove } = useFieldArray({ control, name: "components" });
+  const sum = ((watch("components") as TypedComponent[]) ?? []).reduce((s, c) => s + (Number(c.weight) || 0), 0);
+  return (
+    <div className="grid gap-3">
+      {fields.map((f, i) => {
+        const kind = watch(`components.${i}.kind`) as string;
+        return (
+          <FieldGroup key={f.id} name={`components.${i}`}>
+            <div
+              className={
+                "grid items-start gap-3 border-t border-line pt-3 " + "sm:grid-cols-[1.3fr_80px_1.3fr_1.5fr_auto]"
+              }
+            >
+              <TextField name="name" label="Component" />
+              <TextField name="weight" label="Weight" inputMode="decimal" />
+              <SelectField
+                name="kind"
+                label="Scored by"
+                options={[
+                  { value: "rubric", label: "a review's rubric" },
+                  { value: "points", label: "points for a measured value" },
+                  { value: "milestone", label: "a milestone check" },
+                  { value: "entered", label: "a mark entered by hand" },
+                ]}
+              />
+              {kind === "rubric" && <SelectField name="review" label="Review" empty="choose" options={reviews} />}
+              {kind === "milestone" && (
+                <SelectField name="milestone" label="Milestone" empty="choose" options={milestones} />
+              )}
+              {kind === "points" && (
+                <SelectField name="measure" label="Measured value" empty="choose" options={measures} />
+              )}
+              {kind === "entered" && (
+                <p className="pt-6 text-sm text-soft">entered for each student in the gradebook</p>
+              )}
+              <button type="button" className={`${buttonClass("quiet")} mt-5`} onClick={() => remove(i)}>
+                remove
+              </button>
+              {kind === "points" && (
+                <div className="grid gap-3 sm:col-span-5 sm:grid-cols-3">
+                  <Rule index={i} />
+                  <TextField name="full" label="Points that are full marks" inputMode="decimal" />
+                </div>
+              )}
+            </div>
+          </FieldGroup>
+        );
+      })}
+      <div className="flex items-center gap-4">
+        <button
+          type="button"
+          className={buttonClass("quiet")}
+          onClick={() =>
+            append({
+              key: "",
+              name: "",
+              weight: "",
+              kind: "entered",
+              review: "",
+              milestone: "",
+              measure: "",
+              full: "100",
+              rule: { ...emptyRule, kind: "line" },
+            })
+          }
+        >
+          add a component
+        </button>
+        <span className={sum === 100 ? "text-soft" : "text-ochre-deep"}>
+          The weights make {sum}
+          {sum !== 100 && ", they should make 100"}.
+        </span>
+      </div>
+    </div>
+  );
+}
+
+const Rule = (_: { index: number }) => <RuleFields name="rule" />;
+
+export function SchemeForm({
+  projectId,
+  slug,
+  baseNumber,
+  defaults,
+  reviews,
+  milestones,
+  measures,
+}: {
+  projectId: string;
+  slug: string;
+  baseNumber: number;
+  defaults: { decimals: string; components: TypedComponent[] };
+  reviews: Option[];
+  milestones: Option[];
+  measures: Option[];
+}) {
+  return (
+    <ActionForm
+      schema={scheme}
+      action={saveSchemeAction}
+      fixed={{ projectId, baseNumber }}
+      defaults={defaults}
+      submit={baseNumber ? `Save as version ${baseNumber + 1}` : "Save the scheme"}
+      goTo={`/p/${slug}/grades`}
+      cancel={
+        <LinkButton href={`/p/${slug}/grades`} look="quiet">
+          Leave without saving
+        </LinkButton>
+      }
+      shape={(v) => ({
+        decimals: v.decimals,
+        components: (v.components as TypedComponent[]).map((c, i) => ({
+          key:
+            c.key ||
+            `k${i + 1}-${c.name
+              .toLowerCase()
+              .replace(/[^a-z0-9]+/g, "-")
+              .slice(0, 30)}`,
+          name: c.name,
+          weight: c.weight,
+          source:
+            c.kind === "rubric"
+              ? { kind: c.kind, review: c.review }
+              : c.kind === "milestone"
+                ? { kind: c.kind, milestone: c.milestone }
+                : c.kind === "points"
+                  ? { kind: c.kind, full: c.full, rule: readRule(c.rule) ?? undefined, measure: measureOf(c.measure) }
+                  : { kind: "entered" },
+        })),
+      })}
+    >
+      <Components reviews={reviews} milestones={milestones} measures={measures} />
+      <SelectField
+        name="decimals"
+        label="Grades are rounded half up, once, to"
+        className="w-64"
+        options={[
+          { value: "0", label: "whole percents" },
+          { value: "1", label: "one decimal" },
+          { value: "2", label: "two decimals" },
+        ]}
+      />
+    </ActionForm>
+  );
+}
+
+const measureOf = (text: string) =>
+  text.startsWith("event:")
+    ? { event: text.slice(6) }
+    : { protocol: text.split(":")[1], channel: text.split(":").slice(2).join(":") };

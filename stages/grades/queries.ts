@@ -1,0 +1,159 @@
+import "server-only";
+import Decimal from "decimal.js";
+import { type ComponentState, type Grade, gradeOf, type Override, type SchemeDefinition } from "@/core/grades/scheme";
+import { type Computed, makeWorking } from "@/core/working/working";
+import { db } from "@/platform/db/db";
+import { contestOf } from "@/stages/contest/queries/events";
+import { projectFacts } from "@/stages/needs/queries/facts";
+import { type Student, studentsOf } from "@/stages/people/queries/students";
+import { milestonesOf } from "@/stages/plan/queries/milestones";
+import { reviewsOf } from "@/stages/reviews/queries";
+import { stateOf } from "./view";
+
+export interface SchemeVersion {
+  number: number;
+  definition: SchemeDefinition;
+  createdBy: string;
+  createdAt: string;
+}
+
+export async function schemeOf(projectId: string): Promise<SchemeVersion | null> {
+  return (
+    (
+      await db()<SchemeVersion[]>`
+        SELECT number, definition, created_by, created_at
+        FROM scheme_version
+        WHERE project_id = ${projectId}
+        ORDER BY number DESC
+        LIMIT 1
+      `
+    )[0] ?? null
+  );
+}
+
+interface EnteredMark {
+  personId: string;
+  component: string;
+  kind: "mark" | "override" | "excused" | "missing";
+  share: string | null;
+  reason: string;
+  enteredBy: string;
+  enteredAt: string;
+  version: number;
+}
+
+export interface GradebookRow {
+  student: Student;
+  grade: Computed<Grade>;
+  marks: Record<string, { kind: EnteredMark["kind"]; version: number; percent: string | null; reason: string }>;
+}
+
+export interface Gradebook {
+  scheme: SchemeVersion | null;
+  rows: GradebookRow[];
+}
+
+/** Every student's grade from the facts; narrowed to one student where given. */
+export async function gradebook(projectId: string, today: string, only?: string): Promise<Gradebook> {
+  const [scheme, students, facts, reviews, milestones, events, entered] = await Promise.all([
+    schemeOf(projectId),
+    studentsOf(projectId),
+    projectFacts(projectId),
+    reviewsOf(projectId),
+    milestonesOf(projectId),
+    contestOf(projectId),
+    db()<EnteredMark[]>`
+      SELECT person_id, component, kind, share, reason, entered_by, entered_at, version
+      FROM entered_mark
+      WHERE project_id = ${projectId}
+    `,
+  ]);
+  if (!scheme) return { scheme, rows: [] };
+  const world = { facts, reviews, milestones, events, today };
+  const teamCache = new Map<string, ComponentState>();
+  const rows = students
+    .filter((x) => !only || x.id === only)
+    .map((student) => {
+      const mine = entered.filter((e) => e.personId === student.id);
+      const states = new Map<string, ComponentState>();
+      const overrides = new Map<string, Override>();
+      for (const c of scheme.definition.components) {
+        const e = mine.find((x) => x.component === c.key);
+        if (e?.kind === "excused" || e?.kind === "missing")
+          states.set(c.key, { state: e.kind, note: `${e.reason} (${e.enteredBy})` });
+        else if (e?.kind === "mark")
+          states.set(c.key, {
+            state: "scored",
+            share: e.share!,
+            working: makeWorking({
+              title: c.name,
+              result: new Decimal(e.share!).times(100).toString(),
+              unit: "%",
+              rule: "Entered by hand.",
+              inputs: [
+                {
+                  label: "mark",
+                  value: new Decimal(e.share!).times(100).toString(),
+                  unit: "%",
+                  by: e.enteredBy,
+                  at: e.enteredAt,
+                },
+              ],
+            }),
+          });
+        else {
+          const personal =
+            c.source.kind === "milestone" &&
+            milestones.find((m) => m.id === (c.source as { milestone: string }).milestone)?.scope === "person";
+          const key = `${c.key}/${personal ? student.id : student.teamId}`;
+          if (!teamCache.has(key)) teamCache.set(key, stateOf(c, student, world));
+          states.set(c.key, teamCache.get(key)!);
+        }
+        if (e?.kind === "override") overrides.set(c.key, { share: e.share!, reason: e.reason, by: e.enteredBy });
+      }
+      return {
+        student,
+        grade: gradeOf(scheme.definition, states, overrides),
+        marks: Object.fromEntries(
+          mine.map((e) => [
+            e.component,
+            {
+              kind: e.kind,
+              version: e.version,
+              percent: e.share === null ? null : new Decimal(e.share).times(100).toString(),
+              reason: e.reason,
+            },
+          ]),
+        ),
+      };
+    });
+  return { scheme, rows };
+}
+
+export interface LedgerLine {
+  personId: string;
+  name: string;
+  section: string;
+  team: string | null;
+  grade: string | null;
+  components: { key: string; name: string; weight: string; state: string; percent: string | null }[];
+  working: unknown;
+}
+
+export interface Publication {
+  id: string;
+  number: number;
+  schemeVersion: number;
+  ledger: LedgerLine[];
+  whatChanged: string;
+  publishedBy: string;
+  publishedAt: string;
+}
+
+export const publicationsOf = (projectId: string) =>
+  db()<Publication[]>`
+    SELECT id, number, scheme_version, ledger, what_changed, published_by, published_at
+    FROM publication
+    WHERE project_id = ${projectId}
+    ORDER BY number DESC
+  `;

@@ -1,0 +1,29 @@
+import "server-only";
+import type { HomePart, Stage, Stratum } from "@/platform/registry/stage";
+import { gradeActs } from "./acts";
+import * as commands from "./commands";
+import { gradebookTable } from "./gradebook-table";
+
+const stratum: Stratum = {
+  columns: (sql, p) => sql`(SELECT count(*)::int FROM publication WHERE project_id = ${p}) AS publications`,
+  line(row) {
+    const n = row.publications as number;
+    return [n > 0 ? 1 : 0, n === 0 ? "not published" : `published ${n === 1 ? "once" : `${n} times`}`];
+  },
+};
+
+const home: HomePart = {
+  columns: (sql) => sql`(SELECT max(number) FROM publication WHERE project_id = p.id) AS published`,
+  items: ({ published }) =>
+    published ? [{ what: "My grade", note: `version ${published} is published`, path: "/grades" }] : [],
+};
+
+export const grades: Stage = {
+  key: "grades",
+  name: "Grades",
+  pages: [{ label: "Grades", path: "/grades" }],
+  commands: [commands],
+  stratum,
+  home,
+  downloads: { gradebook: { act: gradeActs.readAll, make: gradebookTable } },
+};

@@ -1,0 +1,140 @@
+import Decimal from "decimal.js";
+import type { Component, ComponentState } from "@/core/grades/scheme";
+import { applyRule } from "@/core/points/rule";
+import { channelsOf } from "@/core/run/protocol";
+import { combineSheets } from "@/core/sheet/sheet";
+import { type Computed, makeWorking } from "@/core/working/working";
+import type { contestOf } from "@/stages/contest/queries/events";
+import type { ProjectFacts } from "@/stages/needs/queries/facts";
+import { summaryOf } from "@/stages/needs/view/verdicts";
+import type { Student } from "@/stages/people/queries/students";
+import type { Milestone } from "@/stages/plan/queries/milestones";
+import type { reviewsOf } from "@/stages/reviews/queries";
+
+export const shownValue = (x: Computed<unknown>) => x.working.result.replace("−", "-");
+
+/** What is known of a component for a student from the record: nothing is zero that was not due. */
+export function stateOf(c: Component, student: Student, w: World): ComponentState {
+  const waiting = (note: string): ComponentState => ({ state: "not due", note });
+  const src = c.source;
+  if (src.kind === "entered") return waiting("no mark is entered yet");
+  if (!student.teamId && !(src.kind === "milestone")) return waiting("the student has no team");
+  if (src.kind === "rubric") {
+    const review = w.reviews.find((r) => r.title === src.review && r.teamId === student.teamId);
+    if (!review) return waiting(`no review “${src.review}” is planned for the team`);
+    const score = combineSheets(
+      review.definition,
+      review.sheets.map((x) => ({ rater: x.raterName, marks: x.marks })),
+    );
+    return score.value === null
+      ? waiting(`the review on ${review.heldOn} has no complete sheet yet`)
+      : { state: "scored", share: score.value, working: score.working };
+  }
+  if (src.kind === "milestone") {
+    const m = w.milestones.find((x) => x.id === src.milestone);
+    if (!m) return waiting("the milestone is not in the plan (any more)");
+    const due = m.dates[student.sectionId] ?? m.dueOn;
+    const done = m.checks.find((k) =>
+      m.scope === "team" ? k.teamId === student.teamId && student.teamId !== null : k.personId === student.id,
+    );
+    if (done)
+      return {
+        state: "scored",
+        share: "1",
+        working: makeWorking({
+          title: c.name,
+          result: "100",
+          unit: "%",
+          rule: "Full marks for a milestone that was passed.",
+          steps: [`${m.title}: due ${due}, passed ${done.doneOn}`],
+          inputs: [{ label: m.title, value: "passed", by: done.checkedBy, at: done.doneOn }],
+          warnings: done.doneOn > m.dueOn ? ["It was passed after its date."] : [],
+        }),
+      };
+    return due < w.today
+      ? { state: "missing", note: `${m.title} was due ${due}` }
+      : waiting(`${m.title} is due ${due}`);
+  }
+  const full = new Decimal(src.full || "100");
+  const scored = (
+    value: string,
+    unit: string,
+    from: Computed<unknown>["working"],
+    best?: string,
+    place?: { place: number; sharing: number },
+  ): ComponentState => {
+    const points = applyRule(src.rule, value, unit, { best, ...place });
+    if (points.value === null) return waiting("nothing to score yet");
+    const share = new Decimal(points.value).div(full);
+    return {
+      state: "scored",
+      share: share.toString(),
+      working: makeWorking({
+        ...points.working,
+        title: c.name,
+        result: share.times(100).toDecimalPlaces(2).toString(),
+        unit: "%",
+        steps: [
+          ...from.steps,
+          ...points.working.steps,
+          `${points.working.result} of ${full} points = ${share.times(100).toDecimalPlaces(2)} %`,
+        ],
+        inputs: from.inputs,
+        warnings: from.warnings,
+      }),
+    };
+  };
+  if ("event" in src.measure && src.measure.event) {
+    const wanted = src.measure.event;
+    const event = w.events.find((e) => e.id === wanted);
+    const standing = event?.standings.find((x) => event.entries.find((n) => n.id === x.id)?.teamId === student.teamId);
+    if (!event || !standing || standing.counted === null)
+      return waiting(
+        event ? `${event.name} has no result for the team yet` : "the event is not in the plan (any more)",
+      );
+    const sharing = event.standings.filter((x) => x.place === standing.place).length;
+    return scored(standing.counted, event.definition.unit, standing.working, event.standings[0]?.counted ?? undefined, {
+      place: Math.floor(standing.place!),
+      sharing,
+    });
+  }
+  const measure = src.measure as { protocol: string; channel: string };
+  const protocol = w.facts.protocols.find((p) => p.id === measure.protocol);
+  const channel = protocol && channelsOf(protocol.definition).find((x) => x.key === measure.channel);
+  if (!protocol || !channel) return waiting("the protocol is not there (any more)");
+  // Performance on the bench: the newest build that has a run that counts.
+  for (const b of w.facts.builds.filter((x) => x.teamId === student.teamId).reverse()) {
+    const summary = summaryOf(w.facts, protocol, b.id, channel.key);
+    if (summary.value.counted === null) continue;
+    // The value is put into the rule as it is shown: at two digits of its uncertainty, so that a calculator gives the
+    // same points.
+    const others = src.rule.kind === "ratio" ? bestOfClass(w.facts, protocol, channel.key) : undefined;
+    return scored(
+      shownValue(summary),
+      channel.unit,
+      { ...summary.working, steps: [`G${b.number}: ${summary.working.steps[0] ?? ""}`] },
+      others,
+    );
+  }
+  return waiting("no run of the team counts yet");
+}
+
+interface World {
+  facts: ProjectFacts;
+  reviews: Awaited<ReturnType<typeof reviewsOf>>;
+  milestones: Milestone[];
+  events: Awaited<ReturnType<typeof contestOf>>;
+  today: string;
+}
+
+export function bestOfClass(
+  facts: ProjectFacts,
+  protocol: ProjectFacts["protocols"][number],
+  key: string,
+): string | undefined {
+  const all = facts.builds
+    .map((b) => summaryOf(facts, protocol, b.id, key))
+    .filter((x) => x.value.counted !== null)
+    .map(shownValue);
+  return all.sort((a, b) => (protocol.definition.better === "more" ? Number(b) - Number(a) : Number(a) - Number(b)))[0];
+}

@@ -1,0 +1,102 @@
+import "server-only";
+import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { newId, type Tx } from "@/platform/db/db";
+import { needsActs, noteActs } from "../acts";
+import * as s from "../schema";
+
+const ofSource = (sql: Tx, id: string) => projectOf(sql, "source", id);
+
+export const openSource = command({
+  name: "openSource",
+  act: noteActs.write,
+  schema: s.source,
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, by, audit }, input): Promise<{ id: string }> {
+    const id = newId();
+    await sql`INSERT INTO source ${sql({ id, ...input, createdBy: by })}`;
+    audit({ type: "source", id, label: `${input.kind}: ${input.title}` });
+    return { id };
+  },
+});
+
+export const closeSource = command({
+  name: "closeSource",
+  act: needsActs.edit,
+  schema: s.sourceState,
+  subject: (sql, i) => ofSource(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [r] = await sql<{ title: string }[]>`
+      UPDATE source
+      SET closed_at = CASE WHEN ${input.closed} THEN app_now() END, version = version + 1
+      WHERE id = ${input.id}
+      RETURNING title
+    `;
+    audit({ type: "source", id: input.id, label: r?.title, after: { closed: input.closed } });
+  },
+});
+
+/**
+ * A note of an interview, observation or research. Its id is made where it is typed: sent again it is the same note,
+ * and one written without network arrives later.
+ * A late note is taken although the session has been closed meanwhile, when it was written before.
+ */
+export const writeNote = command({
+  name: "writeNote",
+  act: noteActs.write,
+  schema: s.note,
+  subject: (sql, i) => ofSource(sql, i.sourceId),
+  async run({ sql, actor, by, audit }, input): Promise<{ id: string }> {
+    const [source] = await sql<
+      { projectId: string; closedAt: string | null; title: string }[]
+    >`SELECT project_id, closed_at, title FROM source WHERE id = ${input.sourceId}`;
+    const [here] = await sql<
+      { authorId: string | null; text: string }[]
+    >`SELECT author_id, text FROM note WHERE id = ${input.id}`;
+    const me = actor.kind === "person" ? actor.id : null;
+    if (here && (here.authorId !== me || here.text !== input.text))
+      refuse("This note was saved already with another text. Correct it there.");
+    const at =
+      input.writtenAt &&
+      !Number.isNaN(Date.parse(input.writtenAt)) &&
+      Date.parse(input.writtenAt) <= Date.now() + 60_000
+        ? new Date(input.writtenAt).toISOString()
+        : null;
+    if (!here && source!.closedAt && (at === null || at > source!.closedAt))
+      refuse("This session is closed. Ask the instructor to open it again; your note stays here.");
+    if (input.questionId)
+      found(
+        (await sql`SELECT FROM question WHERE id = ${input.questionId} AND project_id = ${source!.projectId}`)[0],
+        "This question",
+      );
+    if (!here)
+      await sql`
+        INSERT INTO note (id, project_id, source_id, question_id, text, author_id, author, written_at)
+        VALUES (
+          ${input.id}, ${source!.projectId}, ${input.sourceId}, ${input.questionId ?? null}, ${input.text}, ${me},
+          ${by}, coalesce(${at}::timestamptz, app_now())
+        )
+      `;
+    audit({ type: "note", id: input.id, label: source!.title, after: here ? { again: true } : { text: input.text } });
+    return { id: input.id };
+  },
+});
+
+export const amendNote = command({
+  name: "amendNote",
+  act: noteActs.amend,
+  schema: s.amendNote,
+  async subject(sql, i) {
+    const [n] = await sql<
+      { projectId: string; authorId: string | null }[]
+    >`SELECT project_id, author_id FROM note WHERE id = ${i.id}`;
+    return n ? { project: n.projectId, person: n.authorId ?? "" } : null;
+  },
+  async run({ sql, audit }, input) {
+    const [n] = await sql<
+      { version: number; text: string }[]
+    >`SELECT version, text FROM note WHERE id = ${input.id} FOR UPDATE`;
+    checkVersion(found(n, "This note"), input.version, { text: "Note" }, input, n!);
+    await sql`UPDATE note SET text = ${input.text}, version = version + 1 WHERE id = ${input.id}`;
+    audit({ type: "note", id: input.id, before: { text: n!.text }, after: { text: input.text } });
+  },
+});

@@ -1,0 +1,22 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { TextField } from "@/ui/form/fields";
+import { makeBaselineAction } from "../actions";
+import { baseline } from "../schema";
+
+export const BaselineForm = ({ projectId, next }: { projectId: string; next: number }) => (
+  <ActionForm
+    inline
+    clear
+    schema={baseline}
+    action={makeBaselineAction}
+    fixed={{ projectId }}
+    defaults={{ note: "" }}
+    submit={`Fix baseline ${next}`}
+    look="main"
+    saved="Fixed."
+  >
+    <TextField name="note" label="With whom it was agreed" className="w-64" />
+  </ActionForm>
+);

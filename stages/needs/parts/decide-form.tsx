@@ -1,0 +1,31 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import { decideChangeAction } from "../actions";
+import { decideChange } from "../schema";
+
+export function DecideForm({ id, version }: { id: string; version: number }) {
+  return (
+    <ActionForm
+      inline
+      schema={decideChange}
+      action={decideChangeAction}
+      fixed={{ id, version }}
+      defaults={{ state: "accepted", decision: "" }}
+      submit="Decide"
+      look="plain"
+    >
+      <SelectField
+        name="state"
+        label="Decision"
+        hideLabel
+        options={[
+          { value: "accepted", label: "accept" },
+          { value: "declined", label: "decline" },
+        ]}
+      />
+      <TextField name="decision" label="Reason" hideLabel placeholder="why" className="w-56" />
+    </ActionForm>
+  );
+}

@@ -1,0 +1,36 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import { recordFindingAction } from "../actions";
+import { finding } from "../schema";
+
+export function FindingForm({
+  requirementId,
+  builds,
+}: {
+  requirementId: string;
+  builds: { id: string; label: string }[];
+}) {
+  return (
+    <ActionForm
+      inline
+      clear
+      schema={finding}
+      action={recordFindingAction}
+      fixed={{ requirementId }}
+      defaults={{ buildId: builds[0]?.id ?? "", outcome: "met", note: "" }}
+      submit="Record"
+      look="plain"
+      saved="Recorded."
+    >
+      <SelectField name="buildId" label="Build" options={builds.map((b) => ({ value: b.id, label: b.label }))} />
+      <SelectField
+        name="outcome"
+        label="Found"
+        options={["met", "not met", "not applicable"].map((v) => ({ value: v, label: v }))}
+      />
+      <TextField name="note" label="Seen how" className="w-56" />
+    </ActionForm>
+  );
+}

@@ -1,0 +1,21 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField } from "@/ui/form/fields";
+import type { Choice } from "@/ui/option";
+import { ownRequirementAction } from "../actions";
+import { requirementOwner } from "../schema";
+
+export const OwnerForm = ({ id, ownerId, people }: { id: string; ownerId: string | null; people: Choice[] }) => (
+  <ActionForm
+    inline
+    schema={requirementOwner}
+    action={ownRequirementAction}
+    fixed={{ id }}
+    defaults={{ ownerId: ownerId ?? "" }}
+    submit="Set"
+    look="plain"
+  >
+    <SelectField name="ownerId" label="Looked after by" empty="nobody" options={people} className="w-44" />
+  </ActionForm>
+);

@@ -1,0 +1,185 @@
+"use client";
+
+import { useFormContext } from "react-hook-form";
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { QuantityField } from "@/ui/form/quantity-field";
+import { LinkButton } from "@/ui/page";
+import { saveRequirementAction } from "../actions";
+import { requirement } from "../schema";
+
+export interface MeasureChoice {
+  value: string;
+  label: string;
+  unit: string;
+  method: string;
+}
+
+export interface RequirementDefaults {
+  id?: string;
+  version: number;
+  statement: string;
+  kind: string;
+  priority: string;
+  measure: string;
+  comparator: string;
+  unit: string;
+  target: string;
+  second: string;
+  sides: string;
+  method: string;
+  source: string;
+  reason: string;
+}
+
+const words = [
+  ["", "no measure yet"],
+  ["≤", "≤ at most"],
+  ["≥", "≥ at least"],
+  ["=", "= exactly"],
+  ["±", "± within a tolerance"],
+  ["between", "between two values"],
+  ["fits", "fits in an envelope"],
+  ["yes", "yes or no"],
+].map(([value, label]) => ({ value: value!, label: label! }));
+
+function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: string }) {
+  const { watch, setValue, register } = useFormContext();
+  const [measure, comparator, unit] = [watch("measure"), watch("comparator"), watch("unit")] as [
+    string,
+    string,
+    string,
+  ];
+  const pick = register("measure", {
+    onChange: (e) => {
+      const m = measures.find((x) => x.value === e.target.value);
+      if (!m) return;
+      setValue("unit", m.unit);
+      if (!watch("method")) setValue("method", m.method);
+      if (m.value === "envelope") setValue("comparator", "fits");
+      else if (["", "fits", "yes"].includes(watch("comparator")))
+        setValue("comparator", m.value.startsWith("run:") ? "≥" : "≤");
+    },
+  });
+  const number = ["≤", "≥", "=", "±", "between"].includes(comparator);
+  return (
+    <>
+      <label className="grid content-start gap-1">
+        <span className="text-[12.5px] font-[600]">Measured by</span>
+        <select className="input" {...pick}>
+          <option value="">nothing measured: somebody looks or tries</option>
+          {measures.map((m) => (
+            <option key={m.value} value={m.value}>
+              {m.label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <SelectField name="comparator" label="Limit" options={words} />
+      {number && measure !== "cost" && <TextField name="unit" label="Unit" hint="kg, mm, L/min, N, s, %" />}
+      {number && (
+        <QuantityField
+          name="target"
+          label={comparator === "between" ? "Lower limit" : "Target"}
+          unit={measure === "cost" ? "1" : unit || "1"}
+          hint={measure === "cost" ? `in ${currency || "the project's currency"}` : undefined}
+        />
+      )}
+      {(comparator === "±" || comparator === "between") && (
+        <QuantityField name="second" label={comparator === "±" ? "Tolerance" : "Upper limit"} unit={unit || "1"} />
+      )}
+      {comparator === "fits" && (
+        <TextField name="sides" label="Envelope" hint="Three sides, for example 600 × 400 × 400 mm" />
+      )}
+    </>
+  );
+}
+
+export function RequirementForm({
+  projectId,
+  slug,
+  defaults,
+  measures,
+  currency,
+}: {
+  projectId: string;
+  slug: string;
+  defaults: RequirementDefaults;
+  measures: MeasureChoice[];
+  currency: string;
+}) {
+  const { id, version, ...values } = defaults;
+  return (
+    <ActionForm
+      schema={requirement}
+      action={saveRequirementAction}
+      fixed={{ projectId, id, version }}
+      defaults={values}
+      shape={(v) => (v.measure === "cost" ? { ...v, unit: "1" } : v)}
+      submit={id ? "Save a new version" : "Add requirement"}
+      goTo={`/p/${slug}/needs?r=:code`}
+      cancel={
+        <LinkButton href={`/p/${slug}/needs`} look="quiet">
+          Leave without saving
+        </LinkButton>
+      }
+      className="grid max-w-[860px] gap-4"
+    >
+      <TextField
+        name="statement"
+        label="Statement"
+        hint="What the design must do or be, in one sentence that somebody could check."
+      />
+      <div className="grid gap-4 sm:grid-cols-3">
+        <SelectField
+          name="priority"
+          label="Priority"
+          options={[
+            { value: "must", label: "must" },
+            { value: "should", label: "should" },
+            { value: "could", label: "could" },
+          ]}
+        />
+        <SelectField
+          name="kind"
+          label="Kind"
+          options={[
+            { value: "constraint", label: "constraint: a limit that must hold" },
+            { value: "criterion", label: "criterion: something to do well" },
+          ]}
+        />
+        <SelectField
+          name="method"
+          label="Verified by"
+          empty="not decided"
+          options={[
+            { value: "test", label: "test, under a protocol" },
+            { value: "inspection", label: "inspection: looked at or weighed" },
+            { value: "demonstration", label: "demonstration: shown working" },
+            { value: "analysis", label: "analysis: calculated" },
+          ]}
+        />
+      </div>
+      <fieldset className="grid gap-4 border-t border-line pt-3 sm:grid-cols-3">
+        <legend className="pr-2 text-sm text-soft">Measure and limit</legend>
+        <Limit measures={measures} currency={currency} />
+      </fieldset>
+      <TextArea
+        name="source"
+        label="From"
+        rows={2}
+        hint={
+          "Who said it, where and when, in their words: “A bed should be done before I finish my tea.” Client, " +
+          "interview 1."
+        }
+      />
+      {id && (
+        <TextField
+          name="reason"
+          label="Why it changes"
+          hint="Needed when the limit changes. Evidence that leaned on the old limit becomes stale."
+        />
+      )}
+    </ActionForm>
+  );
+}

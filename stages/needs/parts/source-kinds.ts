@@ -1,0 +1,6 @@
+export const kinds = {
+  interview: "Interview",
+  observation: "Observation",
+  product: "Existing product",
+  answer: "Client's answer",
+} as const;

@@ -1,0 +1,54 @@
+import "server-only";
+import { db } from "@/platform/db/db";
+
+export interface Source {
+  id: string;
+  kind: "interview" | "observation" | "product" | "answer";
+  title: string;
+  who: string;
+  heldOn: string;
+  closedAt: string | null;
+  notes: number;
+  createdBy: string;
+  version: number;
+}
+
+export interface Note {
+  id: string;
+  sourceId: string;
+  source: string;
+  questionId: string | null;
+  text: string;
+  author: string;
+  authorId: string | null;
+  writtenAt: string;
+  version: number;
+  used: number /** Codes of the requirements that its words led to. */;
+  became: string[];
+}
+
+export const sourcesOf = (projectId: string) => db()<Source[]>`
+  SELECT
+    s.id, s.kind, s.title, s.who, s.held_on, s.closed_at, s.created_by, s.version,
+    (SELECT count(*)::int FROM note n WHERE n.source_id = s.id) AS notes
+  FROM source s
+  WHERE project_id = ${projectId}
+  ORDER BY s.held_on DESC, s.id DESC
+`;
+
+export const notesOf = (projectId: string, sourceId: string | null = null) => db()<Note[]>`
+  SELECT
+    n.id, n.source_id, s.title AS source, n.question_id, n.text, n.author, n.author_id, n.written_at, n.version,
+    (SELECT count(*)::int FROM statement_note x WHERE x.note_id = n.id) AS used,
+    (
+      SELECT coalesce(array_agg(DISTINCT r.code ORDER BY r.code), '{}')
+      FROM statement_note x
+      JOIN statement t ON t.id = x.statement_id
+      JOIN requirement r ON r.id = t.requirement_id
+      WHERE x.note_id = n.id
+    ) AS became
+  FROM note n
+  JOIN source s ON s.id = n.source_id
+  WHERE n.project_id = ${projectId} AND (${sourceId}::uuid IS NULL OR n.source_id = ${sourceId})
+  ORDER BY s.held_on, n.written_at, n.id
+`;

@@ -1,0 +1,68 @@
+import "server-only";
+import type { Comparator, Priority } from "@/core/needs/requirement";
+import { db, type Tx } from "@/platform/db/db";
+import type { Fragment } from "@/platform/registry/stage";
+
+export interface RequirementRow {
+  id: string;
+  code: string;
+  rowVersion: number;
+  ownerId: string | null;
+  owner: string | null;
+  number: number;
+  statement: string;
+  kind: "constraint" | "criterion";
+  priority: Priority;
+  measure: string | null;
+  comparator: Comparator | null;
+  target: string | null;
+  second: string | null;
+  sides: string[] | null;
+  unit: string | null;
+  method: "test" | "inspection" | "demonstration" | "analysis" | null;
+  source: string;
+  reason: string;
+  createdBy: string;
+  createdAt: string;
+}
+
+const current = (sql: Tx, where: Fragment) => sql<(RequirementRow & { projectId: string })[]>`
+  SELECT
+    r.project_id, r.id, r.code, r.version AS row_version, r.owner_id,
+    (SELECT name FROM person WHERE id = r.owner_id) AS owner, v.number, v.statement, v.kind, v.priority, v.measure,
+    v.comparator, v.target, v.second, v.sides, v.unit, v.method, v.source, v.reason, v.created_by, v.created_at
+  FROM requirement r
+  JOIN LATERAL (SELECT * FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1) v ON true
+  WHERE r.retired_at IS NULL AND ${where}
+  ORDER BY r.code
+`;
+
+/** The requirements of a project that are in force, by code, each in its newest version. */
+export const requirementsOf = (projectId: string, sql: Tx = db()): PromiseLike<RequirementRow[]> =>
+  current(sql, sql`r.project_id = ${projectId}`);
+
+/** The same over several projects. */
+export const requirementsIn = (projectIds: readonly string[], sql: Tx = db()) =>
+  current(sql, sql`r.project_id IN ${sql(projectIds)}`);
+
+export const requirementHistory = (requirementId: string) => db()<
+  Omit<RequirementRow, "id" | "code" | "rowVersion" | "ownerId" | "owner">[]
+>`
+  SELECT
+    number, statement, kind, priority, measure, comparator, target, second, sides, unit, method, source, reason,
+    created_by, created_at
+  FROM requirement_version
+  WHERE requirement_id = ${requirementId}
+  ORDER BY number DESC
+`;
+
+export const retiredRequirements = (projectId: string) => db()<
+  { id: string; code: string; statement: string; retiredReason: string | null }[]
+>`
+  SELECT
+    r.id, r.code, r.retired_reason,
+    (SELECT statement FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1) AS statement
+  FROM requirement r
+  WHERE project_id = ${projectId} AND retired_at IS NOT NULL
+  ORDER BY code
+`;

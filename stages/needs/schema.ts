@@ -1,0 +1,166 @@
+import * as yup from "yup";
+import { parseUnit } from "@/core/quantity/units";
+import * as c from "@/platform/schema/fields";
+import { ids, pick } from "@/platform/schema/fields";
+
+// Needs
+export const question = yup.object({ projectId: c.id(), text: c.text(400) });
+
+export const editQuestion = yup.object({
+  id: c.id(),
+  version: c.version(),
+  text: c.text(400),
+  askerId: c.optionalId(),
+  forClient: yup.boolean().default(false),
+});
+
+export const mergeQuestions = yup.object({ projectId: c.id(), into: c.id(), from: ids().min(1) });
+
+export const orderQuestions = yup.object({ projectId: c.id(), ids: ids(200).min(1) });
+
+export const dropQuestion = yup.object({ id: c.id(), dropped: yup.boolean().default(true) });
+
+export const openQuestion = yup.object({ statementId: c.id(), text: c.text(400) });
+
+export const answer = yup.object({ questionId: c.id(), text: c.text(4000) });
+
+export const source = yup.object({
+  projectId: c.id(),
+  kind: pick("interview", "observation", "product").required(),
+  title: c.text(160),
+  who: c.optionalText(160),
+  heldOn: c.date(),
+});
+
+export const sourceState = yup.object({ id: c.id(), closed: yup.boolean().required() });
+
+export const note = yup.object({
+  id: c.id(),
+  sourceId: c.id(),
+  questionId: c.optionalId(),
+  text: c.text(4000),
+  writtenAt: yup.string().optional(),
+});
+
+export const amendNote = yup.object({ id: c.id(), version: c.version(), text: c.text(4000) });
+
+export const statement = yup.object({
+  projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  text: c.text(400),
+  noteIds: ids(40),
+});
+
+export const mergeStatements = yup.object({ projectId: c.id(), into: c.id(), from: ids().min(1) });
+
+export const tellApart = yup.object({ projectId: c.id(), a: c.id(), b: c.id() });
+
+export const setAside = yup.object({ id: c.id(), reason: c.optionalText(400) });
+
+export const linkStatement = yup.object({ id: c.id(), requirementId: c.optionalId() });
+
+export const requirementOwner = yup.object({ id: c.id(), ownerId: c.optionalId() });
+
+export const baseline = yup.object({ projectId: c.id(), note: c.optionalText(400) });
+
+export const changeRequest = yup.object({
+  projectId: c.id(),
+  requirementId: c.optionalId(),
+  what: c.text(600),
+  reason: c.text(600),
+});
+
+export const decideChange = yup.object({
+  id: c.id(),
+  version: c.version(),
+  state: pick("accepted", "declined").required(),
+  decision: c.text(600),
+});
+
+export const requirementsCsv = yup.object({
+  projectId: c.id(),
+  text: yup.string().trim().max(2_000_000).required("Paste the table, or choose a file."),
+  commit: yup.boolean().default(false),
+});
+
+const limits = ["≤", "≥", "=", "±", "between"] as const;
+
+const needsValue = (comparator: unknown) => (limits as readonly unknown[]).includes(comparator);
+
+const inUnit = () =>
+  yup
+    .string()
+    .trim()
+    .default("")
+    .test("quantity", "", (v, x) =>
+      !v || !parseUnit(x.parent.unit ?? "")
+        ? true
+        : c.quantity(x.parent.unit).isValidSync(v) || x.createError({ message: quantityMessage(v, x.parent.unit) }),
+    );
+
+function quantityMessage(v: string, unit: string): string {
+  try {
+    c.quantity(unit).validateSync(v);
+    return "";
+  } catch (e) {
+    return (e as Error).message;
+  }
+}
+
+export const requirement = yup.object({
+  projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  statement: c.text(400),
+  kind: yup.mixed<"constraint" | "criterion">().oneOf(["constraint", "criterion"]).required(),
+  priority: yup.mixed<"must" | "should" | "could">().oneOf(["must", "should", "could"]).required(),
+  measure: c.optionalText(200),
+  comparator: yup
+    .mixed<"" | "≤" | "≥" | "=" | "±" | "between" | "fits" | "yes">()
+    .oneOf(["", "≤", "≥", "=", "±", "between", "fits", "yes"])
+    .default(""),
+  unit: c
+    .optionalText(30)
+    .test(
+      "unit",
+      "This unit is not known here. Write for example kg, mm, L/min, N, s, %.",
+      (v, x) => !needsValue(x.parent.comparator) || parseUnit(v ?? "") !== null,
+    ),
+  target: inUnit().test(
+    "needed",
+    "Give the number, for example 5.0 kg.",
+    (v, x) => !needsValue(x.parent.comparator) || !!v,
+  ),
+  second: inUnit().test(
+    "needed",
+    "Give the second number: the tolerance, or the upper limit.",
+    (v, x) => !["±", "between"].includes(x.parent.comparator) || !!v,
+  ),
+  sides: c
+    .sides()
+    .test(
+      "needed",
+      "Give three sides, for example 600 × 400 × 400 mm.",
+      (v, x) => x.parent.comparator !== "fits" || !!v,
+    ),
+  method: yup
+    .mixed<"" | "test" | "inspection" | "demonstration" | "analysis">()
+    .oneOf(["", "test", "inspection", "demonstration", "analysis"])
+    .default(""),
+  source: c.optionalText(600),
+  reason: c.optionalText(400),
+});
+
+export const retire = yup.object({ id: c.id(), version: c.version(), reason: c.text(400) });
+
+export const restore = yup.object({ id: c.id() });
+
+export const finding = yup.object({
+  requirementId: c.id(),
+  buildId: c.id(),
+  outcome: yup.mixed<"met" | "not met" | "not applicable">().oneOf(["met", "not met", "not applicable"]).required(),
+  note: c.optionalText(400),
+});
+
+export const keep = yup.object({ requirementId: c.id(), buildId: c.id(), reason: c.text(400) });

@@ -1,0 +1,40 @@
+import { describeLimit, type Limit, runMeasure } from "@/core/needs/requirement";
+import type { RequirementRow } from "../queries/requirements";
+
+/** The limit of a requirement; null when it has no measure yet. */
+export const limitOf = (
+  r: Pick<RequirementRow, "comparator" | "target" | "second" | "sides" | "unit">,
+): Limit | null =>
+  r.comparator === null
+    ? null
+    : { comparator: r.comparator, target: r.target, second: r.second, sides: r.sides, unit: r.unit ?? "1" };
+
+/** A requirement's measure in words. */
+export function measureWords(
+  r: RequirementRow,
+  protocols: readonly {
+    id: string;
+    name: string;
+    definition: {
+      measures: readonly { key: string; name: string }[];
+      derived: readonly { key: string; name: string }[];
+    };
+  }[],
+): string {
+  const run = runMeasure(r.measure);
+  if (!run) return r.measure ?? "";
+  const p = protocols.find((x) => x.id === run.protocol);
+  return (
+    [...(p?.definition.measures ?? []), ...(p?.definition.derived ?? [])]
+      .find((c) => c.key === run.channel)
+      ?.name.toLowerCase() ?? run.channel
+  );
+}
+
+export const limitWords = (r: RequirementRow, currency: string): string => {
+  const limit = limitOf(r);
+  if (!limit) return "";
+  return r.measure === "cost"
+    ? describeLimit({ ...limit, unit: "1" }).replace(/ 1$/, currency ? ` ${currency}` : "")
+    : describeLimit(limit);
+};

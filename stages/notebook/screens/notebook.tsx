@@ -1,0 +1,106 @@
+import { projectPage } from "@/platform/pages/page";
+import { studentsOf } from "@/stages/people/queries/students";
+import { instant, longDate, shortDate } from "@/ui/date";
+import Link from "@/ui/link";
+import { Empty, PageHead } from "@/ui/page";
+import { Amend } from "../parts/amend";
+import { EntryField } from "../parts/entry-field";
+import { entriesOf } from "../queries";
+
+/**
+ * Each student's dated record. A student writes and reads the own one; instructors read all. What was written first
+ * stays beside every amendment.
+ */
+export async function NotebookScreen({ slug, person }: { slug: string; person?: string }) {
+  const { frame, staff, actor } = await projectPage(slug);
+  const p = frame.project;
+  const who = staff ? (person ?? null) : actor.id;
+  const [all, students] = await Promise.all([entriesOf(p.id, staff ? null : who), staff ? studentsOf(p.id) : []]);
+  const entries = who ? all.filter((e) => e.personId === who) : all;
+  const chosen = students.find((s) => s.id === who);
+  const last = new Map<string, string>();
+  for (const e of all) if (!last.has(e.personId)) last.set(e.personId, e.onDate);
+  return (
+    <>
+      <PageHead
+        title={staff ? (chosen ? `Notebook of ${chosen.name}` : "Notebooks") : "My notebook"}
+        note={
+          staff
+            ? `${entries.length} entries${chosen ? "" : ` of ${last.size} of ${students.length} students`}`
+            : "Dated, in your own words. A later change is shown as an amendment."
+        }
+      />
+      <div className={staff ? "grid items-start gap-6 lg:grid-cols-[230px_minmax(0,1fr)]" : "grid max-w-[720px] gap-5"}>
+        {staff ? (
+          <nav aria-label="Students" className="no-print">
+            <ul className="text-sm">
+              {chosen && (
+                <li className="mb-1">
+                  <Link href={`/p/${slug}/notebook`} className="underline">
+                    everybody
+                  </Link>
+                </li>
+              )}
+              {students.map((s) => (
+                <li key={s.id} className="flex justify-between gap-2 border-b border-line py-0.5">
+                  <Link
+                    href={`/p/${slug}/notebook?person=${s.id}`}
+                    className={s.id === who ? "font-[650] text-iron" : "hover:text-iron"}
+                  >
+                    {s.name}
+                  </Link>
+                  <span className={last.has(s.id) ? "text-soft" : "text-ochre-deep"}>
+                    {last.has(s.id) ? shortDate(last.get(s.id)!) : "none"}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </nav>
+        ) : (
+          <EntryField projectId={p.id} personId={actor.id} known={entries.map((e) => e.id)} />
+        )}
+        <div className="grid min-w-0 content-start gap-4">
+          {entries.length === 0 && (
+            <Empty title="No entry yet">
+              {staff
+                ? "Students write what they did, saw and decided; each entry carries its date and stays."
+                : "Write down today what you did and why: in six weeks nobody remembers."}
+            </Empty>
+          )}
+          {entries.slice(0, 80).map((e) => {
+            const now = e.versions.at(-1)!;
+            return (
+              <article key={e.id} className="border-t-2 border-stone-3 pt-1.5">
+                <h2>
+                  {longDate(e.onDate)}
+                  {staff && !chosen && <span className="font-normal text-soft"> · {e.person}</span>}
+                </h2>
+                <p className="max-w-[72ch] whitespace-pre-wrap">{now.text}</p>
+                {e.versions.length > 1 && (
+                  <details className="mt-1 text-sm text-soft">
+                    <summary>
+                      amended {e.versions.length - 1 === 1 ? "once" : `${e.versions.length - 1} times`}, last{" "}
+                      {instant(now.writtenAt)}: {now.reason}
+                    </summary>
+                    {e.versions
+                      .slice(0, -1)
+                      .reverse()
+                      .map((v) => (
+                        <div key={v.number} className="mt-1 border-l-3 border-stone-2 pl-2.5">
+                          <p className="whitespace-pre-wrap">{v.text}</p>
+                          <p className="text-xs">
+                            {v.number === 1 ? "first writing" : `amendment: ${v.reason}`}, {instant(v.writtenAt)}
+                          </p>
+                        </div>
+                      ))}
+                  </details>
+                )}
+                {!staff && <Amend key={e.version} id={e.id} version={e.version} text={now.text} />}
+              </article>
+            );
+          })}
+        </div>
+      </div>
+    </>
+  );
+}

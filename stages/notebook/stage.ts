@@ -1,0 +1,24 @@
+import "server-only";
+import type { HomePart, Stage } from "@/platform/registry/stage";
+import { dayMonth } from "@/platform/registry/words";
+import * as commands from "./commands";
+
+const home: HomePart = {
+  columns: (sql, me) => sql`
+    (SELECT max(on_date)::text FROM notebook_entry WHERE project_id = p.id AND person_id = ${me.id}) AS last_entry
+  `,
+  about(row, today) {
+    const last = row.lastEntry as string | null;
+    const text = last === today ? "written today" : last ? `last entry ${dayMonth(last)}` : "write the first entry";
+    return [{ label: "Notebook", text, path: "/notebook" }];
+  },
+};
+
+export const notebook: Stage = {
+  key: "notebook",
+  name: "Notebook",
+  pages: [{ label: "Notebook", path: "/notebook" }],
+  commands: [commands],
+  below: "everyone",
+  home,
+};

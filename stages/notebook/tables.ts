@@ -1,0 +1,6 @@
+import { ofParent, ofProject, type Table } from "@/platform/registry/table";
+
+export const notebookTables: readonly Table[] = [
+  ofProject("notebook_entry", { people: ["person_id"], erase: ["DELETE FROM notebook_entry WHERE person_id = $1"] }),
+  ofParent("notebook_version", "entry_id", "notebook_entry"),
+];

@@ -1,0 +1,22 @@
+"use server";
+import { action } from "@/platform/command/perform";
+import { eraseStudent } from "./commands/erase";
+import { addCoInstructor, createGuestLink, revokeGuestLink } from "./commands/guests";
+import { importRoster, previewRoster } from "./commands/roster";
+import { endEnrolment, giveLogin } from "./commands/students";
+
+export const previewRosterAction = action(previewRoster);
+
+export const importRosterAction = action(importRoster);
+
+export const giveLoginAction = action(giveLogin);
+
+export const endEnrolmentAction = action(endEnrolment);
+
+export const eraseStudentAction = action(eraseStudent);
+
+export const addCoInstructorAction = action(addCoInstructor);
+
+export const createGuestLinkAction = action(createGuestLink);
+
+export const revokeGuestLinkAction = action(revokeGuestLink);

@@ -1,0 +1,14 @@
+import { acts, staff } from "@/core/access/can";
+
+export const staffActs = acts("staff", {
+  manage: { project: ["owner"] },
+});
+
+export const peopleActs = acts("people", {
+  read: { project: staff },
+  edit: { project: staff },
+});
+
+export const guestActs = acts("guest", {
+  manage: { project: staff },
+});

@@ -1,0 +1,74 @@
+import "server-only";
+import { randomInt } from "node:crypto";
+import { hash } from "@node-rs/argon2";
+import { command, projectOf, refuse } from "@/platform/command/command";
+import { newId } from "@/platform/db/db";
+import { digest, newPassword, newSecret } from "@/platform/sign-in/secrets";
+import { guestActs, staffActs } from "../acts";
+import * as s from "../schema";
+
+/** Adds a co-instructor; a person new to the school gets a first password, shown once. */
+export const addCoInstructor = command({
+  name: "addCoInstructor",
+  shownOnce: true,
+  act: staffActs.manage,
+  schema: s.coInstructor,
+  twice: "This person is on the project already.",
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, audit }, input): Promise<{ password: string | null }> {
+    const email = input.email.toLowerCase();
+    const [known] = await sql<
+      { id: string; instructor: boolean }[]
+    >`SELECT id, instructor FROM person WHERE email = ${email}`;
+    if (known && !known.instructor) refuse("This email address belongs to a student.", "email");
+    const password = known ? null : newPassword();
+    const id = known?.id ?? newId();
+    if (password)
+      await sql`
+        INSERT INTO person (id, name, email, password_hash, instructor)
+        VALUES (${id}, ${input.name}, ${email}, ${await hash(password)}, true)
+      `;
+    await sql`INSERT INTO staff (project_id, person_id, role) VALUES (${input.projectId}, ${id}, 'co')`;
+    audit({ type: "staff", id, label: input.name, after: { role: "co-instructor" } });
+    return { password };
+  },
+});
+
+/** Makes a guest link: its secret (and PIN for judges and scorers) is shown once and stored as a hash. */
+export const createGuestLink = command({
+  name: "createGuestLink",
+  shownOnce: true,
+  act: guestActs.manage,
+  schema: s.guestLink,
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, audit }, input): Promise<{ secret: string; pin: string | null }> {
+    const secret = newSecret();
+    const pin = input.role === "judge" || input.role === "scorer" ? String(randomInt(1000, 10_000)) : null;
+    const id = newId();
+    await sql`
+      INSERT INTO guest_link (id, project_id, role, label, secret_hash, pin_hash, expires_at)
+      VALUES (
+        ${id}, ${input.projectId}, ${input.role}, ${input.label}, ${digest(secret)}, ${pin ? await hash(pin) : null},
+        now() + make_interval(days => ${input.days})
+      )
+    `;
+    audit({ type: "guest link", id, label: `${input.label} (${input.role})` });
+    return { secret, pin };
+  },
+});
+
+export const revokeGuestLink = command({
+  name: "revokeGuestLink",
+  act: guestActs.manage,
+  schema: s.guestLinkId,
+  subject: (sql, i) => projectOf(sql, "guest_link", i.id),
+  async run({ sql, audit }, input) {
+    const [g] = await sql<{ label: string }[]>`
+      UPDATE guest_link
+      SET revoked_at = coalesce(revoked_at, now()), version = version + 1
+      WHERE id = ${input.id}
+      RETURNING label
+    `;
+    audit({ type: "guest link", id: input.id, label: g?.label, after: { revoked: true } });
+  },
+});

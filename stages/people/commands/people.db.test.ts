@@ -1,0 +1,106 @@
+import { randomUUID } from "node:crypto";
+import type { Actor } from "@/core/access/can";
+import { db } from "@/platform/db/db";
+import { actorOf, guestActor } from "@/platform/sign-in/actors";
+import { guestCookie, knock } from "@/platform/sign-in/guests";
+import { openSession, personOfSession } from "@/platform/sign-in/sessions";
+import { createFirstInstructor, signIn } from "@/platform/sign-in/sign-in";
+import { recordRun } from "@/stages/bench/commands";
+import { runsOf } from "@/stages/bench/queries";
+import { publishGrades } from "@/stages/grades/commands";
+import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { studentRecord } from "../queries/record";
+import { eraseStudent } from "./erase";
+import { createGuestLink, revokeGuestLink } from "./guests";
+import { giveLogin } from "./students";
+
+let done: () => Promise<void>;
+
+let boss: Actor;
+
+let w: World;
+
+let n = 0;
+
+beforeAll(async () => {
+  done = await freshDatabase();
+  boss = await firstInstructor();
+});
+
+afterAll(() => done());
+
+beforeEach(async () => {
+  w = await makeProject(boss, `Pump ${++n}`);
+  boss = await actorOf((boss as { id: string }).id);
+});
+
+describe("people", () => {
+  test("sign-in is limited, and says the same of a wrong email as of a wrong password", async () => {
+    const wrong = await signIn("mara@hartsedge.example", "no", "a");
+    expect(await signIn("nobody@hartsedge.example", "no", "a")).toEqual(wrong);
+    expect(await signIn(" MARA@hartsedge.example ", "a long enough password", "a")).toMatchObject({ ok: true });
+    for (let i = 0; i < 9; i++) await signIn("mara@hartsedge.example", "no", "a");
+    expect(await signIn("mara@hartsedge.example", "a long enough password", "a")).toMatchObject({
+      ok: false,
+      message: expect.stringContaining("Too many attempts"),
+    });
+    await db()`DELETE FROM sign_in_attempt`;
+  });
+  test("there is one first instructor; sessions end", async () => {
+    expect(
+      await createFirstInstructor({ name: "X", email: "x@s.example", password: "a long enough password" }),
+    ).toMatchObject({ ok: false });
+    const { secret } = await openSession((boss as { id: string }).id);
+    expect(await personOfSession(secret)).toBe((boss as { id: string }).id);
+    await db()`UPDATE session_token SET expires_at = now() - interval '1 second'`;
+    expect(await personOfSession(secret)).toBeNull();
+  });
+  test("a guest link opens with its PIN only, expires and can be taken back", async () => {
+    const { secret, pin } = await ok(createGuestLink, boss, {
+      projectId: w.projectId,
+      role: "scorer",
+      label: "Gym",
+      days: 2,
+    });
+    expect(await knock(secret, null)).toMatchObject({ state: "pin" });
+    expect(await knock(secret, "0")).toMatchObject({
+      state: "pin",
+      message: expect.stringContaining("not the link's PIN"),
+    });
+    expect(await knock(secret, pin)).toMatchObject({ state: "open" });
+    expect((await guestActor(secret)).kind).toBe("nobody");
+    const cookie = await guestCookie(secret);
+    expect(await guestActor(cookie)).toMatchObject({ kind: "guest", role: "scorer" });
+    await ok(revokeGuestLink, boss, { id: ((await guestActor(cookie)) as { id: string }).id });
+    expect((await guestActor(cookie)).kind).toBe("nobody");
+  });
+  test("a student's record can be taken out, and erased for good", async () => {
+    const [id, name] = [w.students[0]!, w.names[0]!];
+    const { password } = await ok(giveLogin, boss, { projectId: w.projectId, personId: id, email: `s${n}@s.example` });
+    expect(await signIn(`s${n}@s.example`, password, "b")).toMatchObject({ ok: true });
+    await ok(recordRun, await actorOf(id), {
+      id: randomUUID(),
+      buildId: w.build,
+      protocolVersionId: w.versionId,
+      readings: { m: "8" },
+    });
+    expect(await studentRecord(w.projectId, id)).toMatchObject({ person: { name }, memberships: [{ team: "Alder" }] });
+    await ok(publishGrades, boss, { projectId: w.projectId }).catch(() => {});
+    expect(await refused(eraseStudent, boss, { projectId: w.projectId, personId: id, confirm: "no" })).toMatchObject({
+      kind: "invalid",
+    });
+    await ok(eraseStudent, boss, { projectId: w.projectId, personId: id, confirm: name });
+    for (const { table } of await db()<{ table: string }[]>`
+      SELECT relname AS table
+      FROM pg_class
+      JOIN pg_namespace n ON n.oid = relnamespace
+      WHERE nspname = 'public' AND relkind = 'r'
+    `)
+      expect([
+        table,
+        (await db().unsafe(`SELECT 1 FROM ${table} x WHERE to_jsonb(x)::text LIKE '%${name}%'`)).length,
+      ]).toEqual([table, 0]);
+    expect((await actorOf(id)).kind).toBe("nobody");
+    expect((await runsOf(w.projectId)).length).toBe(2);
+  });
+});

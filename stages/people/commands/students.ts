@@ -1,0 +1,55 @@
+import "server-only";
+import { hash } from "@node-rs/argon2";
+import { command, found, refuse } from "@/platform/command/command";
+import { newPassword } from "@/platform/sign-in/secrets";
+import { peopleActs } from "../acts";
+import { studentSubject } from "../queries/students";
+import * as s from "../schema";
+
+/** Gives a student an email to sign in with and a first password, shown once. */
+export const giveLogin = command({
+  name: "giveLogin",
+  shownOnce: true,
+  act: peopleActs.edit,
+  schema: s.login,
+  twice: "This email address belongs to somebody else already.",
+  subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
+  async run({ sql, audit }, input): Promise<{ password: string }> {
+    const [person] = await sql<
+      { name: string; instructor: boolean }[]
+    >`SELECT name, instructor FROM person WHERE id = ${input.personId} AND erased_at IS NULL`;
+    if (found(person, "This student").instructor) refuse("An instructor sets their own password.");
+    const password = newPassword();
+    await sql`
+      UPDATE person
+      SET email = ${input.email.toLowerCase()}, password_hash = ${await hash(password)}, version = version + 1
+      WHERE id = ${input.personId}
+    `;
+    await sql`DELETE FROM session_token WHERE person_id = ${input.personId}`;
+    audit({ type: "person", id: input.personId, label: person!.name, after: { login: "given" } });
+    return { password };
+  },
+});
+
+/** Takes a student out of the project's sections; the record keeps what they did. */
+export const endEnrolment = command({
+  name: "endEnrolment",
+  act: peopleActs.edit,
+  schema: s.student,
+  subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
+  async run({ sql, audit, today }, input) {
+    const [p] = await sql<{ name: string }[]>`SELECT name FROM person WHERE id = ${input.personId}`;
+    await sql`
+      UPDATE enrolment
+      SET to_on = ${today}
+      WHERE person_id = ${input.personId}
+        AND section_id IN (SELECT section_id FROM project_section WHERE project_id = ${input.projectId})
+    `;
+    await sql`
+      UPDATE membership
+      SET to_on = ${today}
+      WHERE person_id = ${input.personId} AND project_id = ${input.projectId} AND to_on IS NULL
+    `;
+    audit({ type: "person", id: input.personId, label: p?.name, after: { enrolled: false } });
+  },
+});

@@ -1,0 +1,47 @@
+"use client";
+
+import { useState } from "react";
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import { createGuestLinkAction } from "../actions";
+import { guestLink } from "../schema";
+import { Once } from "./once";
+
+const roles = [
+  { value: "client", label: "client: brief and requirements" },
+  { value: "reviewer", label: "reviewer: review sheets" },
+  { value: "judge", label: "judge: inspection and scores" },
+  { value: "scorer", label: "scorer: scores" },
+  { value: "board", label: "board: the contest on a second screen" },
+];
+
+export function GuestForm({ projectId }: { projectId: string }) {
+  const [made, setMade] = useState<{ secret: string; pin: string | null; board: boolean } | null>(null);
+  return (
+    <div>
+      <ActionForm
+        inline
+        clear
+        schema={guestLink}
+        action={createGuestLinkAction}
+        fixed={{ projectId }}
+        defaults={{ role: "reviewer", label: "", days: 30 }}
+        submit="Make a link"
+        look="plain"
+        onDone={(v, form) =>
+          setMade({ ...(v as { secret: string; pin: string | null }), board: form.getValues("role") === "board" })
+        }
+      >
+        <SelectField name="role" label="Who" options={roles} />
+        <TextField name="label" label="Name" className="w-40" />
+        <TextField name="days" label="Days" type="number" className="w-20" />
+      </ActionForm>
+      {made && (
+        <Once
+          label={made.pin ? `PIN ${made.pin}. The link:` : "The link:"}
+          value={`${location.origin}/g/${made.secret}`}
+        />
+      )}
+    </div>
+  );
+}

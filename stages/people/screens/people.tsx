@@ -1,0 +1,118 @@
+import { projectPage } from "@/platform/pages/page";
+import { fullDate } from "@/ui/date";
+import { PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
+import { peopleActs, staffActs } from "../acts";
+import { RevokeButton } from "../parts/buttons";
+import { CoForm } from "../parts/co-form";
+import { GuestForm } from "../parts/guest-form";
+import { LoginForm } from "../parts/login-form";
+import { RosterImport } from "../parts/roster-import";
+import { StudentEnd } from "../parts/student-end";
+import { guestLinksOf } from "../queries/guests";
+import { staffOf, studentsOf } from "../queries/students";
+
+/** People: roster with import, instructors, guest links. */
+export async function PeopleScreen({ slug }: { slug: string }) {
+  const { frame, may } = await projectPage(slug, peopleActs.read);
+  const p = frame.project;
+  const [students, staff, guests] = await Promise.all([studentsOf(p.id), staffOf(p.id), guestLinksOf(p.id)]);
+  return (
+    <>
+      <PageHead
+        title="People"
+        note={
+          `${students.length} students in ${frame.sections.length} ` +
+          `${frame.sections.length === 1 ? "section" : "sections"} · ${staff.length} ` +
+          `${staff.length === 1 ? "instructor" : "instructors"} · ${guests.filter((g) => !g.revokedAt).length} ` +
+          "guest links"
+        }
+      />
+      <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_400px]">
+        <div className="grid min-w-0 gap-5">
+          {students.length > 0 && (
+            <DataTable
+              caption="Students"
+              columns={[
+                { key: "name", label: "Student", text: "Student" },
+                { key: "section", label: "Section", text: "Section" },
+                { key: "team", label: "Team", text: "Team" },
+                { key: "login", label: "Sign-in", text: "Email" },
+                { key: "act", label: "", text: "" },
+              ]}
+              rows={students.map((s) => ({
+                id: s.id,
+                cells: {
+                  name: { value: s.name },
+                  section: { value: s.section },
+                  team: { value: s.team ?? "" },
+                  login: {
+                    value: s.email ?? "",
+                    show: s.hasLogin ? s.email : <LoginForm projectId={p.id} personId={s.id} email={s.email ?? ""} />,
+                  },
+                  act: {
+                    value: "",
+                    show: (
+                      <span className="flex flex-wrap items-baseline gap-3">
+                        <a
+                          className="text-[13px] text-soft underline decoration-line underline-offset-3"
+                          href={`/p/${slug}/student/${s.id}`}
+                          download
+                        >
+                          record
+                        </a>
+                        <StudentEnd projectId={p.id} personId={s.id} name={s.name} />
+                      </span>
+                    ),
+                  },
+                },
+              }))}
+            />
+          )}
+          <Sheet title={students.length ? "Add students" : "Bring in the roster"}>
+            <RosterImport projectId={p.id} sections={frame.sections.map((s) => s.name)} />
+          </Sheet>
+        </div>
+        <div className="grid gap-5">
+          <Sheet title="Instructors">
+            <ul className="mb-2">
+              {staff.map((s) => (
+                <li key={s.id}>
+                  {s.name} <span className="text-soft">{s.role === "owner" ? "owner" : "co-instructor"}</span>
+                </li>
+              ))}
+            </ul>
+            {may(staffActs.manage) && <CoForm projectId={p.id} />}
+          </Sheet>
+          <Sheet title="Guest links" aside="no account needed">
+            <ul className="mb-3">
+              {guests.map((g) => (
+                <li
+                  key={g.id}
+                  className="flex items-baseline justify-between gap-3 border-b border-line py-1 last:border-0"
+                >
+                  <span className={g.revokedAt ? "text-soft line-through" : undefined}>
+                    {g.label}{" "}
+                    <span className="text-soft">
+                      {g.role}
+                      {g.hasPin ? ", with PIN" : ""}
+                    </span>
+                  </span>
+                  {g.revokedAt ? (
+                    <span className="text-sm text-soft">taken back</span>
+                  ) : (
+                    <span className="flex items-center gap-1 text-sm text-soft">
+                      until {fullDate(g.expiresAt)}
+                      <RevokeButton id={g.id} />
+                    </span>
+                  )}
+                </li>
+              ))}
+            </ul>
+            <GuestForm projectId={p.id} />
+          </Sheet>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,37 @@
+import "server-only";
+import { db } from "@/platform/db/db";
+import type { Hit, Search, Stage } from "@/platform/registry/stage";
+import { peopleActs } from "./acts";
+import * as erase from "./commands/erase";
+import * as guests from "./commands/guests";
+import * as roster from "./commands/roster";
+import * as students from "./commands/students";
+
+async function search({ projectId, like, may }: Search): Promise<Hit[]> {
+  if (!may(peopleActs.read)) return [];
+  const rows = await db()<{ id: string; name: string; section: string }[]>`
+    SELECT p.id, p.name, c.name AS section
+    FROM enrolment e
+    JOIN project_section ps USING (section_id)
+    JOIN person p ON p.id = e.person_id
+    JOIN section c ON c.id = e.section_id
+    WHERE ps.project_id = ${projectId} AND e.to_on IS NULL AND p.name ILIKE ${like}
+    ORDER BY p.name
+    LIMIT 6
+  `;
+  return rows.map((p) => ({
+    kind: "student",
+    label: p.name,
+    detail: `section ${p.section}`,
+    path: `/grades/${p.id}`,
+  }));
+}
+
+export const people: Stage = {
+  key: "people",
+  name: "People",
+  pages: [{ label: "People", path: "/people", for: "staff" }],
+  commands: [erase, guests, roster, students],
+  below: "staff",
+  search,
+};

@@ -1,0 +1,14 @@
+import { ofProject, type Table } from "@/platform/registry/table";
+
+export const peopleTables: readonly Table[] = [
+  { name: "person", omit: ["email", "password_hash", "instructor", "admin", "version"] },
+  { name: "section", of: "id IN (SELECT section_id FROM project_section WHERE project_id = $1)" },
+  ofProject("staff", { people: ["person_id"] }),
+  {
+    name: "enrolment",
+    of: "section_id IN (SELECT section_id FROM project_section WHERE project_id = $1)",
+    people: ["person_id"],
+    erase: ["UPDATE enrolment SET to_on = coalesce(to_on, $3::date) WHERE person_id = $1"],
+  },
+  { name: "guest_link" },
+];

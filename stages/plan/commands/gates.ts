@@ -1,0 +1,188 @@
+import "server-only";
+import { command, found, projectOf, refuse } from "@/platform/command/command";
+import { newId, type Tx } from "@/platform/db/db";
+import * as fields from "@/platform/schema/fields";
+import { gateActs, planActs } from "../acts";
+import { gatesOf } from "../queries/gates";
+import * as s from "../schema";
+
+const ofMilestone = (sql: Tx, id: string) => projectOf(sql, "milestone", id);
+
+/** Makes a milestone a gate before builds of a stage, or a plain milestone again. */
+export const setGate = command({
+  name: "setGate",
+  act: planActs.edit,
+  schema: s.gate,
+  subject: (sql, i) => ofMilestone(sql, i.milestoneId),
+  async run({ sql, audit }, input) {
+    const [m] = await sql<
+      { title: string; scope: string }[]
+    >`SELECT title, scope FROM milestone WHERE id = ${input.milestoneId} FOR UPDATE`;
+    if (input.stage && m!.scope !== "team")
+      refuse("A gate is passed by teams; this milestone is passed by each student.");
+    await sql`
+      UPDATE milestone SET gate_stage = ${input.stage || null}, version = version + 1 WHERE id = ${input.milestoneId}
+    `;
+    audit({ type: "gate", id: input.milestoneId, label: m!.title, after: { stage: input.stage || null } });
+  },
+});
+
+export const addGateItem = command({
+  name: "addGateItem",
+  act: planActs.edit,
+  schema: s.gateItem,
+  subject: (sql, i) => ofMilestone(sql, i.milestoneId),
+  async run({ sql, audit }, input): Promise<{ id: string }> {
+    const [m] = await sql<
+      { projectId: string; stage: string | null }[]
+    >`SELECT project_id, gate_stage AS stage FROM milestone WHERE id = ${input.milestoneId}`;
+    if (!m!.stage) refuse("Make the milestone a gate first.");
+    const [tool] =
+      input.kind === "tool"
+        ? await sql<
+            { name: string }[]
+          >`SELECT name FROM tool WHERE id = ${input.toolId ?? null} AND project_id = ${m!.projectId}`
+        : [undefined];
+    if (input.kind === "tool") found(tool, "This tool");
+    const id = newId();
+    const label =
+      input.label || (input.kind === "tool" ? `Signed for the ${tool!.name.toLowerCase()}` : "Musts answered");
+    await sql`
+      INSERT INTO gate_item ${sql({
+        id,
+        projectId: m!.projectId,
+        milestoneId: input.milestoneId,
+        kind: input.kind,
+        label,
+        needs: input.kind === "coverage" ? input.needs || 100 : input.needs,
+        toolId: input.kind === "tool" ? input.toolId! : null,
+      })}
+    `;
+    audit({ type: "gate", id: input.milestoneId, label, after: input });
+    return { id };
+  },
+});
+
+const ofItem = async (sql: Tx, id: string) => {
+  const [i] = await sql<
+    { projectId: string; label: string; kind: string }[]
+  >`SELECT project_id, label, kind FROM gate_item WHERE id = ${id}`;
+  return i ?? null;
+};
+
+export const removeGateItem = command({
+  name: "removeGateItem",
+  act: planActs.edit,
+  schema: fields.byId,
+  async subject(sql, i) {
+    const x = await ofItem(sql, i.id);
+    return x && { project: x.projectId };
+  },
+  async run({ sql, audit }, input) {
+    const [i] = await sql`DELETE FROM gate_item WHERE id = ${input.id} RETURNING label, kind`;
+    audit({ type: "gate", id: input.id, label: String(i?.label), before: i });
+  },
+});
+
+/**
+ * Says that a member has handed something in (the student too, for the own one) or that the team has it (instructors);
+ * or takes it back.
+ */
+export const tickGate = command({
+  name: "tickGate",
+  act: gateActs.handIn,
+  schema: s.gateTick,
+  async subject(sql, i, actor) {
+    const x = await ofItem(sql, i.itemId);
+    if (!x || !!i.teamId === !!i.personId) return null;
+    return i.personId
+      ? { project: x.projectId, person: i.personId }
+      : {
+          project: x.projectId,
+          person: actor.kind === "person" && actor.projects[x.projectId]?.role !== "student" ? actor.id : "",
+        };
+  },
+  async run({ sql, by, audit }, input) {
+    const x = (await ofItem(sql, input.itemId))!;
+    if (x.kind !== (input.personId ? "each" : "team")) refuse("This line of the checklist is not ticked by hand.");
+    const [who] = input.personId
+      ? await sql<{ name: string }[]>`
+          SELECT p.name
+          FROM person p
+          JOIN membership m ON m.person_id = p.id AND m.to_on IS NULL
+          WHERE p.id = ${input.personId} AND m.project_id = ${x.projectId}
+        `
+      : await sql<
+          { name: string }[]
+        >`SELECT name FROM team WHERE id = ${input.teamId!} AND project_id = ${x.projectId}`;
+    found(who, input.personId ? "This member" : "This team");
+    await sql`
+      DELETE
+      FROM gate_tick
+      WHERE item_id = ${input.itemId}
+        AND team_id IS NOT DISTINCT FROM ${input.teamId ?? null}
+        AND person_id IS NOT DISTINCT FROM ${input.personId ?? null}
+    `;
+    if (input.on)
+      await sql`
+        INSERT INTO gate_tick ${sql({
+          id: newId(),
+          projectId: x.projectId,
+          itemId: input.itemId,
+          teamId: input.teamId ?? null,
+          personId: input.personId ?? null,
+          tickedBy: by,
+        })}
+      `;
+    audit({ type: "gate", id: input.itemId, label: `${x.label}: ${who!.name}`, after: { there: input.on } });
+  },
+});
+
+/**
+ * The instructor signs a gate for a team; what was missing all the same stays written beside the signature. The
+ * milestone counts as passed.
+ */
+export const signGate = command({
+  name: "signGate",
+  act: gateActs.sign,
+  schema: s.gateSign,
+  subject: (sql, i) => ofMilestone(sql, i.milestoneId),
+  async run({ sql, by, today, audit }, input) {
+    const { project } = (await ofMilestone(sql, input.milestoneId))!;
+    const gate = found(
+      (await gatesOf(project, sql)).find((g) => g.id === input.milestoneId),
+      "This gate",
+    );
+    const team = found(
+      gate.teams.find((t) => t.id === input.teamId),
+      "This team",
+    );
+    const missing = team.states
+      .filter((x) => !x.met)
+      .map((x) => `${x.item.label}: ${x.note}`)
+      .join("; ");
+    await sql`DELETE FROM gate_sign_off WHERE milestone_id = ${input.milestoneId} AND team_id = ${input.teamId}`;
+    await sql`DELETE FROM milestone_check WHERE milestone_id = ${input.milestoneId} AND team_id = ${input.teamId}`;
+    if (input.on) {
+      await sql`
+        INSERT INTO gate_sign_off ${sql({
+          milestoneId: input.milestoneId,
+          teamId: input.teamId,
+          projectId: project,
+          signedBy: by,
+          missing,
+        })}
+      `;
+      await sql`
+        INSERT INTO milestone_check (id, project_id, milestone_id, team_id, done_on, checked_by)
+        VALUES (${newId()}, ${project}, ${input.milestoneId}, ${input.teamId}, ${today}, ${by})
+      `;
+    }
+    audit({
+      type: "gate",
+      id: input.milestoneId,
+      label: `${gate.title}: ${team.name}`,
+      after: { signed: input.on, missing },
+    });
+  },
+});

@@ -1,0 +1,136 @@
+import "server-only";
+import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { newId, type Tx } from "@/platform/db/db";
+import { milestoneActs, planActs } from "../acts";
+import * as s from "../schema";
+
+export const moveMilestone = command({
+  name: "moveMilestone",
+  act: planActs.edit,
+  schema: s.moveMilestone,
+  subject: (sql, i) => projectOf(sql, "milestone", i.id),
+  async run({ sql, audit }, input) {
+    const [m] = await sql<
+      { version: number; title: string; dueOn: string }[]
+    >`SELECT version, title, due_on FROM milestone WHERE id = ${input.id} FOR UPDATE`;
+    checkVersion(m!, input.version, { dueOn: "Due" }, input, m!);
+    await sql`UPDATE milestone SET due_on = ${input.dueOn}, version = version + 1 WHERE id = ${input.id}`;
+    audit({ type: "milestone", id: input.id, label: m!.title, before: { due: m!.dueOn }, after: { due: input.dueOn } });
+  },
+});
+
+/** A section's own date of a milestone; empty takes the project's again. */
+export const setMilestoneDate = command({
+  name: "setMilestoneDate",
+  act: planActs.edit,
+  schema: s.milestoneDate,
+  async subject(sql, i) {
+    const [m] = await sql<{ projectId: string }[]>`
+      SELECT m.project_id
+      FROM milestone m
+      JOIN project_section ps ON ps.project_id = m.project_id
+      WHERE m.id = ${i.milestoneId} AND ps.section_id = ${i.sectionId}
+    `;
+    return m ? { project: m.projectId } : null;
+  },
+  async run({ sql, audit }, input) {
+    await sql`DELETE FROM milestone_date WHERE milestone_id = ${input.milestoneId} AND section_id = ${input.sectionId}`;
+    if (input.dueOn)
+      await sql`
+        INSERT INTO milestone_date ${sql({
+          milestoneId: input.milestoneId,
+          sectionId: input.sectionId,
+          dueOn: input.dueOn,
+        })}
+      `;
+    audit({
+      type: "milestone",
+      id: input.milestoneId,
+      label: "date of a section",
+      after: { section: input.sectionId, due: input.dueOn ?? null },
+    });
+  },
+});
+
+export const saveMilestone = command({
+  name: "saveMilestone",
+  act: planActs.edit,
+  schema: s.milestone,
+  twice: "There is a milestone of this name.",
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, audit }, input): Promise<{ id: string }> {
+    const id = newId();
+    await sql`
+      INSERT INTO milestone (id, project_id, title, due_on, scope)
+      VALUES (${id}, ${input.projectId}, ${input.title}, ${input.dueOn}, ${input.scope})
+    `;
+    audit({ type: "milestone", id, label: input.title, after: { due: input.dueOn } });
+    return { id };
+  },
+});
+
+const ofMilestone = (sql: Tx, id: string) => projectOf(sql, "milestone", id);
+
+export const removeMilestone = command({
+  name: "removeMilestone",
+  act: planActs.edit,
+  schema: s.milestoneId,
+  subject: (sql, i) => ofMilestone(sql, i.id),
+  async run({ sql, audit }, input) {
+    if ((await sql`SELECT FROM milestone_check WHERE milestone_id = ${input.id} LIMIT 1`).length)
+      refuse("Teams have passed this milestone already; it stays in the record.");
+    const [m] = await sql`DELETE FROM milestone WHERE id = ${input.id} RETURNING title, due_on`;
+    audit({ type: "milestone", id: input.id, label: String(m?.title), before: m });
+  },
+});
+
+/** Says that a team or a student has passed a milestone on a date; without a date the check is taken back. */
+export const checkMilestone = command({
+  name: "checkMilestone",
+  act: milestoneActs.check,
+  schema: s.milestoneCheck,
+  subject: (sql, i) => ofMilestone(sql, i.milestoneId),
+  async run({ sql, audit, by }, input) {
+    const [row] = await sql<{ title: string; scope: string; projectId: string; subject: string | null }[]>`
+      SELECT
+        m.title, m.scope, m.project_id,
+        coalesce(
+          (SELECT name FROM team WHERE id = ${input.teamId ?? null} AND project_id = m.project_id),
+          (
+            SELECT p.name
+            FROM person p
+            JOIN enrolment e ON e.person_id = p.id
+            JOIN project_section ps USING (section_id)
+            WHERE p.id = ${input.personId ?? null} AND ps.project_id = m.project_id
+            LIMIT 1
+          )
+        ) AS subject
+      FROM milestone m
+      WHERE m.id = ${input.milestoneId}
+    `;
+    const m = found(row, "The milestone");
+    if (!m.subject || (m.scope === "team") !== !!input.teamId || (m.scope === "person") !== !!input.personId)
+      refuse(m.scope === "team" ? "Choose a team of this project." : "Choose a student of this project.");
+    await sql`
+      DELETE
+      FROM milestone_check
+      WHERE milestone_id = ${input.milestoneId}
+        AND team_id IS NOT DISTINCT FROM ${input.teamId ?? null}
+        AND person_id IS NOT DISTINCT FROM ${input.personId ?? null}
+    `;
+    if (input.doneOn)
+      await sql`
+        INSERT INTO milestone_check (id, project_id, milestone_id, team_id, person_id, done_on, checked_by)
+        VALUES (
+          ${newId()}, ${m.projectId}, ${input.milestoneId}, ${input.teamId ?? null}, ${input.personId ?? null},
+          ${input.doneOn}, ${by}
+        )
+      `;
+    audit({
+      type: "milestone",
+      id: input.milestoneId,
+      label: `${m.title}: ${m.subject}`,
+      after: { done: input.doneOn ?? null },
+    });
+  },
+});

@@ -1,0 +1,23 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import type { Choice } from "@/ui/option";
+import { addExtraSessionAction } from "../actions";
+import { extraSession } from "../schema";
+
+export const ExtraForm = ({ projectId, sections }: { projectId: string; sections: Choice[] }) => (
+  <ActionForm
+    clear
+    schema={extraSession}
+    action={addExtraSessionAction}
+    fixed={{ projectId }}
+    defaults={{ onDate: "", sectionId: "", reason: "" }}
+    submit="Add the session"
+    look="plain"
+  >
+    <TextField name="onDate" label="Extra session on" type="date" />
+    <SelectField name="sectionId" label="For" empty="all sections" options={sections} />
+    <TextField name="reason" label="Why" />
+  </ActionForm>
+);

@@ -1,0 +1,53 @@
+"use client";
+
+import { useFormContext } from "react-hook-form";
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import type { Choice } from "@/ui/option";
+import { addGateItemAction } from "../actions";
+import { gateItem } from "../schema";
+
+function ItemFields({ tools }: { tools: Choice[] }) {
+  const form = useFormContext();
+  const kind = String(form.watch("kind"));
+  return (
+    <>
+      <SelectField
+        name="kind"
+        label="Asked for"
+        options={[
+          { value: "each", label: "from every member" },
+          { value: "team", label: "from the team" },
+          { value: "tool", label: "tool sign-off" },
+          { value: "coverage", label: "musts answered" },
+        ]}
+        className="w-40"
+      />
+      {kind === "tool" ? (
+        <>
+          <SelectField name="toolId" label="Tool" empty="choose" options={tools} className="w-44" />
+          <TextField name="needs" label="Members signed (0: all)" type="number" className="w-36" />
+        </>
+      ) : kind === "coverage" ? (
+        <TextField name="needs" label="Percent of musts" type="number" className="w-32" />
+      ) : (
+        <TextField name="label" label="What" className="w-56" />
+      )}
+    </>
+  );
+}
+
+export const GateItemForm = ({ milestoneId, tools }: { milestoneId: string; tools: Choice[] }) => (
+  <ActionForm
+    inline
+    clear
+    schema={gateItem}
+    action={addGateItemAction}
+    fixed={{ milestoneId }}
+    defaults={{ kind: "each", label: "", needs: 0, toolId: "" }}
+    submit="Add to the checklist"
+    look="plain"
+  >
+    <ItemFields tools={tools} />
+  </ActionForm>
+);

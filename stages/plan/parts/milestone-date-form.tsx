@@ -1,0 +1,30 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { TextField } from "@/ui/form/fields";
+import { setMilestoneDateAction } from "../actions";
+import { milestoneDate } from "../schema";
+
+export const MilestoneDateForm = ({
+  milestoneId,
+  sectionId,
+  dueOn,
+  label,
+}: {
+  milestoneId: string;
+  sectionId: string;
+  dueOn: string;
+  label: string;
+}) => (
+  <ActionForm
+    inline
+    schema={milestoneDate}
+    action={setMilestoneDateAction}
+    fixed={{ milestoneId, sectionId }}
+    defaults={{ dueOn }}
+    submit="Set"
+    look="plain"
+  >
+    <TextField name="dueOn" label={label} type="date" className="w-38" />
+  </ActionForm>
+);

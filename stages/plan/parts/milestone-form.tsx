@@ -1,0 +1,32 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import { saveMilestoneAction } from "../actions";
+import { milestone } from "../schema";
+
+export function MilestoneForm({ projectId }: { projectId: string }) {
+  return (
+    <ActionForm
+      inline
+      clear
+      schema={milestone}
+      action={saveMilestoneAction}
+      fixed={{ projectId }}
+      defaults={{ title: "", dueOn: "", scope: "team" }}
+      submit="Add milestone"
+      look="plain"
+    >
+      <TextField name="title" label="Milestone" className="w-48" />
+      <TextField name="dueOn" label="Due" type="date" className="w-38" />
+      <SelectField
+        name="scope"
+        label="Passed by"
+        options={[
+          { value: "team", label: "each team" },
+          { value: "person", label: "each student" },
+        ]}
+      />
+    </ActionForm>
+  );
+}

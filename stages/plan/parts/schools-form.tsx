@@ -1,0 +1,55 @@
+"use client";
+
+import { settings } from "@/platform/project/schema";
+import { conceptSchools, gateStrictnesses, shareSchools, teamSchools } from "@/ui/choices";
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import { saveSettingsAction } from "../actions";
+
+/** Where good instructors differ: each choice with its reason. */
+export const SchoolsForm = ({ projectId, values }: { projectId: string; values: Record<string, string | number> }) => (
+  <ActionForm
+    schema={settings}
+    action={saveSettingsAction}
+    fixed={{ projectId }}
+    defaults={values}
+    submit="Keep these schools"
+    saved="Kept."
+    className="grid gap-4"
+  >
+    <SelectField
+      name="conceptSchool"
+      label="Who selects concepts"
+      options={conceptSchools}
+      hint={
+        "The client has to live with it; a panel knows more; a vote makes it the class's own; a matrix says " +
+        "what mattered. A must that is broken is always shown."
+      }
+    />
+    <SelectField
+      name="teamSchool"
+      label="When and how teams form"
+      options={teamSchools}
+      hint={
+        "An idea carries its authors; a draw is nobody's fault; choice makes teams willing; assigning and " +
+        "the solver leave nobody over."
+      }
+    />
+    <div className="grid grid-cols-2 gap-4">
+      <TextField name="teamMin" label="Smallest team" type="number" />
+      <TextField name="teamMax" label="Largest team" type="number" />
+    </div>
+    <SelectField
+      name="gateStrictness"
+      label="Gate before material"
+      options={gateStrictnesses}
+      hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first."
+    />
+    <SelectField
+      name="shareSchool"
+      label="Equal shares"
+      options={shareSchools}
+      hint="Counting is fair to see; roles let each do what they are good at."
+    />
+  </ActionForm>
+);

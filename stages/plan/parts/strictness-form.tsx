@@ -1,0 +1,26 @@
+"use client";
+
+import { settings } from "@/platform/project/schema";
+import { gateStrictnesses } from "@/ui/choices";
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField } from "@/ui/form/fields";
+import { saveSettingsAction } from "../actions";
+
+export const StrictnessForm = ({ projectId, value }: { projectId: string; value: string }) => (
+  <ActionForm
+    schema={settings}
+    action={saveSettingsAction}
+    fixed={{ projectId }}
+    defaults={{ gateStrictness: value }}
+    submit="Save"
+    look="plain"
+    saved="Saved."
+  >
+    <SelectField
+      name="gateStrictness"
+      label="Gate before material"
+      options={gateStrictnesses}
+      hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first."
+    />
+  </ActionForm>
+);

@@ -1,0 +1,32 @@
+import "server-only";
+import { db } from "@/platform/db/db";
+
+export interface Milestone {
+  id: string;
+  title: string;
+  dueOn: string /** Sections with a date of their own. */;
+  dates: Record<string, string>;
+  scope: "team" | "person";
+  gateStage: string | null;
+  version: number;
+  checks: { teamId: string | null; personId: string | null; doneOn: string; checkedBy: string }[];
+}
+
+export const milestonesOf = (projectId: string) => db()<Milestone[]>`
+  SELECT
+    m.id, m.title, m.due_on, m.scope, m.gate_stage, m.version,
+    (SELECT coalesce(json_object_agg(section_id, due_on), '{}') FROM milestone_date WHERE milestone_id = m.id) AS dates,
+    (
+      SELECT coalesce(
+        json_agg(
+          json_build_object('teamId', team_id, 'personId', person_id, 'doneOn', done_on, 'checkedBy', checked_by)
+        ),
+        '[]'
+      )
+      FROM milestone_check
+      WHERE milestone_id = m.id
+    ) AS checks
+  FROM milestone m
+  WHERE m.project_id = ${projectId}
+  ORDER BY m.due_on, m.title
+`;

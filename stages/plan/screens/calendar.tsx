@@ -1,0 +1,160 @@
+import { describePattern, sessionsHeld } from "@/core/sessions/sessions";
+import { projectPage } from "@/platform/pages/page";
+import { cx } from "@/ui/classes";
+import { longDate, shortDate } from "@/ui/date";
+import { LinkButton, PageHead, Sheet } from "@/ui/page";
+import { RemoveDayOff, RemoveExtra } from "../parts/buttons";
+import { DaysOffForm } from "../parts/days-off-form";
+import { ExtraForm } from "../parts/extra-form";
+import { IcsImport } from "../parts/ics-import";
+import { PatternForm } from "../parts/pattern-form";
+import { PlanTabs } from "../parts/plan-tabs";
+import { SectionForm } from "../parts/section-form";
+
+/** The calendar: each section's pattern and sessions, days off and extra sessions. */
+export async function CalendarScreen({ slug }: { slug: string }) {
+  const { frame, staff } = await projectPage(slug);
+  const p = frame.project;
+  const sections = frame.sections.map((s) => ({ value: s.id, label: `section ${s.name}` }));
+  const of = (id: string | null) => (id ? ` (section ${frame.sections.find((s) => s.id === id)?.name})` : "");
+  return (
+    <>
+      <PageHead
+        title="Calendar"
+        note="Class sessions come from each section's pattern, less days off, with what was added."
+      />
+      <PlanTabs slug={slug} />
+      <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_330px]">
+        <div className="grid min-w-0 gap-6 [&>*]:min-w-0">
+          {frame.sections.map((s) => {
+            const list = frame.calendars.get(s.id) ?? [];
+            const c = s.pattern;
+            return (
+              <section key={s.id}>
+                <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
+                  <h2>
+                    Section {s.name}{" "}
+                    <span className="font-normal text-soft">
+                      {describePattern(c)} · {list.length} sessions, {sessionsHeld(list, frame.today)} held
+                      {s.eventOn && ` · event ${longDate(s.eventOn)}`}
+                    </span>
+                  </h2>
+                  <LinkButton href={`/p/${slug}/calendar/${s.id}`} look="quiet" download>
+                    Calendar (ICS)
+                  </LinkButton>
+                </div>
+                <ol className="flex flex-wrap gap-1">
+                  {list.map((x) => (
+                    <li
+                      key={x.number}
+                      title={`session ${x.number}, ${longDate(x.date)}`}
+                      className={cx(
+                        "w-[62px] rounded-sm border px-1.5 py-0.5 text-xs",
+                        x.date === frame.today
+                          ? "border-iron bg-sheet font-[650] text-iron"
+                          : x.date < frame.today
+                            ? "border-stone-2 bg-stone-1"
+                            : "border-line bg-sheet",
+                      )}
+                    >
+                      <span className="block text-[#574e45]">{x.number}</span>
+                      {shortDate(x.date)}
+                    </li>
+                  ))}
+                </ol>
+                {staff && (
+                  <details className="no-print mt-2">
+                    <summary className="text-sm text-soft">Change the pattern or this section's dates</summary>
+                    <div className="mt-2 max-w-xl">
+                      <PatternForm
+                        key={s.version}
+                        projectId={p.id}
+                        sectionId={s.id}
+                        version={s.version}
+                        values={{
+                          pattern: c.kind,
+                          days: c.kind === "weekdays" ? c.days : [],
+                          double: c.double ?? [],
+                          cycleLength: c.kind === "cycle" ? c.length : 2,
+                          meets: c.kind === "cycle" ? c.meets : [],
+                          cycleStart: c.kind === "cycle" ? c.startsOn : p.startsOn,
+                          startsOn: s.startsOn ?? "",
+                          endsOn: s.endsOn ?? "",
+                          eventOn: s.eventOn ?? "",
+                        }}
+                      />
+                    </div>
+                  </details>
+                )}
+              </section>
+            );
+          })}
+        </div>
+        <aside className="no-print grid gap-5">
+          <Sheet title="Days off">
+            {frame.daysOff.length > 0 && (
+              <ul className="mb-3">
+                {frame.daysOff.map((d) => (
+                  <li
+                    key={d.id}
+                    className="flex items-baseline justify-between border-b border-line py-0.5 last:border-0"
+                  >
+                    <span>
+                      {longDate(d.onDate)}{" "}
+                      <span className="text-soft">
+                        {d.reason}
+                        {of(d.sectionId)}
+                      </span>
+                    </span>
+                    {staff && <RemoveDayOff id={d.id} />}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {staff ? (
+              <>
+                <DaysOffForm projectId={p.id} sections={sections} />
+                <div className="mt-3 border-t border-line pt-3">
+                  <IcsImport projectId={p.id} sections={sections} />
+                </div>
+              </>
+            ) : (
+              frame.daysOff.length === 0 && <p className="text-soft">None.</p>
+            )}
+          </Sheet>
+          <Sheet title="Extra sessions">
+            {frame.extras.length > 0 && (
+              <ul className="mb-3">
+                {frame.extras.map((d) => (
+                  <li
+                    key={d.id}
+                    className="flex items-baseline justify-between border-b border-line py-0.5 last:border-0"
+                  >
+                    <span>
+                      {longDate(d.onDate)}{" "}
+                      <span className="text-soft">
+                        {d.reason}
+                        {of(d.sectionId)}
+                      </span>
+                    </span>
+                    {staff && <RemoveExtra id={d.id} />}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {staff ? (
+              <ExtraForm projectId={p.id} sections={sections} />
+            ) : (
+              frame.extras.length === 0 && <p className="text-soft">None.</p>
+            )}
+          </Sheet>
+          {staff && (
+            <Sheet title="Another section">
+              <SectionForm projectId={p.id} />
+            </Sheet>
+          )}
+        </aside>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,217 @@
+import type { ReactNode } from "react";
+import { projectPage } from "@/platform/pages/page";
+import { settingsOf } from "@/platform/project/settings";
+import { studentsOf } from "@/stages/people/queries/students";
+import { toolsOf } from "@/stages/shop/queries";
+import { teamsOf } from "@/stages/teams/queries/teams";
+import { instant, shortDate } from "@/ui/date";
+import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { VerdictMark } from "@/ui/verdict";
+import { RemoveItem } from "../parts/buttons";
+import { GateForm } from "../parts/gate-form";
+import { GateItemForm } from "../parts/gate-item-form";
+import { PlanTabs } from "../parts/plan-tabs";
+import { SignGate } from "../parts/sign-gate";
+import { StrictnessForm } from "../parts/strictness-form";
+import { Tick } from "../parts/tick";
+import { gatesOf, gateTicks } from "../queries/gates";
+import { milestonesOf } from "../queries/milestones";
+
+/**
+ * Gates: a checklist before material is touched, team by team, signed by the instructor; and who is signed for which
+ * tool.
+ */
+export async function GatesScreen({
+  slug,
+  toolsPart,
+  newTool,
+}: {
+  slug: string;
+  /** The shop's tools and who is signed for them. */
+  toolsPart: ReactNode;
+  newTool: ReactNode;
+}) {
+  const { frame, staff, ownTeam, actor } = await projectPage(slug);
+  const p = frame.project;
+  const [gates, tools, settings, milestones, teams, students] = await Promise.all([
+    gatesOf(p.id),
+    toolsOf(p.id),
+    settingsOf(p.id),
+    milestonesOf(p.id),
+    teamsOf(p.id),
+    studentsOf(p.id),
+  ]);
+  const rest = milestones.filter((m) => !m.gateStage && m.scope === "team");
+  const ticks = await gateTicks(p.id);
+  const strict = {
+    warn: "Builds may be recorded with an open gate, with a warning.",
+    block: "No build is recorded before the gate is signed.",
+    none: "Gates are not asked for.",
+  }[settings.gateStrictness];
+  return (
+    <>
+      <PageHead title="Gates and tools" note={strict} />
+      <PlanTabs slug={slug} />
+      <div className="grid gap-6">
+        <div className="grid min-w-0 gap-6 [&>*]:min-w-0">
+          {gates.length === 0 && (
+            <Empty
+              title="No gate yet"
+              action={staff && <LinkButton href={`/p/${slug}/plan`}>To the milestones</LinkButton>}
+            >
+              A gate is a milestone with a checklist that a team passes before it touches material: drawings in, model
+              complete, materials listed, tools signed.{" "}
+              {staff &&
+                (rest.length ? "Make one of the milestones below a gate." : "Add a milestone in the plan first.")}
+            </Empty>
+          )}
+          {gates.map((g) => (
+            <section key={g.id}>
+              <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
+                <h2>
+                  {g.title}{" "}
+                  <span className="font-normal text-soft">
+                    before every {g.stage} · due {shortDate(g.dueOn)} · signed for{" "}
+                    {g.teams.filter((t) => t.signed).length} of {g.teams.length}
+                  </span>
+                </h2>
+                {staff && <GateForm milestoneId={g.id} stage={g.stage} />}
+              </div>
+              <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={g.title}>
+                <table className="table">
+                  <thead>
+                    <tr>
+                      <th>Team</th>
+                      {g.items.map((i) => (
+                        <th key={i.id} className="whitespace-normal">
+                          {i.label}
+                          {staff && (
+                            <span className="block font-normal">
+                              <RemoveItem id={i.id} />
+                            </span>
+                          )}
+                        </th>
+                      ))}
+                      <th>Signature</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {g.teams
+                      .filter((t) => staff || t.id === ownTeam)
+                      .map((t) => (
+                        <tr key={t.id}>
+                          <td className="font-[600]">{t.name}</td>
+                          {t.states.map((x) => {
+                            const members = teams.find((y) => y.id === t.id)?.members ?? [];
+                            const has = (k: { teamId?: string; personId?: string }) =>
+                              ticks.some(
+                                (y) =>
+                                  y.itemId === x.item.id &&
+                                  (k.personId ? y.personId === k.personId : y.teamId === k.teamId),
+                              );
+                            return (
+                              <td key={x.item.id} className="min-w-36">
+                                <span className="flex items-baseline gap-1.5">
+                                  <VerdictMark verdict={x.met ? "met" : "not met"} />
+                                  <span className="text-sm">{x.note}</span>
+                                </span>
+                                {x.item.kind === "team" && staff && (
+                                  <Tick
+                                    itemId={x.item.id}
+                                    teamId={t.id}
+                                    on={has({ teamId: t.id })}
+                                    label="it is there"
+                                  />
+                                )}
+                                {x.item.kind === "each" &&
+                                  (staff ? (
+                                    <details className="no-print text-sm text-soft">
+                                      <summary>who</summary>
+                                      {members.map((m) => (
+                                        <span key={m.id} className="block">
+                                          <Tick
+                                            itemId={x.item.id}
+                                            personId={m.id}
+                                            on={has({ personId: m.id })}
+                                            label={m.name}
+                                          />
+                                        </span>
+                                      ))}
+                                    </details>
+                                  ) : (
+                                    <Tick
+                                      itemId={x.item.id}
+                                      personId={actor.id}
+                                      on={has({ personId: actor.id })}
+                                      label={has({ personId: actor.id }) ? "my own" : "I hand mine in"}
+                                    />
+                                  ))}
+                              </td>
+                            );
+                          })}
+                          <td className="min-w-32">
+                            {t.signed && (
+                              <span className="block">
+                                <strong className="font-[650] text-moss">signed</strong>{" "}
+                                <span className="text-sm text-soft">
+                                  {t.signed.by}, {instant(t.signed.at)}
+                                </span>
+                                {t.signed.missing && (
+                                  <span className="block text-sm text-ochre-deep">although {t.signed.missing}</span>
+                                )}
+                              </span>
+                            )}
+                            {staff ? (
+                              <SignGate
+                                milestoneId={g.id}
+                                teamId={t.id}
+                                signed={!!t.signed}
+                                missing={t.states.filter((x) => !x.met).length}
+                              />
+                            ) : (
+                              !t.signed && <span className="text-soft">not signed yet</span>
+                            )}
+                          </td>
+                        </tr>
+                      ))}
+                  </tbody>
+                </table>
+              </div>
+              {staff && (
+                <details className="no-print mt-2">
+                  <summary className="text-sm text-soft">Add to the checklist</summary>
+                  <div className="mt-2">
+                    <GateItemForm milestoneId={g.id} tools={tools.map((t) => ({ value: t.id, label: t.name }))} />
+                  </div>
+                </details>
+              )}
+            </section>
+          ))}
+          {toolsPart}
+        </div>
+        {staff && (
+          <aside className="no-print grid items-start gap-4 md:grid-cols-3">
+            <Sheet title="School">
+              <StrictnessForm projectId={p.id} value={settings.gateStrictness} />
+            </Sheet>
+            {rest.length > 0 && (
+              <Sheet title="Make a milestone a gate before">
+                <ul className="grid gap-2">
+                  {rest.map((m) => (
+                    <li key={m.id}>
+                      <p className="font-[600]">
+                        {m.title} <span className="font-normal text-soft">{shortDate(m.dueOn)}</span>
+                      </p>
+                      <GateForm milestoneId={m.id} stage="" />
+                    </li>
+                  ))}
+                </ul>
+              </Sheet>
+            )}
+            {newTool}
+          </aside>
+        )}
+      </div>
+    </>
+  );
+}

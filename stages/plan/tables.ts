@@ -1,0 +1,15 @@
+import { ofParent, ofProject, type Table } from "@/platform/registry/table";
+
+export const planTables: readonly Table[] = [
+  { name: "project", of: "id = $1", omit: ["edition_of"] },
+  ofProject("project_section"),
+  ofProject("day_off"),
+  ofProject("extra_session"),
+  ofProject("milestone"),
+  ofParent("milestone_date", "milestone_id", "milestone"),
+  ofProject("milestone_check", { people: ["person_id"] }),
+  ofProject("task"),
+  ofProject("gate_item"),
+  ofProject("gate_tick", { people: ["person_id"], erase: ["DELETE FROM gate_tick WHERE person_id = $1"] }),
+  ofProject("gate_sign_off"),
+];

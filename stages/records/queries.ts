@@ -1,0 +1,147 @@
+import "server-only";
+import { formatNumber } from "@/core/quantity/quantity";
+import { assessRun } from "@/core/run/assess";
+import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
+import { makeWorking, type Working } from "@/core/working/working";
+import { db } from "@/platform/db/db";
+import { runsOf } from "@/stages/bench/queries";
+
+export interface Benchmark {
+  value: number;
+  shown: string;
+  unit: string;
+  team: string;
+  build: number;
+  place: "bench" | "contest";
+  edition: string;
+  slug: string;
+  working: Working;
+}
+
+// An edition's best, kept with a fingerprint of the runs, builds and protocols that it came from.
+const bests = new Map<string, Benchmark | null>();
+
+/**
+ * The best comparable value that an edition reached in a channel of the protocol of a name; null when there is none.
+ */
+export async function bestOf(projectId: string, protocolName: string, channel: string): Promise<Benchmark | null> {
+  const [facts] = await db()<{ print: string }[]>`
+    SELECT (
+      SELECT md5(coalesce(string_agg(r.id || ' ' || r.version || ' ' || r.recorded_by, ',' ORDER BY r.id), ''))
+      FROM run r
+      WHERE r.project_id = ${projectId}
+    ) || ' ' || (
+      SELECT md5(coalesce(string_agg(v.id || ' ' || v.definition::text, ',' ORDER BY v.id), ''))
+      FROM protocol_version v
+      JOIN protocol p ON p.id = v.protocol_id
+      WHERE p.project_id = ${projectId}
+    ) || ' ' || (
+      SELECT p.title || ' ' || coalesce(
+        (SELECT md5(string_agg(t.name, ',' ORDER BY t.id)) FROM team t WHERE t.project_id = p.id), ''
+      )
+      FROM project p
+      WHERE p.id = ${projectId}
+    ) AS print
+  `;
+  const key = `${projectId}/${protocolName}/${channel}/${facts?.print}`;
+  const known = bests.get(key);
+  if (known !== undefined) return known;
+  if (bests.size > 2000) bests.clear();
+  const best = await computeBest(projectId, protocolName, channel);
+  bests.set(key, best);
+  return best;
+}
+
+async function computeBest(projectId: string, protocolName: string, channel: string): Promise<Benchmark | null> {
+  const sql = db();
+  const [project] = await sql<
+    { title: string; slug: string }[]
+  >`SELECT title, slug FROM project WHERE id = ${projectId}`;
+  const versions = await sql<{ id: string; protocolId: string; definition: ProtocolDefinition }[]>`
+    SELECT v.id, v.protocol_id, v.definition
+    FROM protocol_version v
+    JOIN protocol p ON p.id = v.protocol_id
+    WHERE p.project_id = ${projectId} AND p.name = ${protocolName}
+  `;
+  const known = versions.filter((v) => channelsOf(v.definition).some((c) => c.key === channel));
+  if (!project || !known.length) return null;
+  const [runs, builds] = await Promise.all([
+    runsOf(projectId, { protocolId: known[0]!.protocolId }),
+    sql<{ id: string; number: number; team: string }[]>`
+      SELECT b.id, b.number, t.name AS team
+      FROM build b
+      JOIN team t ON t.id = b.team_id
+      WHERE b.project_id = ${projectId}
+    `,
+  ]);
+  const { better } = known[0]!.definition;
+  const { unit, name } = channelsOf(known[0]!.definition).find((c) => c.key === channel)!;
+  let best: { value: number; run: (typeof runs)[number]; working: Working; shown: string } | null = null;
+  for (const run of runs) {
+    const v = known.find((x) => x.id === run.protocolVersionId);
+    if (!v) continue;
+    const assessed = assessRun(v.definition, run);
+    const value = assessed.values[channel];
+    if (!assessed.comparable || !value?.value) continue;
+    if (!best || (better === "more" ? value.value.value > best.value : value.value.value < best.value))
+      best = { value: value.value.value, run, working: value.working, shown: value.value.shown };
+  }
+  if (!best) return null;
+  const build = builds.find((b) => b.id === best.run.buildId)!;
+  return {
+    value: best.value,
+    shown: best.shown,
+    unit,
+    team: build.team,
+    build: build.number,
+    place: best.run.place,
+    edition: project.title,
+    slug: project.slug,
+    working: makeWorking({
+      ...best.working,
+      title: `${name}: best of ${project.title}`,
+      result: formatNumber(best.value, 2),
+      rule:
+        `The ${better === "more" ? "largest" : "smallest"} comparable value of all runs of that edition, on ` +
+        "the bench and in the contest.",
+      inputs: [
+        {
+          label: `${build.team} G${build.number}, ${best.run.place}`,
+          value: best.shown,
+          unit,
+          by: best.run.by,
+          at: best.run.at,
+        },
+        ...best.working.inputs,
+      ],
+    }),
+  };
+}
+
+/** The earlier editions of a project, newest first. */
+export async function editionsBefore(
+  projectId: string,
+): Promise<{ id: string; title: string; slug: string; endsOn: string }[]> {
+  return db()`
+    WITH RECURSIVE line AS (
+      SELECT edition_of AS id, 1 AS depth
+      FROM project
+      WHERE id = ${projectId}
+      UNION ALL
+      SELECT p.edition_of, depth + 1
+      FROM line
+      JOIN project p ON p.id = line.id
+      WHERE depth < 30
+    )
+    SELECT p.id, p.title, p.slug, p.ends_on
+    FROM line
+    JOIN project p ON p.id = line.id
+    ORDER BY line.depth
+  `;
+}
+
+/** Which projects an actor may open as records: those that follow from an edition they are in. */
+export const laterEditions = (projectId: string) =>
+  db()<
+    { id: string; title: string; slug: string }[]
+  >`SELECT id, title, slug FROM project WHERE edition_of = ${projectId}`;

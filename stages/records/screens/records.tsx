@@ -1,0 +1,193 @@
+import { formatNumber } from "@/core/quantity/quantity";
+import { channelsOf } from "@/core/run/protocol";
+import { projectPage } from "@/platform/pages/page";
+import { projectActs } from "@/platform/project/acts";
+import { protocolsOf } from "@/stages/bench/queries";
+import { buildsOf } from "@/stages/builds/queries";
+import { contestOf } from "@/stages/contest/queries/events";
+import { fullDate } from "@/ui/date";
+import Link from "@/ui/link";
+import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { Figure } from "@/ui/working";
+import { FinishButton, ReopenButton } from "../parts/buttons";
+import { EditionForm } from "../parts/edition-form";
+import { bestOf, editionsBefore, laterEditions } from "../queries";
+
+/** Records: the best of this edition and of those before it, the final standings, and the next edition. */
+export async function RecordsScreen({ slug }: { slug: string }) {
+  const { frame, staff, may, actor } = await projectPage(slug);
+  const p = frame.project;
+  const [protocols, events, builds, before, later] = await Promise.all([
+    protocolsOf(p.id),
+    contestOf(p.id),
+    buildsOf(p.id),
+    editionsBefore(p.id),
+    laterEditions(p.id),
+  ]);
+  const editions = [{ id: p.id, title: p.title, slug: p.slug, endsOn: p.endsOn }, ...before];
+  const lines = protocols.flatMap((x) =>
+    channelsOf(x.definition)
+      .filter((c) => c.key === x.definition.primary || x.definition.derived.some((d) => d.key === c.key))
+      .map((c) => ({ protocol: x, channel: c })),
+  );
+  const table = await Promise.all(
+    editions.flatMap((e) =>
+      lines.map(async (l) => ({ e, l, best: await bestOf(e.id, l.protocol.name, l.channel.key) })),
+    ),
+  );
+  const winners = events.flatMap((e) =>
+    e.standings
+      .filter((s) => s.place === 1)
+      .map((s) => ({ event: e, s, build: builds.find((b) => b.id === e.entries.find((n) => n.id === s.id)?.buildId) })),
+  );
+  return (
+    <>
+      <PageHead
+        title="Records"
+        note={
+          p.finishedAt
+            ? `Finished on ${fullDate(p.finishedAt)}`
+            : "What the next class starts from. It is complete when the project is finished."
+        }
+      >
+        {may(projectActs.finish) &&
+          (p.finishedAt ? <ReopenButton projectId={p.id} /> : <FinishButton projectId={p.id} />)}
+      </PageHead>
+      <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_340px]">
+        <div className="grid gap-6">
+          <section>
+            <h2 className="mb-1.5">Best of each edition</h2>
+            {lines.length === 0 || table.every((t) => !t.best) ? (
+              <Empty title="Nothing is on record yet">
+                The best comparable run of each measure stands here, this year's and those of earlier editions.
+              </Empty>
+            ) : (
+              <table className="table">
+                <thead>
+                  <tr>
+                    <th>Edition</th>
+                    {lines.map((l) => (
+                      <th key={`${l.protocol.id}${l.channel.key}`} className="num">
+                        {l.channel.name} <span className="unit">{l.channel.unit}</span>
+                      </th>
+                    ))}
+                  </tr>
+                </thead>
+                <tbody>
+                  {editions.map((e) => (
+                    <tr key={e.id}>
+                      <td>
+                        {actor.projects[e.id] ? (
+                          <Link href={`/p/${e.slug}/records`} className="font-[600] hover:text-iron">
+                            {e.title}
+                          </Link>
+                        ) : (
+                          <span className="font-[600]">{e.title}</span>
+                        )}
+                        {e.id === p.id && <span className="text-soft"> this one</span>}
+                      </td>
+                      {lines.map((l) => {
+                        const b = table.find((t) => t.e.id === e.id && t.l === l)?.best;
+                        return (
+                          <td key={`${l.protocol.id}${l.channel.key}`} className="num">
+                            {b ? (
+                              <>
+                                <Figure working={b.working}>{formatNumber(b.value, 2)}</Figure>
+                                <span className="block text-sm text-soft">
+                                  {b.team} G{b.build}, {b.place}
+                                </span>
+                              </>
+                            ) : (
+                              "–"
+                            )}
+                          </td>
+                        );
+                      })}
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+          </section>
+          {winners.length > 0 && (
+            <section>
+              <h2 className="mb-1.5">First places</h2>
+              <ul>
+                {winners.map(({ event, s, build }) => (
+                  <li key={event.id + s.id} className="border-b border-line py-1.5">
+                    <span className="font-[650]">{s.name}</span>{" "}
+                    <span className="text-soft">
+                      {event.name}
+                      {event.state !== "confirmed" && ", not confirmed yet"}:
+                    </span>{" "}
+                    <Figure working={s.working} unit={event.definition.unit}>
+                      {s.shown}
+                    </Figure>
+                    {build && build.features.length > 0 && (
+                      <span className="block text-sm text-soft">
+                        {build.team} G{build.number}: {build.features.join(", ")}
+                      </span>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          {builds.some((b) => b.learned) && (
+            <section>
+              <h2 className="mb-1.5">What the builds taught</h2>
+              <ul>
+                {builds
+                  .filter((b) => b.learned)
+                  .map((b) => (
+                    <li key={b.id} className="border-b border-line py-1">
+                      <Link href={`/p/${slug}/builds/${b.id}`} className="font-[600] hover:text-iron">
+                        {b.team} G{b.number}
+                      </Link>{" "}
+                      <span>{b.learned}</span>
+                    </li>
+                  ))}
+              </ul>
+            </section>
+          )}
+        </div>
+        <div className="grid gap-4">
+          {later.length > 0 && (
+            <Sheet title="Later editions">
+              <ul>
+                {later.map((l) => (
+                  <li key={l.id}>
+                    {actor.projects[l.id] ? (
+                      <Link href={`/p/${l.slug}`} className="hover:text-iron">
+                        {l.title}
+                      </Link>
+                    ) : (
+                      l.title
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </Sheet>
+          )}
+          {may(projectActs.finish) && p.finishedAt && (
+            <Sheet title="Next edition">
+              <p className="mb-2 text-soft">
+                Brief, requirements, protocols and rubrics are carried over; teams, builds and results stay here. This
+                edition's best becomes the benchmark line.
+              </p>
+              <EditionForm projectId={p.id} title={p.title} />
+            </Sheet>
+          )}
+          {staff && (
+            <Sheet title="Keep it">
+              <p className="mb-2 text-soft">The whole project as one open file.</p>
+              <LinkButton href={`/p/${slug}/bundle`} download>
+                Export the project
+              </LinkButton>
+            </Sheet>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,12 @@
+import { acts, everyone, staff } from "@/core/access/can";
+
+export const reviewActs = acts("review", {
+  plan: { project: staff },
+  read: { project: everyone, student: "class", guests: ["reviewer"] },
+  mark: { project: staff, guests: ["reviewer"] },
+  decide: { project: staff },
+});
+
+export const actionActs = acts("action", {
+  close: { project: everyone, student: "own" },
+});

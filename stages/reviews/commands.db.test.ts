@@ -1,0 +1,115 @@
+import type { Actor } from "@/core/access/can";
+import { actorOf, guestActor } from "@/platform/sign-in/actors";
+import { enterMark, publishGrades } from "@/stages/grades/commands";
+import { gradebook, publicationsOf } from "@/stages/grades/queries";
+import { createGuestLink } from "@/stages/people/commands/guests";
+import { checkMilestone } from "@/stages/plan/commands/milestones";
+import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { decideReview, submitSheet } from "./commands";
+import { reviewsOf } from "./queries";
+
+let done: () => Promise<void>;
+
+let boss: Actor;
+
+let w: World;
+
+let n = 0;
+
+beforeAll(async () => {
+  done = await freshDatabase();
+  boss = await firstInstructor();
+});
+
+afterAll(() => done());
+
+beforeEach(async () => {
+  w = await makeProject(boss, `Pump ${++n}`);
+  boss = await actorOf((boss as { id: string }).id);
+});
+
+describe("reviews and grades", () => {
+  const mark = (points: string, more: object = {}) => ({
+    reviewId: w.review,
+    raterName: "Guest",
+    marks: [{ criterion: "fit", points }],
+    ...more,
+  });
+  test("reviewers' sheets average; a level that the rubric lacks is refused; a verdict closes the sheets", async () => {
+    await ok(submitSheet, boss, mark("4"));
+    const guest: Actor = {
+      kind: "guest",
+      id: (await guestId("reviewer")).id,
+      name: "Panel",
+      role: "reviewer",
+      project: w.projectId,
+    };
+    expect(await refused(submitSheet, guest, mark("3"))).toMatchObject({
+      fields: { "marks.fit": expect.stringContaining("none of its levels") },
+    });
+    await ok(submitSheet, guest, mark("0"));
+    const book = await gradebook(w.projectId, "2027-03-02", w.students[0]);
+    expect(book.rows[0]!.grade.value.components[0]).toMatchObject({ percent: "50", state: "scored" });
+    await ok(decideReview, boss, { id: w.review, version: 1, verdict: "go on" });
+    expect(await refused(submitSheet, guest, mark("4", { version: 1 }))).toMatchObject({
+      message: expect.stringContaining("closed"),
+    });
+    expect((await reviewsOf(w.projectId))[0]!.sheets).toHaveLength(2);
+  });
+  async function guestId(role: string) {
+    const { secret } = await ok(createGuestLink, boss, { projectId: w.projectId, role, label: role, days: 3 });
+    return (await guestActor(secret)) as { id: string };
+  }
+  test("a grade is its arithmetic: what is not due does not count, what is missing counts zero", async () => {
+    await ok(submitSheet, boss, mark("4"));
+    const grade = async () => (await gradebook(w.projectId, "2027-03-02", w.students[0])).rows[0]!.grade;
+    // Flow of 8.6 kg in 60 s: 8.617 L/min at two digits of its uncertainty: (8.617 − 4) ÷ 5 × 100 = 92.34; the drawing
+    // is missing; the notebook is not due.
+    expect((await grade()).value.components.map((c) => [c.state, c.percent])).toEqual([
+      ["scored", "100"],
+      ["scored", "92.34"],
+      ["missing", "0"],
+      ["not due", null],
+    ]);
+    expect((await grade()).value.grade).toBe("84.6");
+    await ok(checkMilestone, boss, { milestoneId: w.milestone, teamId: w.a, doneOn: "2027-02-01" });
+    await ok(enterMark, boss, {
+      projectId: w.projectId,
+      personId: w.students[0],
+      component: "notebook",
+      kind: "mark",
+      percent: "70",
+    });
+    expect((await grade()).value.grade).toBe("91.7");
+    expect(
+      await refused(enterMark, boss, {
+        projectId: w.projectId,
+        personId: w.students[0],
+        component: "review",
+        kind: "override",
+        percent: "10",
+      }),
+    ).toMatchObject({ fields: { reason: expect.stringContaining("Say why") } });
+  });
+  test("a publication is frozen; the next one names what changed", async () => {
+    await ok(submitSheet, boss, mark("4"));
+    await ok(publishGrades, boss, { projectId: w.projectId });
+    expect(await refused(publishGrades, boss, { projectId: w.projectId })).toMatchObject({
+      message: expect.stringContaining("No grade has changed"),
+    });
+    await ok(enterMark, boss, {
+      projectId: w.projectId,
+      personId: w.students[0],
+      component: "notebook",
+      kind: "mark",
+      percent: "10",
+    });
+    expect(await refused(publishGrades, boss, { projectId: w.projectId })).toMatchObject({
+      fields: { whatChanged: expect.stringContaining("1 grade changed") },
+    });
+    await ok(publishGrades, boss, { projectId: w.projectId, whatChanged: "notebook came in" });
+    const all = await publicationsOf(w.projectId);
+    expect(all.map((p) => p.number)).toEqual([2, 1]);
+    expect(all[0]!.ledger[0]!.grade).not.toBe(all[1]!.ledger[0]!.grade);
+  });
+});

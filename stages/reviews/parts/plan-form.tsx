@@ -1,0 +1,34 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { ChoiceField } from "@/ui/form/choice-field";
+import { SelectField, TextField } from "@/ui/form/fields";
+import type { Option } from "@/ui/option";
+import { planReviewsAction } from "../actions";
+import { planReviews } from "../schema";
+
+export function PlanForm({ projectId, rubrics, teams }: { projectId: string; rubrics: Option[]; teams: Option[] }) {
+  return (
+    <ActionForm
+      clear
+      schema={planReviews}
+      action={planReviewsAction}
+      fixed={{ projectId }}
+      defaults={{ title: "", heldOn: "", rubricId: rubrics[0]?.value ?? "", teamIds: teams.map((t) => t.value) }}
+      submit="Plan reviews"
+      saved="Planned."
+    >
+      <div className="grid gap-3 sm:grid-cols-3">
+        <TextField name="title" label="Review" hint="for example Second review" />
+        <TextField name="heldOn" label="Held on" type="date" />
+        <SelectField name="rubricId" label="Rubric" options={rubrics} />
+      </div>
+      <ChoiceField
+        name="teamIds"
+        label="Teams"
+        options={teams}
+        hint="Each team is reviewed with the build that is its newest now."
+      />
+    </ActionForm>
+  );
+}

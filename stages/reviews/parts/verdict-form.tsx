@@ -1,0 +1,36 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextArea } from "@/ui/form/fields";
+import { decideReviewAction } from "../actions";
+import { decide } from "../schema";
+
+export function VerdictForm({
+  id,
+  version,
+  verdict,
+  note,
+}: {
+  id: string;
+  version: number;
+  verdict: string;
+  note: string;
+}) {
+  return (
+    <ActionForm
+      schema={decide}
+      action={decideReviewAction}
+      fixed={{ id, version }}
+      defaults={{ verdict: verdict || "go on", note }}
+      submit={verdict ? "Change the verdict" : "Give the verdict"}
+      saved="Given."
+    >
+      <SelectField
+        name="verdict"
+        label="Verdict"
+        options={["go on", "go on with fixes", "stop and rework"].map((v) => ({ value: v, label: v }))}
+      />
+      <TextArea name="note" label="In words" rows={2} />
+    </ActionForm>
+  );
+}

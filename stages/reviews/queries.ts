@@ -1,0 +1,118 @@
+import "server-only";
+import type { RubricDefinition } from "@/core/sheet/sheet";
+import { db } from "@/platform/db/db";
+
+export interface Rubric {
+  id: string;
+  name: string;
+  version: number;
+  versionId: string;
+  number: number;
+  definition: RubricDefinition;
+}
+
+export const rubricsOf = (projectId: string) => db()<Rubric[]>`
+  SELECT r.id, r.name, r.version, v.id AS version_id, v.number, v.definition
+  FROM rubric r
+  JOIN LATERAL (SELECT * FROM rubric_version WHERE rubric_id = r.id ORDER BY number DESC LIMIT 1) v ON true
+  WHERE r.project_id = ${projectId}
+  ORDER BY r.name
+`;
+
+export interface Sheet {
+  id: string;
+  raterName: string;
+  raterPerson: string | null;
+  raterGuest: string | null;
+  comment: string;
+  submittedAt: string;
+  version: number;
+  marks: { criterion: string; points: string; comment: string }[];
+}
+
+export interface ActionItem {
+  id: string;
+  reviewId: string;
+  teamId: string;
+  what: string;
+  ownerId: string | null;
+  owner: string | null;
+  dueOn: string;
+  closedAt: string | null;
+  closedBy: string | null;
+  closingEvidence: string | null;
+  version: number;
+}
+
+export interface Review {
+  id: string;
+  title: string;
+  heldOn: string;
+  teamId: string;
+  team: string;
+  buildId: string | null;
+  build: number | null;
+  rubric: string;
+  definition: RubricDefinition;
+  rubricVersionId: string;
+  verdict: "go on" | "go on with fixes" | "stop and rework" | null;
+  verdictNote: string;
+  decidedBy: string | null;
+  version: number;
+  sheets: Sheet[];
+  actions: ActionItem[];
+}
+
+/** The reviews of a project with their sheets and actions, by date and team. */
+export const reviewsOf = (projectId: string, id?: string) => db()<Review[]>`
+  SELECT
+    r.id, r.title, r.held_on, r.team_id, t.name AS team, r.build_id, b.number AS build, u.name AS rubric, v.definition,
+    v.id AS rubric_version_id, r.verdict, r.verdict_note, r.decided_by, r.version,
+    (
+      SELECT coalesce(
+        json_agg(
+          json_build_object(
+            'id', s.id, 'raterName', s.rater_name, 'raterPerson', s.rater_person, 'raterGuest', s.rater_guest,
+            'comment', s.comment, 'submittedAt', s.submitted_at, 'version', s.version, 'marks',
+            (
+              SELECT coalesce(
+                json_agg(
+                  json_build_object('criterion', criterion, 'points', trim_scale(points)::text, 'comment', comment)
+                ),
+                '[]'
+              )
+              FROM sheet_mark
+              WHERE sheet_id = s.id
+            )
+          )
+          ORDER BY s.id
+        ),
+        '[]'
+      )
+      FROM sheet s
+      WHERE s.review_id = r.id
+    ) AS sheets,
+    (
+      SELECT coalesce(
+        json_agg(
+          json_build_object(
+            'id', a.id, 'reviewId', a.review_id, 'teamId', a.team_id, 'what', a.what, 'ownerId', a.owner_id, 'owner',
+            p.name, 'dueOn', a.due_on, 'closedAt', a.closed_at, 'closedBy', a.closed_by, 'closingEvidence',
+            a.closing_evidence, 'version', a.version
+          )
+          ORDER BY a.due_on, a.id
+        ),
+        '[]'
+      )
+      FROM action_item a
+      LEFT JOIN person p ON p.id = a.owner_id
+      WHERE a.review_id = r.id
+    ) AS actions
+  FROM review r
+  JOIN team t ON t.id = r.team_id
+  LEFT JOIN build b ON b.id = r.build_id
+  JOIN rubric_version v ON v.id = r.rubric_version_id
+  JOIN rubric u ON u.id = v.rubric_id
+  WHERE r.project_id = ${projectId} ${id ? db()`AND r.id = ${id}` : db()``}
+  ORDER BY r.held_on, r.title, t.name
+`;

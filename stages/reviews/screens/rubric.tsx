@@ -1,0 +1,43 @@
+import { notFound } from "next/navigation";
+import { projectPage } from "@/platform/pages/page";
+import { PageHead } from "@/ui/page";
+import { reviewActs } from "../acts";
+import { RubricForm } from "../parts/rubric-form";
+import { rubricsOf } from "../queries";
+
+export async function RubricScreen({ slug, id }: { slug: string; id?: string }) {
+  const { frame } = await projectPage(slug, reviewActs.plan);
+  const r = id ? (await rubricsOf(frame.project.id)).find((x) => x.id === id) : undefined;
+  if (id && !r) notFound();
+  return (
+    <>
+      <PageHead
+        title={
+          r ? (
+            <>
+              {r.name} <span className="font-normal text-soft">v{r.number}</span>
+            </>
+          ) : (
+            "New rubric"
+          )
+        }
+        note="Reviews that are planned already keep the version that they were planned with."
+      />
+      <RubricForm
+        projectId={frame.project.id}
+        slug={slug}
+        id={r?.id}
+        version={r?.version ?? 0}
+        defaults={{
+          name: r?.name ?? "",
+          criteria: r?.definition.criteria.map((c) => ({
+            key: c.key,
+            name: c.name,
+            weight: c.weight,
+            levelText: c.levels.map((l) => `${l.points} ${l.descriptor}`).join("\n"),
+          })) ?? [{ key: "c1", name: "", weight: "1", levelText: "0 not shown\n1 begun\n2 sound\n3 excellent" }],
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,53 @@
+import "server-only";
+import { command, found, projectOf } from "@/platform/command/command";
+import { newId } from "@/platform/db/db";
+import { planActs } from "@/stages/plan/acts";
+import { toolActs } from "./acts";
+import * as s from "./schema";
+
+export const saveTool = command({
+  name: "saveTool",
+  act: planActs.edit,
+  schema: s.tool,
+  twice: "There is a tool of this name.",
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, audit }, input): Promise<{ id: string }> {
+    const id = newId();
+    await sql`INSERT INTO tool ${sql({ id, ...input })}`;
+    audit({ type: "tool", id, label: input.name });
+    return { id };
+  },
+});
+
+/** Signs a student for a tool after training, by the school's own rules; or takes the signature back. */
+export const signTool = command({
+  name: "signTool",
+  act: toolActs.sign,
+  schema: s.toolSign,
+  subject: (sql, i) => projectOf(sql, "tool", i.toolId),
+  async run({ sql, by, today, audit }, input) {
+    const [t] = await sql<
+      { projectId: string; name: string }[]
+    >`SELECT project_id, name FROM tool WHERE id = ${input.toolId}`;
+    const [p] = await sql<{ name: string }[]>`
+      SELECT p.name
+      FROM person p
+      JOIN enrolment e ON e.person_id = p.id AND e.to_on IS NULL
+      JOIN project_section ps USING (section_id)
+      WHERE ps.project_id = ${t!.projectId} AND p.id = ${input.personId}
+    `;
+    found(p, "This student");
+    await sql`DELETE FROM tool_sign_off WHERE tool_id = ${input.toolId} AND person_id = ${input.personId}`;
+    if (input.on)
+      await sql`
+        INSERT INTO tool_sign_off ${sql({
+          toolId: input.toolId,
+          personId: input.personId,
+          projectId: t!.projectId,
+          signedOn: today,
+          signedBy: by,
+        })}
+      `;
+    audit({ type: "tool", id: input.toolId, label: `${t!.name}: ${p!.name}`, after: { signed: input.on } });
+  },
+});

@@ -1,0 +1,22 @@
+import "server-only";
+import { db, type Tx } from "@/platform/db/db";
+
+export interface Tool {
+  id: string;
+  name: string;
+  caution: string;
+  signed: { personId: string; on: string; by: string }[];
+}
+
+export const toolsOf = (projectId: string, sql: Tx = db()) => sql<Tool[]>`
+  SELECT
+    t.id, t.name, t.caution,
+    (
+      SELECT coalesce(json_agg(json_build_object('personId', x.person_id, 'on', x.signed_on, 'by', x.signed_by)), '[]')
+      FROM tool_sign_off x
+      WHERE x.tool_id = t.id
+    ) AS signed
+  FROM tool t
+  WHERE t.project_id = ${projectId}
+  ORDER BY t.name
+`;

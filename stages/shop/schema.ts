@@ -1,0 +1,6 @@
+import * as yup from "yup";
+import * as c from "@/platform/schema/fields";
+
+export const tool = yup.object({ projectId: c.id(), name: c.text(80), caution: c.optionalText(400) });
+
+export const toolSign = yup.object({ toolId: c.id(), personId: c.id(), on: yup.boolean().required() });

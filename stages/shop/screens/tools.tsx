@@ -1,0 +1,72 @@
+import { projectPage } from "@/platform/pages/page";
+import { studentsOf } from "@/stages/people/queries/students";
+import { Caution, Sheet } from "@/ui/page";
+import { SignTool } from "../parts/sign-tool";
+import { ToolForm } from "../parts/tool-form";
+import { toolsOf } from "../queries";
+
+/** The tools of a project and who is signed for each. */
+export async function ToolsPart({ slug }: { slug: string }) {
+  const { frame, staff, actor } = await projectPage(slug);
+  const [tools, students] = await Promise.all([toolsOf(frame.project.id), studentsOf(frame.project.id)]);
+  if (tools.length === 0) return null;
+  return (
+    <section>
+      <h2 className="mb-2">Tools</h2>
+      <Caution>
+        A signature here says that a person was trained and watched by somebody who may train for this tool, by the
+        school's own rules. It replaces neither those rules nor the eye of the adult in the room.
+      </Caution>
+      <ul className="mt-3 grid gap-3">
+        {tools.map((t) => (
+          <li key={t.id} className="border-t border-line pt-2">
+            <p>
+              <strong className="font-[650]">{t.name}</strong>{" "}
+              {t.caution && <span className="text-sm text-ochre-deep">{t.caution}</span>}
+            </p>
+            <p className="text-sm text-soft">
+              signed:{" "}
+              {t.signed.length === 0
+                ? "nobody"
+                : staff
+                  ? t.signed
+                      .map((x) => students.find((y) => y.id === x.personId)?.name)
+                      .filter(Boolean)
+                      .join(", ")
+                  : t.signed.some((x) => x.personId === actor.id)
+                    ? "you are"
+                    : "you are not; ask your instructor"}
+            </p>
+            {staff && (
+              <details className="no-print text-sm">
+                <summary className="text-soft">sign</summary>
+                <div className="columns-2 sm:columns-3">
+                  {students.map((x) => (
+                    <span key={x.id} className="block">
+                      <SignTool
+                        toolId={t.id}
+                        personId={x.id}
+                        name={x.name}
+                        on={t.signed.some((y) => y.personId === x.id)}
+                      />
+                    </span>
+                  ))}
+                </div>
+              </details>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The form for one more tool. */
+export async function NewTool({ slug }: { slug: string }) {
+  const { frame } = await projectPage(slug);
+  return (
+    <Sheet title="A tool">
+      <ToolForm projectId={frame.project.id} />
+    </Sheet>
+  );
+}

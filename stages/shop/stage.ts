@@ -1,0 +1,6 @@
+import "server-only";
+import type { Stage } from "@/platform/registry/stage";
+import * as commands from "./commands";
+
+/** Tools and who is trained for them; they stand on the gates' page. */
+export const shop: Stage = { key: "shop", name: "Shop", pages: [], commands: [commands] };

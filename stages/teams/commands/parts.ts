@@ -1,0 +1,67 @@
+import "server-only";
+import { checkVersion, command, found, refuse } from "@/platform/command/command";
+import { newId, type Tx } from "@/platform/db/db";
+import * as fields from "@/platform/schema/fields";
+import { partActs } from "../acts";
+import * as s from "../schema";
+
+const ofPart = async (sql: Tx, id: string) => {
+  const [p] = await sql<{ projectId: string; teamId: string }[]>`SELECT project_id, team_id FROM part WHERE id = ${id}`;
+  return p ? { project: p.projectId, team: p.teamId } : null;
+};
+
+export const savePart = command({
+  name: "savePart",
+  act: partActs.edit,
+  schema: s.part,
+  twice: "This team has a part of this name.",
+  async subject(sql, i) {
+    const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${i.teamId}`;
+    if (i.id && (await ofPart(sql, i.id))?.team !== i.teamId) return null;
+    return t ? { project: t.projectId, team: i.teamId } : null;
+  },
+  async run({ sql, audit }, input): Promise<{ id: string }> {
+    const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${input.teamId}`;
+    const members = new Set(
+      (
+        await sql<
+          { personId: string }[]
+        >`SELECT person_id FROM membership WHERE team_id = ${input.teamId} AND to_on IS NULL`
+      ).map((m) => m.personId),
+    );
+    if (input.owners.some((o) => !members.has(o))) refuse("A part's owners are members of the team.", "owners");
+    const id = input.id ?? newId();
+    if (input.id) {
+      const [old] = await sql<
+        { version: number; name: string; role: string }[]
+      >`SELECT version, name, role FROM part WHERE id = ${id} FOR UPDATE`;
+      checkVersion(found(old, "This part"), input.version, { name: "Part", role: "Role" }, input, old!);
+      await sql`UPDATE part SET name = ${input.name}, role = ${input.role}, version = version + 1 WHERE id = ${id}`;
+      await sql`DELETE FROM part_owner WHERE part_id = ${id}`;
+    } else
+      await sql`
+        INSERT INTO part ${sql({
+          id,
+          projectId: t!.projectId,
+          teamId: input.teamId,
+          name: input.name,
+          role: input.role,
+        })}
+      `;
+    if (input.owners.length)
+      await sql`INSERT INTO part_owner ${sql(input.owners.map((personId) => ({ partId: id, personId })))}`;
+    audit({ type: "part", id, label: input.name, after: { owners: input.owners.length } });
+    return { id };
+  },
+});
+
+export const removePart = command({
+  name: "removePart",
+  act: partActs.edit,
+  schema: fields.byId,
+  subject: (sql, i) => ofPart(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [p] = await sql`DELETE FROM part WHERE id = ${input.id} RETURNING name, role`;
+    audit({ type: "part", id: input.id, label: String(p?.name), before: p });
+  },
+});

@@ -1,0 +1,34 @@
+"use client";
+
+import { settings } from "@/platform/project/schema";
+import { shareSchools, teamSchools } from "@/ui/choices";
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import { saveSettingsAction } from "../actions";
+
+export function SchoolForm({
+  projectId,
+  values,
+}: {
+  projectId: string;
+  values: { teamSchool: string; teamMin: number; teamMax: number; shareSchool: string };
+}) {
+  return (
+    <ActionForm
+      schema={settings}
+      action={saveSettingsAction}
+      fixed={{ projectId }}
+      defaults={values}
+      submit="Save"
+      look="plain"
+      saved="Saved."
+    >
+      <SelectField name="teamSchool" label="How teams form" options={teamSchools} />
+      <div className="grid grid-cols-2 gap-3">
+        <TextField name="teamMin" label="Smallest team" type="number" />
+        <TextField name="teamMax" label="Largest team" type="number" />
+      </div>
+      <SelectField name="shareSchool" label="Equal shares of the parts" options={shareSchools} />
+    </ActionForm>
+  );
+}

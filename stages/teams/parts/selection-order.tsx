@@ -1,0 +1,24 @@
+"use client";
+
+import { ActionForm } from "@/ui/form/action-form";
+import { SelectField, TextField } from "@/ui/form/fields";
+import type { Choice } from "@/ui/option";
+import { drawSelectionOrderAction } from "../actions";
+import { drawSelectionOrder } from "../schema";
+
+export function SelectionOrder({ projectId, sections, seed }: { projectId: string; sections: Choice[]; seed: string }) {
+  return (
+    <ActionForm
+      inline
+      schema={drawSelectionOrder}
+      action={drawSelectionOrderAction}
+      fixed={{ projectId }}
+      defaults={{ sectionId: "", seed }}
+      submit="Draw the order"
+      look="plain"
+    >
+      {sections.length > 1 && <SelectField name="sectionId" label="Section" empty="all" options={sections} />}
+      <TextField name="seed" label="Seed" className="w-28" />
+    </ActionForm>
+  );
+}

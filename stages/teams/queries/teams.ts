@@ -1,0 +1,38 @@
+import "server-only";
+import { db } from "@/platform/db/db";
+
+export interface Team {
+  id: string;
+  name: string;
+  sectionId: string | null;
+  section: string | null;
+  conceptId: string | null;
+  concept: string | null;
+  version: number;
+  members: { id: string; name: string; role: string }[];
+}
+
+/** The teams of a project with their members, by name. */
+export const teamsOf = (projectId: string) => db()<Team[]>`
+  SELECT
+    t.id, t.name, t.section_id, c.name AS section, t.concept_id, k.title AS concept, t.version,
+    (
+      SELECT coalesce(json_agg(json_build_object('id', p.id, 'name', p.name, 'role', m.role) ORDER BY p.name), '[]')
+      FROM membership m
+      JOIN person p ON p.id = m.person_id
+      WHERE m.team_id = t.id AND m.to_on IS NULL
+    ) AS members
+  FROM team t
+  LEFT JOIN section c ON c.id = t.section_id
+  LEFT JOIN concept k ON k.id = t.concept_id
+  WHERE t.project_id = ${projectId} AND t.retired_at IS NULL
+  ORDER BY t.name
+`;
+
+export const drawsOf = (projectId: string, purpose: string) =>
+  db()<{ id: string; seed: string; drawnBy: string; drawnAt: string; outcome: unknown }[]>`
+    SELECT id, seed, drawn_by, drawn_at, outcome
+    FROM draw
+    WHERE project_id = ${projectId} AND purpose = ${purpose}
+    ORDER BY drawn_at DESC
+  `;
