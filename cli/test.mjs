@@ -121,7 +121,10 @@ export async function test([part, ...filter]) {
     const layers = ["app", "core", "platform", "stages", "frame", "ui", "workers", "tasks", "demo", "cli"];
     await check("dependency rules", bin("depcruise"), ["--config", ".dependency-cruiser.cjs", ...layers]);
     await check("nothing unused", bin("knip"), []);
-    structure();
+    const broken = structure();
+    count[broken.length ? "failed" : "passed"]++;
+    step(`lengths of files and lines: ${broken.length ? "FAILED" : "fine"}`);
+    for (const line of broken) say(line);
   }
   if (wants("unit")) await jest("unit", filter, {});
   if (wants("db") || wants("e2e")) {

@@ -20,7 +20,9 @@ import { createSection } from "@/stages/plan/commands/projects";
 import { finishProject } from "@/stages/records/commands";
 import { bestOf, editionsBefore } from "@/stages/records/queries";
 import { closeAction, decideReview, submitSheet } from "@/stages/reviews/commands";
-import { definition, firstInstructor, freshDatabase, makeProject, ok, type World } from "@/stages/testing/school";
+import { freshDatabase, ok } from "@/stages/testing/database";
+import { firstInstructor } from "@/stages/testing/school";
+import { definition, makeProject, type World } from "@/stages/testing/world";
 
 let done: () => Promise<void>;
 

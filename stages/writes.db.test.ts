@@ -6,7 +6,9 @@ import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
 import { createGuestLink } from "@/stages/people/commands/guests";
 import { editProject } from "@/stages/plan/commands/projects";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { freshDatabase, ok, refused } from "@/stages/testing/database";
+import { firstInstructor } from "@/stages/testing/school";
+import { makeProject, type World } from "@/stages/testing/world";
 
 let done: () => Promise<void>;
 

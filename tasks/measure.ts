@@ -4,9 +4,10 @@ import { firstPlaces } from "@/core/concepts/fragility";
 import { seededRandom } from "@/core/draw/draw";
 import { measureDuplicates } from "@/core/needs/duplicates-report";
 import { groupAlike, likelyPairs } from "@/core/needs/similarity";
+import { costOf } from "@/core/teams/cost";
 import { findArrangement } from "@/core/teams/feasible";
 import { compileTeams } from "@/core/teams/problem";
-import { costOf, solveAtOnce } from "@/core/teams/solver";
+import { solveAtOnce } from "@/core/teams/solver";
 import { labelledPairs } from "@/core/testing/labelled-pairs";
 import { teamProblem } from "@/core/testing/team-problems";
 

@@ -1,9 +1,11 @@
 // The solver against a mixed-integer program that proves its optimum, and what must hold for every problem.
 import fc from "fast-check";
-import { teamProblem } from "../testing/team-problems";
+import { teamProblem } from "@/core/testing/team-problems";
+import { type Assignment, costOf } from "./cost";
 import { findArrangement, smallestClash } from "./feasible";
 import { compileTeams, hardConstraints, type TeamProblem, usualWeights } from "./problem";
-import { type Assignment, costOf, reportTeams, solveAtOnce, solveTeams } from "./solver";
+import { reportTeams } from "./report";
+import { solveAtOnce, solveTeams } from "./solver";
 
 const broken = (p: TeamProblem, a: Assignment) =>
   reportTeams(p, a)

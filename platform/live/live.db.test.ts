@@ -2,7 +2,9 @@ import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
 import { editProject } from "@/stages/plan/commands/projects";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { freshDatabase, ok, refused } from "@/stages/testing/database";
+import { firstInstructor } from "@/stages/testing/school";
+import { makeProject, type World } from "@/stages/testing/world";
 import { watch } from "./live";
 
 let done: () => Promise<void>;

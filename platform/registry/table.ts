@@ -7,7 +7,7 @@ export interface Table {
   readonly omit?: readonly string[];
   /** Columns that name a person: those people travel with the project. */
   readonly people?: readonly string[];
-  /** What erasing a person does here: statements over $1 the person, $2 the words that replace the name. */
+  /** What erasing a person does here: statements over :person, :words (that replace the name) and :day. */
   readonly erase?: readonly string[];
 }
 

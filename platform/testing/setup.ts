@@ -1,5 +1,5 @@
 import postgres from "postgres";
-import { migrate } from "@/platform/db/migrate";
+import { migrate } from "../db/migrate";
 
 export default async function setup(): Promise<void> {
   const url = process.env.DATABASE_URL;

@@ -4,8 +4,10 @@ import { auditOf } from "@/platform/audit/audit";
 import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { freshDatabase, ok, refused } from "@/stages/testing/database";
+import { firstInstructor } from "@/stages/testing/school";
 import { statusIn } from "@/stages/testing/status";
+import { makeProject, type World } from "@/stages/testing/world";
 import { correctRun, recordRun, restoreRun, saveProtocol, voidRun } from "./commands";
 import { protocolsOf, runsOf } from "./queries";
 

@@ -6,8 +6,10 @@ import { recordRun } from "@/stages/bench/commands";
 import { saveBuild } from "@/stages/builds/commands";
 import { keepEvidence, recordFinding, saveRequirement } from "@/stages/needs/commands/requirements";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { freshDatabase, ok, refused } from "@/stages/testing/database";
+import { firstInstructor } from "@/stages/testing/school";
 import { statusIn } from "@/stages/testing/status";
+import { makeProject, type World } from "@/stages/testing/world";
 import { acknowledgeBrief, saveBrief } from "./commands";
 import { briefReaders, briefVersions } from "./queries";
 

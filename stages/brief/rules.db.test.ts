@@ -1,36 +1,18 @@
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
-import { db } from "@/platform/db/db";
-import { actorOf } from "@/platform/sign-in/actors";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { ok, refused } from "@/stages/testing/database";
+import { openClass } from "@/stages/testing/school";
+import type { World } from "@/stages/testing/world";
 import { linkBriefRule, recordChallenge, saveBrief } from "./commands";
 import { briefVersions, challengesOf, rulesOf } from "./queries";
 
 let done: () => Promise<void>;
-
 let boss: Actor;
-
-let mate: Actor;
-
-let other: Actor;
-
 let w: World;
 
-let client: Actor;
-
 beforeAll(async () => {
-  done = await freshDatabase();
-  const owner = await firstInstructor();
-  w = await makeProject(owner, "Front");
-  boss = await actorOf(owner.id);
-  [mate, other] = [await actorOf(w.students[0]!), await actorOf(w.students[1]!)];
-  client = { kind: "guest", id: randomUUID(), name: "Odile", role: "client", project: w.projectId };
-  await db()`
-    INSERT INTO guest_link (id, project_id, role, label, secret_hash, expires_at)
-    VALUES (${client.id}, ${w.projectId}, 'client', 'Odile', 'x', now() + interval '1 day')
-  `;
+  ({ done, boss, w } = await openClass());
 });
-
 afterAll(() => done());
 
 describe("brief", () => {

@@ -6,7 +6,7 @@ export const briefTables: readonly Table[] = [
     name: "brief_reading",
     of: "brief_version_id IN (SELECT id FROM brief_version WHERE project_id = $1)",
     people: ["person_id"],
-    erase: ["DELETE FROM brief_reading WHERE person_id = $1"],
+    erase: ["DELETE FROM brief_reading WHERE person_id = :person"],
   },
   ofProject("brief_rule"),
   ofProject("challenge"),

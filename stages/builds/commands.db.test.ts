@@ -3,7 +3,9 @@ import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { readContent } from "@/platform/files/files";
 import { actorOf } from "@/platform/sign-in/actors";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { freshDatabase, ok, refused } from "@/stages/testing/database";
+import { firstInstructor } from "@/stages/testing/school";
+import { makeProject, type World } from "@/stages/testing/world";
 import { addPhoto } from "./commands";
 import { buildById } from "./queries";
 

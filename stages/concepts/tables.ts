@@ -9,6 +9,6 @@ export const conceptsTables: readonly Table[] = [
   ofProject("selection_sheet", {
     omit: ["rater_guest"],
     people: ["rater_person"],
-    erase: ["UPDATE selection_sheet SET rater_person = NULL WHERE rater_person = $1"],
+    erase: ["UPDATE selection_sheet SET rater_person = NULL WHERE rater_person = :person"],
   }),
 ];

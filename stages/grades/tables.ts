@@ -2,21 +2,21 @@ import { ofProject, type Table } from "@/platform/registry/table";
 
 export const gradesTables: readonly Table[] = [
   ofProject("scheme_version"),
-  ofProject("entered_mark", { people: ["person_id"], erase: ["DELETE FROM entered_mark WHERE person_id = $1"] }),
+  ofProject("entered_mark", { people: ["person_id"], erase: ["DELETE FROM entered_mark WHERE person_id = :person"] }),
   ofProject("publication", {
     erase: [
       `UPDATE publication
        SET ledger = (
          SELECT jsonb_agg(
            CASE
-             WHEN x->>'personId' = $1::text
-             THEN x || jsonb_build_object('name', $2::text, 'grade', null, 'components', '[]'::jsonb)
+             WHEN x->>'personId' = :person::text
+             THEN x || jsonb_build_object('name', :words::text, 'grade', null, 'components', '[]'::jsonb)
              ELSE x
            END
          )
          FROM jsonb_array_elements(ledger) x
        )
-       WHERE ledger @> jsonb_build_array(jsonb_build_object('personId', $1::text))`,
+       WHERE ledger @> jsonb_build_array(jsonb_build_object('personId', :person::text))`,
     ],
   }),
 ];

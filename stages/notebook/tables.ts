@@ -1,6 +1,9 @@
 import { ofParent, ofProject, type Table } from "@/platform/registry/table";
 
 export const notebookTables: readonly Table[] = [
-  ofProject("notebook_entry", { people: ["person_id"], erase: ["DELETE FROM notebook_entry WHERE person_id = $1"] }),
+  ofProject("notebook_entry", {
+    people: ["person_id"],
+    erase: ["DELETE FROM notebook_entry WHERE person_id = :person"],
+  }),
   ofParent("notebook_version", "entry_id", "notebook_entry"),
 ];

@@ -8,7 +8,7 @@ export const peopleTables: readonly Table[] = [
     name: "enrolment",
     of: "section_id IN (SELECT section_id FROM project_section WHERE project_id = $1)",
     people: ["person_id"],
-    erase: ["UPDATE enrolment SET to_on = coalesce(to_on, $3::date) WHERE person_id = $1"],
+    erase: ["UPDATE enrolment SET to_on = coalesce(to_on, :day::date) WHERE person_id = :person"],
   },
   { name: "guest_link" },
 ];

@@ -10,6 +10,6 @@ export const planTables: readonly Table[] = [
   ofProject("milestone_check", { people: ["person_id"] }),
   ofProject("task"),
   ofProject("gate_item"),
-  ofProject("gate_tick", { people: ["person_id"], erase: ["DELETE FROM gate_tick WHERE person_id = $1"] }),
+  ofProject("gate_tick", { people: ["person_id"], erase: ["DELETE FROM gate_tick WHERE person_id = :person"] }),
   ofProject("gate_sign_off"),
 ];

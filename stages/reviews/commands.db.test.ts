@@ -4,7 +4,9 @@ import { enterMark, publishGrades } from "@/stages/grades/commands";
 import { gradebook, publicationsOf } from "@/stages/grades/queries";
 import { createGuestLink } from "@/stages/people/commands/guests";
 import { checkMilestone } from "@/stages/plan/commands/milestones";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { freshDatabase, ok, refused } from "@/stages/testing/database";
+import { firstInstructor } from "@/stages/testing/school";
+import { makeProject, type World } from "@/stages/testing/world";
 import { decideReview, submitSheet } from "./commands";
 import { reviewsOf } from "./queries";
 

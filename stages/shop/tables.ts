@@ -2,5 +2,5 @@ import { ofProject, type Table } from "@/platform/registry/table";
 
 export const shopTables: readonly Table[] = [
   ofProject("tool"),
-  ofProject("tool_sign_off", { people: ["person_id"], erase: ["DELETE FROM tool_sign_off WHERE person_id = $1"] }),
+  ofProject("tool_sign_off", { people: ["person_id"], erase: ["DELETE FROM tool_sign_off WHERE person_id = :person"] }),
 ];

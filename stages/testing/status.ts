@@ -1,6 +1,6 @@
 import { projectFacts } from "@/stages/needs/queries/facts";
 import { requirementStatus } from "@/stages/needs/view/verdicts";
-import type { World } from "./school";
+import type { World } from "./world";
 
 /** How a requirement stands for a build of the test's project. */
 export async function statusIn(w: World, requirement: string, build = w.build): Promise<string> {

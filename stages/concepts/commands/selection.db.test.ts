@@ -1,10 +1,9 @@
-import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
-import { db } from "@/platform/db/db";
 import { saveSettings } from "@/platform/project/save-settings";
-import { actorOf } from "@/platform/sign-in/actors";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { ok, refused } from "@/stages/testing/database";
+import { openClass } from "@/stages/testing/school";
+import type { World } from "@/stages/testing/world";
 import { conceptsOf, fatesOf } from "../queries/concepts";
 import { selectionsOf } from "../queries/selection";
 import { mustsOf, screen } from "../view/concepts";
@@ -13,30 +12,15 @@ import { claimMust, mergeConcepts, saveConcept } from "./concepts";
 import { closeSelection, openSelection, rateConcepts, weighSelection } from "./selection";
 
 let done: () => Promise<void>;
-
 let boss: Actor;
-
 let mate: Actor;
-
 let other: Actor;
-
+let client: Actor;
 let w: World;
 
-let client: Actor;
-
 beforeAll(async () => {
-  done = await freshDatabase();
-  const owner = await firstInstructor();
-  w = await makeProject(owner, "Front");
-  boss = await actorOf(owner.id);
-  [mate, other] = [await actorOf(w.students[0]!), await actorOf(w.students[1]!)];
-  client = { kind: "guest", id: randomUUID(), name: "Odile", role: "client", project: w.projectId };
-  await db()`
-    INSERT INTO guest_link (id, project_id, role, label, secret_hash, expires_at)
-    VALUES (${client.id}, ${w.projectId}, 'client', 'Odile', 'x', now() + interval '1 day')
-  `;
+  ({ done, boss, mate, other, client, w } = await openClass());
 });
-
 afterAll(() => done());
 
 describe("concepts and their choice", () => {

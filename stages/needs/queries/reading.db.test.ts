@@ -7,7 +7,9 @@ import { actorOf } from "@/platform/sign-in/actors";
 import { stages } from "@/stages/index";
 import { calendarOf } from "@/stages/plan/ics";
 import { readDaysOff } from "@/stages/plan/view/days-off";
-import { firstInstructor, freshDatabase, makeProject, type World } from "@/stages/testing/school";
+import { freshDatabase } from "@/stages/testing/database";
+import { firstInstructor } from "@/stages/testing/school";
+import { makeProject, type World } from "@/stages/testing/world";
 
 let done: () => Promise<void>;
 

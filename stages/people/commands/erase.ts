@@ -27,11 +27,14 @@ export const eraseStudent = command({
     `;
     await sql`DELETE FROM session_token WHERE person_id = ${input.personId}`;
     for (const statement of tables.flatMap((t) => t.erase ?? [])) {
-      const given = [input.personId, blank, today];
-      await sql.unsafe(
-        statement,
-        given.slice(0, Math.max(...[...statement.matchAll(/\$(\d)/g)].map((m) => Number(m[1])))),
-      );
+      // Only the parameters that a statement names are sent, numbered as they come.
+      const values = { person: input.personId, words: blank, day: today };
+      const given: string[] = [];
+      const text = statement.replaceAll(/:(person|words|day)\b/g, (_, key: keyof typeof values) => {
+        given.push(values[key]);
+        return `$${given.length}`;
+      });
+      await sql.unsafe(text, given);
     }
     await sql`UPDATE statement_apart SET told_by = ${blank} WHERE told_by = ${p.name}`;
     await sql`UPDATE audit SET actor_name = ${blank} WHERE actor_id = ${input.personId}`;

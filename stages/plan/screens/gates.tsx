@@ -1,7 +1,6 @@
 import type { ReactNode } from "react";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
-import { studentsOf } from "@/stages/people/queries/students";
 import { toolsOf } from "@/stages/shop/queries";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import { instant, shortDate } from "@/ui/date";
@@ -33,13 +32,12 @@ export async function GatesScreen({
 }) {
   const { frame, staff, ownTeam, actor } = await projectPage(slug);
   const p = frame.project;
-  const [gates, tools, settings, milestones, teams, students] = await Promise.all([
+  const [gates, tools, settings, milestones, teams] = await Promise.all([
     gatesOf(p.id),
     toolsOf(p.id),
     settingsOf(p.id),
     milestonesOf(p.id),
     teamsOf(p.id),
-    studentsOf(p.id),
   ]);
   const rest = milestones.filter((m) => !m.gateStage && m.scope === "team");
   const ticks = await gateTicks(p.id);

@@ -1,15 +1,16 @@
-import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { shareOfParts } from "@/core/teams/parts";
 import { usualWeights } from "@/core/teams/problem";
 import { solveAtOnce } from "@/core/teams/solver";
-import { db } from "@/platform/db/db";
 import { saveSettings } from "@/platform/project/save-settings";
 import { settingsOf } from "@/platform/project/settings";
 import { actorOf } from "@/platform/sign-in/actors";
+import { decideConcept } from "@/stages/concepts/commands/concepts";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
 import { studentsOf } from "@/stages/people/queries/students";
-import { firstInstructor, freshDatabase, makeProject, ok, refused, type World } from "@/stages/testing/school";
+import { ok, refused } from "@/stages/testing/database";
+import { openClass } from "@/stages/testing/school";
+import type { World } from "@/stages/testing/world";
 import { problemOf } from "../queries/forming";
 import { partsOf } from "../queries/parts";
 import { teamsOf } from "../queries/teams";
@@ -18,30 +19,13 @@ import { adoptTeamPlan, saveTeamPlan, undoTeamPlan } from "./forming";
 import { savePart } from "./parts";
 
 let done: () => Promise<void>;
-
 let boss: Actor;
-
 let mate: Actor;
-
-let other: Actor;
-
 let w: World;
 
-let client: Actor;
-
 beforeAll(async () => {
-  done = await freshDatabase();
-  const owner = await firstInstructor();
-  w = await makeProject(owner, "Front");
-  boss = await actorOf(owner.id);
-  [mate, other] = [await actorOf(w.students[0]!), await actorOf(w.students[1]!)];
-  client = { kind: "guest", id: randomUUID(), name: "Odile", role: "client", project: w.projectId };
-  await db()`
-    INSERT INTO guest_link (id, project_id, role, label, secret_hash, expires_at)
-    VALUES (${client.id}, ${w.projectId}, 'client', 'Odile', 'x', now() + interval '1 day')
-  `;
+  ({ done, boss, mate, w } = await openClass());
 });
-
 afterAll(() => done());
 
 describe("teams", () => {
@@ -110,7 +94,9 @@ describe("teams", () => {
     },
   );
   test("teams by adopted idea take in the authors who have no team", async () => {
+    await ok(decideConcept, boss, { id: w.concept, version: 1, fate: "goes on", reason: "simple to mend" });
     const going = (await conceptsOf(w.projectId, boss)).filter((k) => k.fate === "goes on");
+    expect(going.map((k) => k.id)).toEqual([w.concept]);
     const r = await ok(formByIdea, boss, { projectId: w.projectId });
     expect(r.teams).toBe(going.length);
     expect((await teamsOf(w.projectId)).filter((t) => t.conceptId).map((t) => t.concept)).toEqual(

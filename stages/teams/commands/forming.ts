@@ -1,5 +1,6 @@
 import "server-only";
-import { costOf, reportTeams } from "@/core/teams/solver";
+import { costOf } from "@/core/teams/cost";
+import { reportTeams } from "@/core/teams/report";
 import { command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import * as fields from "@/platform/schema/fields";

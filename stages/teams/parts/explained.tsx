@@ -1,6 +1,6 @@
 "use client";
 
-import type { SolverReport } from "@/core/teams/solver";
+import type { SolverReport } from "@/core/teams/report";
 import { cx } from "@/ui/classes";
 
 /**

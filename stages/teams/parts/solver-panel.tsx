@@ -3,7 +3,8 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { type TeamProblem, usualWeights } from "@/core/teams/problem";
-import type { Solution, SolverProgress, SolverReport } from "@/core/teams/solver";
+import type { SolverReport } from "@/core/teams/report";
+import type { Solution, SolverProgress } from "@/core/teams/solver";
 import { ActButton } from "@/ui/form/act-button";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
@@ -71,7 +72,7 @@ export function SolverPanel({
     return () => worker.current?.terminate();
   }, []);
   const explain = async (p: TeamProblem, a: Record<string, string>) => {
-    const { reportTeams } = await import("@/core/teams/solver");
+    const { reportTeams } = await import("@/core/teams/report");
     setReport(reportTeams(p, a));
   };
   const solve = async () => {

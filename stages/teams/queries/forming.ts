@@ -1,6 +1,6 @@
 import "server-only";
+import type { Cost } from "@/core/teams/cost";
 import type { SolverWeights, TeamProblem } from "@/core/teams/problem";
-import type { Cost } from "@/core/teams/solver";
 import { db, newId, type Tx } from "@/platform/db/db";
 import { teamsOf } from "./teams";
 

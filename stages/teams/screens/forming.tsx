@@ -1,5 +1,5 @@
 import { randomInt } from "node:crypto";
-import { reportTeams } from "@/core/teams/solver";
+import { reportTeams } from "@/core/teams/report";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";

@@ -1,0 +1,274 @@
+import { randomUUID } from "node:crypto";
+import { addDays } from "@/core/sessions/date";
+import { saveProtocol } from "@/stages/bench/commands";
+import { protocolsOf } from "@/stages/bench/queries";
+import { saveBrief } from "@/stages/brief/commands";
+import { saveBuild } from "@/stages/builds/commands";
+import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
+import { confirmEvent, drawRunOrder, saveEvent } from "@/stages/contest/commands/events";
+import { contestOf } from "@/stages/contest/queries/events";
+import { publishGrades, saveScheme } from "@/stages/grades/commands";
+import { saveRequirement } from "@/stages/needs/commands/requirements";
+import { checkMilestone, saveMilestone } from "@/stages/plan/commands/milestones";
+import { createProject } from "@/stages/plan/commands/projects";
+import { finishProject } from "@/stages/records/commands";
+import { decideReview, planReviews, saveRubric, submitSheet } from "@/stages/reviews/commands";
+import { reviewsOf } from "@/stages/reviews/queries";
+import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
+import { measure, requirement, roster, scheme } from "./helpers";
+import { lift, pumpOf, random } from "./model";
+import { leakTest, liftTest, timedLift } from "./protocols";
+import { at, fresh, run } from "./run";
+import * as story from "./story";
+
+/** Last year's project with its rules. */
+async function openLast(owner: string, start: string) {
+  const rnd = random("last year");
+  await at(addDays(start, -3));
+  const { projectId, sectionIds } = await run(createProject, owner, {
+    title: "Terrace Pump, last year",
+    purpose: "Lift stored rainwater 1.60 m by hand for a terraced garden",
+    kind: "both",
+    client: "Odile Brandt",
+    currency: "cr",
+    startsOn: start,
+    endsOn: addDays(start, 67),
+    eventOn: addDays(start, 67),
+    daysOff: `${addDays(start, 28)} Staff day`,
+    sections: [
+      { name: "3", days: [1, 2, 4] },
+      { name: "5", days: [1, 3, 4] },
+    ],
+  });
+  fresh();
+  await run(saveBrief, owner, {
+    projectId,
+    baseNumber: 0,
+    body: story.brief.replace("5.0 kg", "6.0 kg"),
+  });
+  const names = story.lastYear.members;
+  const ids = await roster(
+    projectId,
+    owner,
+    names.map((name, i) => ({ name, section: i < 9 ? "3" : "5" })),
+  );
+  const { id: protocol } = await run(saveProtocol, owner, {
+    projectId,
+    name: "Lift test",
+    definition: liftTest(1),
+  });
+  const { id: leak } = await run(saveProtocol, owner, { projectId, name: "Leak test", definition: leakTest });
+  for (const r of [
+    requirement(
+      projectId,
+      "Lifts water to the upper terrace, 1.60 m above the tank",
+      "must",
+      "constraint",
+      "",
+      "yes",
+      "",
+      "",
+      "demonstration",
+      "Brief; site visit",
+    ),
+    requirement(
+      projectId,
+      "Moves enough water for one bed in ten minutes",
+      "must",
+      "criterion",
+      `run:${protocol}:Q`,
+      "≥",
+      "L/min",
+      "6",
+      "test",
+      "Client, interview 1: “A bed should be done before I finish my tea, ten minutes say.”",
+    ),
+    requirement(
+      projectId,
+      "One person carries it up the steps",
+      "must",
+      "constraint",
+      "mass",
+      "≤",
+      "kg",
+      "6.0 kg",
+      "inspection",
+      "Client: “I am not carrying a sack of cement.”",
+    ),
+    requirement(
+      projectId,
+      "Fits the tool shed shelf",
+      "must",
+      "constraint",
+      "envelope",
+      "fits",
+      "",
+      "",
+      "inspection",
+      "Site visit, measured",
+      { sides: "600 × 400 × 400 mm" },
+    ),
+    requirement(
+      projectId,
+      "Parts stay within the garden's budget",
+      "must",
+      "constraint",
+      "cost",
+      "≤",
+      "1",
+      "45",
+      "inspection",
+      "Client",
+    ),
+    requirement(
+      projectId,
+      "Leaks nothing over the path",
+      "must",
+      "constraint",
+      `run:${leak}:leak`,
+      "≤",
+      "mL",
+      "5",
+      "test",
+      "Client, interview 1: “The path freezes.”",
+    ),
+  ])
+    await run(saveRequirement, owner, r);
+  return { rnd, projectId, sectionIds, names, ids, protocol };
+}
+
+/** Last year's teams and their generations. */
+async function buildLast(
+  owner: string,
+  start: string,
+  { projectId, sectionIds, names, ids, protocol, rnd }: Awaited<ReturnType<typeof openLast>>,
+) {
+  const { id: rubricId } = await run(saveRubric, owner, { projectId, ...story.rubric });
+  const teams: { id: string; name: string; lead: string; flow: number; eff: number }[] = [];
+  for (const [i, t] of story.lastYear.teams.entries()) {
+    const { id } = await run(createTeam, owner, {
+      projectId,
+      name: t.name,
+      sectionId: sectionIds[i < 3 ? 0 : 1],
+    });
+    const mine = names.slice(i * 3, i * 3 + 3);
+    for (const [k, n] of mine.entries())
+      await run(moveStudent, owner, {
+        projectId,
+        personId: ids.get(n),
+        teamId: id,
+        role: ["lead", "mechanical", "records"][k],
+      });
+    teams.push({ id, ...t, lead: ids.get(mine[0]!)! });
+  }
+  fresh();
+  const { id: milestone } = await run(saveMilestone, owner, {
+    projectId,
+    title: "Drawing handed in",
+    dueOn: addDays(start, 16),
+    scope: "team",
+  });
+  const version = (await protocolsOf(projectId)).find((p) => p.id === protocol)!.versionId;
+  const last = new Map<string, string>();
+  for (const [g, week, share, stage] of [
+    [0, 3, 0.5, "mock-up"],
+    [1, 5, 0.75, "prototype"],
+    [2, 8, 1, "final"],
+  ] as const)
+    for (const t of teams) {
+      await at(addDays(start, week * 7 + (g % 2)), 10);
+      if (g === 0)
+        await run(checkMilestone, owner, {
+          milestoneId: milestone,
+          teamId: t.id,
+          doneOn: addDays(start, 15),
+        });
+      const b = await run(saveBuild, t.lead, {
+        teamId: t.id,
+        stage,
+        builtOn: addDays(start, week * 7),
+        whatChanged: ["First mock-up", "New seal and valve", "Final frame, guided rod"][g],
+        why: ["See it move", "Half the water came back", "Less friction"][g],
+        mass: `${(3.4 + g * 0.8 + rnd() * 0.5).toFixed(2)} kg`,
+        cost: (14 + g * 9 + rnd() * 4).toFixed(2),
+        sides: `${570 + Math.round(rnd() * 25)} × 380 × 370 mm`,
+        parentId: last.get(t.id),
+        features: g === 2 ? (t.name === "Adze" ? "leather cup, flap valve, guided rod" : "flap valve") : "",
+        learned: g === 2 && t.name === "Delta" ? "A round bore matters more than a long lever" : "",
+        variables: `stroke = ${(0.22 + g * 0.02).toFixed(2)} m`,
+      });
+      last.set(t.id, b.id);
+      for (let i = 0; i < 3; i++)
+        await measure(
+          t.lead,
+          b.id,
+          version,
+          pumpOf(t.flow * share, t.eff * (0.6 + 0.4 * share)),
+          rnd,
+          addDays(start, week * 7 + 2),
+          i,
+        );
+    }
+  return { rubricId, teams, milestone };
+}
+
+/** Last year's reviews, contest and grades. */
+async function endLast(
+  owner: string,
+  start: string,
+  { projectId, rnd, protocol }: Awaited<ReturnType<typeof openLast>>,
+  { rubricId, teams, milestone }: Awaited<ReturnType<typeof buildLast>>,
+) {
+  await at(addDays(start, 58), 13);
+  await run(planReviews, owner, {
+    projectId,
+    title: "Final review",
+    heldOn: addDays(start, 59),
+    rubricId,
+    teamIds: teams.map((t) => t.id),
+  });
+  for (const r of await reviewsOf(projectId)) {
+    await run(submitSheet, owner, {
+      reviewId: r.id,
+      raterName: "Instructor",
+      marks: story.rubric.criteria.map((c) => ({ criterion: c.key, points: String(1 + Math.floor(rnd() * 3)) })),
+      comment: "Thank you for a record that can be followed.",
+    });
+    await run(decideReview, owner, { id: r.id, version: 1, verdict: "go on", note: "" });
+  }
+  await at(addDays(start, 67), 9);
+  const { id: event } = await run(saveEvent, owner, timedLift(projectId, protocol, "3317"));
+  await run(drawRunOrder, owner, { id: event, version: 1, seed: "3317" });
+  let [e] = await contestOf(projectId);
+  for (const n of e!.entries) await run(inspectEntry, owner, { entryId: n.id, version: n.version, outcome: "passed" });
+  for (let a = 0; a < 3; a++)
+    for (const n of e!.entries) {
+      const t = teams.find((x) => x.id === n.teamId)!;
+      await at(addDays(start, 67), 10 + a, n.runOrder! * 6);
+      const foul = rnd() < 0.08;
+      await run(scoreAttempt, owner, {
+        id: randomUUID(),
+        entryId: n.id,
+        state: foul ? "foul" : "valid",
+        readings: { m: lift(pumpOf(t.flow, t.eff), rnd).collected },
+      });
+    }
+  [e] = await contestOf(projectId);
+  await run(confirmEvent, owner, { id: event, version: e!.version });
+  await run(saveScheme, owner, {
+    projectId,
+    baseNumber: 0,
+    decimals: 1,
+    components: scheme("Final review", { protocol, channel: "Q" }, milestone),
+  });
+  await run(publishGrades, owner, { projectId });
+  await run(finishProject, owner, { projectId });
+}
+
+/** Last year's project, finished: its best becomes this year's benchmark line. */
+export async function lastYear(owner: string, start: string): Promise<string> {
+  const opened = await openLast(owner, start);
+  const built = await buildLast(owner, start, opened);
+  await endLast(owner, start, opened, built);
+  return opened.projectId;
+}
