@@ -19,7 +19,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone restore FILE.zip        the whole school from a backup (replaces what is here)
   ./ironstone bench                   how fast the main views are, as ratios to the lightest page
   ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
-  ./ironstone structure               lengths of files and lines, the tests' share
+  ./ironstone structure               lengths of files and lines, the tests' share, lists written twice
   ./ironstone schema                  writes docs/bundle.schema.json from the database
 
   PORT        where to serve (default 4170; a taken port is stepped past)
@@ -89,7 +89,7 @@ async function dispatch([command, ...rest]) {
     }
     case "structure": {
       const { structure } = await import("./structure.mjs");
-      return structure().forEach((line) => say(line));
+      return (await structure()).forEach((line) => say(line));
     }
     case "measure": {
       await needPackages();

@@ -24,8 +24,57 @@ function sources() {
   });
 }
 
+/** The closed lists of core/vocabulary by name: the keys of each `vocabulary({ … })`. */
+function closedLists(ts, files) {
+  const lists = new Map();
+  for (const f of files.filter((x) => /^core\/vocabulary\/\w+\.ts$/.test(x.name))) {
+    const visit = (n) => {
+      const given = ts.isCallExpression(n) && n.expression.getText() === "vocabulary" ? n.arguments[0] : null;
+      if (given && ts.isObjectLiteralExpression(given) && ts.isVariableDeclaration(n.parent)) {
+        const keys = given.properties.map((p) => p.name.text ?? p.name.getText());
+        lists.set(keys.sort().join("|"), n.parent.name.getText());
+      }
+      ts.forEachChild(n, visit);
+    };
+    visit(parse(ts, f));
+  }
+  return lists;
+}
+
+const parse = (ts, f) => ts.createSourceFile(f.name, f.lines.join("\n"), ts.ScriptTarget.Latest, true);
+
+/** Places outside core/vocabulary where all values of a closed list are written again: a type, a list or a select. */
+async function writtenTwice(files) {
+  const { default: ts } = await import("typescript");
+  const lists = closedLists(ts, files);
+  const found = [];
+  for (const f of files) {
+    if (!/\.tsx?$/.test(f.name) || isTest(f.name) || /^(core\/vocabulary|demo|tasks)\//.test(f.name)) continue;
+    const source = parse(ts, f);
+    const text = (n) => (n && ts.isStringLiteral(n) ? n.text : null);
+    const valuesOf = (n) => {
+      if (ts.isUnionTypeNode(n)) return n.types.map((t) => (ts.isLiteralTypeNode(t) ? text(t.literal) : null));
+      if (!ts.isArrayLiteralExpression(n)) return [];
+      return n.elements.map((e) => {
+        if (ts.isObjectLiteralExpression(e))
+          return text(e.properties.find((p) => p.name?.getText() === "value")?.initializer);
+        return ts.isArrayLiteralExpression(e) ? text(e.elements[0]) : text(e);
+      });
+    };
+    const visit = (n) => {
+      const values = valuesOf(n).filter(Boolean);
+      const list = values.length > 1 && lists.get([...new Set(values)].sort().join("|"));
+      if (list)
+        found.push(`${f.name}:${source.getLineAndCharacterOfPosition(n.getStart()).line + 1} writes ${list} again`);
+      ts.forEachChild(n, visit);
+    };
+    visit(source);
+  }
+  return found;
+}
+
 /** The figures, and in words what is over its limit. */
-export function measureStructure() {
+export async function measureStructure() {
   const files = sources();
   const count = (list) => list.reduce((n, f) => n + f.lines.length, 0);
   const long = files
@@ -35,7 +84,9 @@ export function measureStructure() {
     f.lines.flatMap((l, i) => ([...l].length > limits.columns ? [`${f.name}:${i + 1}`] : [])),
   );
   const tests = count(files.filter((f) => isTest(f.name)));
+  const twice = await writtenTwice(files);
   const broken = [
+    ...twice,
     ...wide.map((at) => `${at} is wider than ${limits.columns} columns`),
     ...long
       .filter((f) => f.lines.length > limits.longest)
@@ -44,15 +95,16 @@ export function measureStructure() {
       ? [`${long.length} of ${files.length} files are over ${limits.usual} lines, more than one in twenty`]
       : []),
   ];
-  return { files: files.length, lines: count(files), tests, long, wide: wide.length, broken };
+  return { files: files.length, lines: count(files), tests, long, wide: wide.length, twice: twice.length, broken };
 }
 
 /** Prints the figures. */
-export function structure() {
-  const s = measureStructure();
+export async function structure() {
+  const s = await measureStructure();
   say(`files ${s.files}, lines ${s.lines}, tests ${s.tests} (${((100 * s.tests) / s.lines).toFixed(1)} %)`);
   say(`files over ${limits.usual} lines: ${s.long.length} (${((100 * s.long.length) / s.files).toFixed(1)} %)`);
   for (const f of s.long.slice(0, 10)) say(`  ${String(f.lines.length).padStart(5)}  ${f.name}`);
   say(`lines wider than ${limits.columns} columns: ${s.wide}`);
+  say(`closed lists written twice: ${s.twice}`);
   return s.broken;
 }

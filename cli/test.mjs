@@ -121,7 +121,7 @@ export async function test([part, ...filter]) {
     const layers = ["app", "core", "platform", "stages", "frame", "ui", "workers", "tasks", "demo", "cli"];
     await check("dependency rules", bin("depcruise"), ["--config", ".dependency-cruiser.cjs", ...layers]);
     await check("nothing unused", bin("knip"), []);
-    const broken = structure();
+    const broken = await structure();
     count[broken.length ? "failed" : "passed"]++;
     step(`lengths of files and lines: ${broken.length ? "FAILED" : "fine"}`);
     for (const line of broken) say(line);

@@ -1,26 +1,11 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
+import { ruleKind, stepMethod } from "@/core/vocabulary/grades";
+import { oneSided } from "@/core/vocabulary/needs";
+import { better } from "@/core/vocabulary/runs";
 import { useFieldName } from "./form/field";
 import { SelectField, TextArea, TextField } from "./form/fields";
-
-const kinds = [
-  { value: "line", label: "line: straight between anchors" },
-  { value: "bands", label: "bands: thresholds earn fixed points" },
-  { value: "target", label: "target: minus points by distance" },
-  { value: "ratio", label: "ratio to the best" },
-  { value: "pass", label: "pass: all or nothing" },
-  { value: "place", label: "place: points by placing" },
-];
-const schools = [
-  { value: "complete", label: "complete steps only: a step begun costs nothing" },
-  { value: "proportional", label: "proportional: every part of a step costs its share" },
-  { value: "started", label: "every started step: a step begun costs the whole" },
-];
-const better = [
-  { value: "more", label: "more is better" },
-  { value: "less", label: "less is better" },
-];
 
 /**
  * The fields of a points rule, as typed: pairs stand one a line. `readRule` (rule-fields-read) turns them into the
@@ -31,7 +16,7 @@ export function RuleFields({ name, none }: { name: string; none?: string }) {
   const kind = watch(useFieldName(`${name}.kind`)) as string;
   return (
     <>
-      <SelectField name={`${name}.kind`} label="Points rule" options={kinds} empty={none} />
+      <SelectField name={`${name}.kind`} label="Points rule" options={ruleKind.options} empty={none} />
       {kind === "line" && (
         <TextArea name={`${name}.pairs`} label="Anchors" rows={4} hint="One a line: value, then points, like 7.5 85" />
       )}
@@ -43,7 +28,7 @@ export function RuleFields({ name, none }: { name: string; none?: string }) {
             rows={4}
             hint="One a line: threshold, then points, like 9 100"
           />
-          <SelectField name={`${name}.better`} label="Reached when" options={better} />
+          <SelectField name={`${name}.better`} label="Reached when" options={better.options} />
           <TextField name={`${name}.otherwise`} label="Otherwise" inputMode="decimal" />
         </>
       )}
@@ -53,7 +38,7 @@ export function RuleFields({ name, none }: { name: string; none?: string }) {
           <TextField name={`${name}.points`} label="Points at the target" inputMode="decimal" />
           <TextField name={`${name}.perStep`} label="Minus, a step" inputMode="decimal" />
           <TextField name={`${name}.step`} label="Step" inputMode="decimal" />
-          <SelectField name={`${name}.school`} label="Steps" options={schools} />
+          <SelectField name={`${name}.school`} label="Steps" options={stepMethod.options} />
           <TextField name={`${name}.beyond`} label="Minus more when above" inputMode="decimal" />
           <TextField name={`${name}.floor`} label="Not below" inputMode="decimal" />
         </>
@@ -61,20 +46,13 @@ export function RuleFields({ name, none }: { name: string; none?: string }) {
       {kind === "ratio" && (
         <>
           <TextField name={`${name}.points`} label="Points of the best" inputMode="decimal" />
-          <SelectField name={`${name}.better`} label="Best is" options={better} />
+          <SelectField name={`${name}.better`} label="Best is" options={better.options} />
         </>
       )}
       {kind === "pass" && (
         <>
           <TextField name={`${name}.points`} label="Points" inputMode="decimal" />
-          <SelectField
-            name={`${name}.comparator`}
-            label="When the value is"
-            options={[
-              { value: "≤", label: "≤ at most" },
-              { value: "≥", label: "≥ at least" },
-            ]}
-          />
+          <SelectField name={`${name}.comparator`} label="When the value is" options={oneSided.options} />
           <TextField name={`${name}.limit`} label="Limit" inputMode="decimal" />
         </>
       )}

@@ -2,13 +2,14 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
+import type { ConceptMethod } from "@/core/vocabulary/concepts";
 import { cx } from "./classes";
 import { buttonClass } from "./page";
 import { useReady } from "./ready";
 
 export interface SheetQuestion {
   id: string;
-  school: "client" | "panel" | "vote" | "weighted" | "datum";
+  school: ConceptMethod;
   criteria: { key: string; name: string }[];
   top: number;
   keep: number;

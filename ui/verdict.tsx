@@ -1,4 +1,4 @@
-import type { Verdict } from "@/core/evidence/evidence";
+import type { Verdict } from "@/core/vocabulary/needs";
 import { cx } from "./classes";
 
 // The six marks are cuts through one stone: whole, split, half filled, hollow, weathered (a core left in a broken rim),

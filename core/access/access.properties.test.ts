@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { type Actor, acts, can, everyone, type GuestRole, type ProjectRole, staff } from "./can";
+import type { GuestRole } from "../vocabulary/project";
+import { type Actor, acts, can, everyone, type ProjectRole, staff } from "./can";
 
 describe("access", () => {
   const every = acts("thing", {

@@ -1,7 +1,7 @@
+import { type GuestRole, type StaffRole, staffRole } from "../vocabulary/project";
 // How permission is decided: the one place. Which acts there are, and who may do them, each stage says in its acts.ts.
 
-export type ProjectRole = "owner" | "co" | "student";
-export type GuestRole = "client" | "reviewer" | "judge" | "scorer" | "board";
+export type ProjectRole = StaffRole | "student";
 
 /** Somebody at the door: a signed-in person with a place in projects, a guest with a link to one project, or nobody. */
 export type Actor =
@@ -43,9 +43,9 @@ export type Rule = {
 };
 
 /** Roles that run a project. */
-export const staff = ["owner", "co"] as const;
+export const staff = staffRole.values;
 /** Everybody with a place in the project. */
-export const everyone = ["owner", "co", "student"] as const;
+export const everyone: readonly ProjectRole[] = [...staff, "student"];
 
 /** One thing that may be done, and by whom. */
 export interface Act {

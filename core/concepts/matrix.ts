@@ -1,4 +1,5 @@
 import Decimal from "decimal.js";
+import type { DatumMark } from "../vocabulary/concepts";
 import { type Computed, makeWorking } from "../working/working";
 
 export interface Weighted {
@@ -82,8 +83,6 @@ export function weightedTotals(
     };
   });
 }
-
-export type DatumMark = "+" | "0" | "−";
 
 /**
  * The datum matrix: how often each option is better (+), the same (0) or worse (−) than the datum; the net counts,

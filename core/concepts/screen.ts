@@ -1,5 +1,6 @@
-import type { Verdict } from "../evidence/evidence";
 import { isBuildMeasure, type Limit, statusOf } from "../needs/requirement";
+import type { ClaimWord } from "../vocabulary/concepts";
+import type { Verdict } from "../vocabulary/needs";
 import type { Computed } from "../working/working";
 import { makeWorking } from "../working/working";
 
@@ -16,7 +17,7 @@ export interface Must {
  * where the must is measured.
  */
 export interface Claim {
-  readonly says: "yes" | "no" | "unsure";
+  readonly says: ClaimWord;
   readonly how: string;
   /** Estimate in SI, for musts with a measured limit. */
   readonly estimate: string | null;

@@ -3,24 +3,19 @@ import { drawOrder } from "../draw/draw";
 import { type Attempt, type AttemptsPolicy, countAttempts } from "../points/attempts";
 import { applyRule, type PointsRule } from "../points/rule";
 import { decimalsFor, formatNumber } from "../quantity/quantity";
-import { type RankSchool, rank } from "../ranking/rank";
+import { rank } from "../ranking/rank";
+import { type PlaceNumbering, type TieBreakKind, tieBreak } from "../vocabulary/contest";
+import type { Better } from "../vocabulary/runs";
+import { runState } from "../vocabulary/runs";
 import { type Computed, makeWorking } from "../working/working";
-
-export const tieBreakKinds = {
-  second: "second-best attempt",
-  lighter: "lighter build",
-  earlier: "earlier inspection",
-  lot: "lot, drawn with the event's seed",
-} as const;
-export type TieBreakKind = keyof typeof tieBreakKinds;
 
 /** Rules of an attempts event. Numbers are in the measure's unit. */
 export interface EventDefinition {
   readonly channel: string;
   readonly unit: string;
-  readonly better: "more" | "less";
+  readonly better: Better;
   readonly policy: AttemptsPolicy;
-  readonly ranking: RankSchool;
+  readonly ranking: PlaceNumbering;
   /** Instrument's resolution; null when recorded digits order (a school). */
   readonly resolution: string | null;
   readonly tieBreaks: readonly TieBreakKind[];
@@ -115,7 +110,7 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
       school: event.ranking,
       resolution: event.resolution,
       tieBreaks: event.tieBreaks.map((k) => ({
-        label: tieBreakKinds[k],
+        label: tieBreak.labels[k],
         better: k === "second" ? event.better : "less",
       })),
     },
@@ -138,12 +133,7 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
         : null;
     let marked = false;
     const attempts = entry.attempts.map((a) => {
-      const text =
-        a.state === "valid"
-          ? a.value === null
-            ? "–"
-            : show(a.value)
-          : { foul: "foul", no_finish: "no finish", void: "void" }[a.state];
+      const text = a.state === "valid" ? (a.value === null ? "–" : show(a.value)) : runState.labels[a.state];
       const counts = !marked && a.state === "valid" && a.value !== null && a.value === c.value;
       marked ||= counts;
       return { text, counts };
@@ -170,8 +160,7 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
           (event.resolution === null
             ? "the recorded digits decide"
             : `values that agree at ${event.resolution} ${event.unit} are tied`) +
-          `${event.tieBreaks.length ? `, then ${event.tieBreaks.map((k) => tieBreakKinds[k]).join(", then ")}` : ""}` +
-          ".",
+          `${event.tieBreaks.map((k) => `, then ${tieBreak.labels[k]}`).join("")}.`,
         steps: [
           c.step,
           ...(points ? points.working.steps.map((s) => `points: ${s}`) : []),

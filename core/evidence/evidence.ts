@@ -7,9 +7,6 @@ export interface Leaning {
   readonly protocol: number | null;
 }
 
-export const verdicts = ["met", "not met", "marginal", "untested", "stale", "not applicable"] as const;
-export type Verdict = (typeof verdicts)[number];
-
 /**
  * Why evidence is stale: every version it leaned on that is no longer current, in words; empty when it is fresh.
  * @example

@@ -1,7 +1,4 @@
-/** How strictly a gate holds: it warns with what is missing, it blocks until signed, or it is not kept at all. */
-export type Strictness = "warn" | "block" | "none";
-
-export type GateItemKind = "each" | "team" | "tool" | "coverage";
+import type { GateItemKind, GateStrictness } from "../vocabulary/project";
 
 /**
  * One line of a gate's checklist. `each`: every member has handed it in; `team`: the team has it; `tool`: members are
@@ -98,7 +95,7 @@ export function gateStates(items: readonly GateItem[], facts: GateFacts): ItemSt
  * // => "Before material is cut: model complete (not there yet)."
  */
 export function mayBuild(
-  strictness: Strictness,
+  strictness: GateStrictness,
   signed: boolean,
   states: readonly ItemState[],
 ): { allowed: boolean; says: string | null } {

@@ -1,4 +1,5 @@
 import { type Week, weekOf } from "../sessions/sessions";
+import type { Better } from "../vocabulary/runs";
 
 export interface LogFacts {
   readonly from: string;
@@ -43,7 +44,7 @@ export interface LogCell {
  * ).get("a")?.[0]?.builds
  * // => ["G1"]
  */
-export function coreLog(facts: LogFacts, better: "more" | "less"): Map<string, LogCell[]> {
+export function coreLog(facts: LogFacts, better: Better): Map<string, LogCell[]> {
   const nowWeek = weekOf(facts.from, facts.today);
   const out = new Map<string, LogCell[]>();
   for (const team of facts.teams) {

@@ -1,4 +1,5 @@
 import { median } from "../stats/describe";
+import type { Better } from "../vocabulary/runs";
 
 export interface TeamRecord {
   readonly id: string;
@@ -53,7 +54,7 @@ export interface Flag {
  * ).map((f) => f.reason)
  * // => ["9 sessions since the last build, the class median is 5.5", "1 action overdue"]
  */
-export function teamFlags(teams: readonly TeamRecord[], sessionsLeft: number, better: "more" | "less"): Flag[] {
+export function teamFlags(teams: readonly TeamRecord[], sessionsLeft: number, better: Better): Flag[] {
   const since = teams.flatMap((t) => (t.sinceBuild === null ? [] : [t.sinceBuild]));
   const usual = since.length ? median(since) : null;
   return teams.flatMap((t) => {

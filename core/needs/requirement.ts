@@ -1,11 +1,8 @@
 import Decimal from "decimal.js";
-import type { Verdict } from "../evidence/evidence";
 import { compareEnvelope } from "../quantity/envelope";
 import { formatNumber, fromSi } from "../quantity/quantity";
+import type { Comparator, FindingOutcome, Priority, Verdict } from "../vocabulary/needs";
 import { type Computed, makeWorking, type WorkingInput } from "../working/working";
-
-export type Comparator = "≤" | "≥" | "=" | "±" | "between" | "fits" | "yes";
-export type Priority = "must" | "should" | "could";
 
 /**
  * The protocol and channel that a requirement's measure names, `run:<protocol>:<channel>`; null for the measures of a
@@ -45,7 +42,7 @@ export type Observation =
       inputs?: readonly WorkingInput[];
     }
   | { kind: "sides"; sides: readonly string[]; inputs?: readonly WorkingInput[] }
-  | { kind: "finding"; outcome: "met" | "not met" | "not applicable"; note: string; by?: string; at?: string };
+  | { kind: "finding"; outcome: FindingOutcome; note: string; by?: string; at?: string };
 
 const tidy = (si: Decimal.Value, unit: string) => fromSi(si, unit).toSignificantDigits(10).toString().replace("-", "−");
 

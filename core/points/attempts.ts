@@ -1,37 +1,18 @@
 import Decimal from "decimal.js";
-
-export type AttemptState = "valid" | "foul" | "no_finish" | "void";
+import type { AttemptMethod, Better, FoulMethod, RunState } from "../vocabulary/runs";
 
 /** One attempt as it counts: its value (exact decimal text, any one unit) and its state. */
 export interface Attempt {
   readonly value: string | null;
-  readonly state: AttemptState;
+  readonly state: RunState;
 }
 
-export const attemptSchools = {
-  best: "best of n: one good attempt shows what the design can do",
-  mean: "mean of n: every attempt matters, so the design must be steady",
-  median: "median of n: one bad attempt is forgiven",
-  last: "last: the state at the end counts",
-  first: "first and only: no second chance, as in use",
-  sum: "sum: the total of all attempts",
-  "best-k": "best k of n: the mean of the k best attempts",
-} as const;
-export type AttemptSchool = keyof typeof attemptSchools;
-
-export const foulSchools = {
-  out: "left out: a foul says nothing of the design",
-  zero: "counts as zero: a foul is a failed attempt",
-  worst: "counts as the worst: as bad as the worst valid attempt",
-} as const;
-export type FoulSchool = keyof typeof foulSchools;
-
 export interface AttemptsPolicy {
-  readonly school: AttemptSchool;
+  readonly school: AttemptMethod;
   readonly n: number;
   /** For best k of n. */
   readonly k?: number;
-  readonly foul: FoulSchool;
+  readonly foul: FoulMethod;
 }
 
 export interface CountedAttempts {
@@ -66,11 +47,7 @@ export interface CountedAttempts {
  * ).value
  * // => "4"
  */
-export function countAttempts(
-  attempts: readonly Attempt[],
-  policy: AttemptsPolicy,
-  better: "more" | "less",
-): CountedAttempts {
+export function countAttempts(attempts: readonly Attempt[], policy: AttemptsPolicy, better: Better): CountedAttempts {
   const order = (a: Decimal.Value, b: Decimal.Value) =>
     better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b);
   const done = attempts.filter((a) => a.state !== "void").slice(0, policy.n);

@@ -1,6 +1,7 @@
 import Decimal from "decimal.js";
 import fc from "fast-check";
-import { type Attempt, type AttemptSchool, attemptSchools, countAttempts } from "./attempts";
+import { type AttemptMethod, attemptMethod } from "../vocabulary/runs";
+import { type Attempt, countAttempts } from "./attempts";
 import { applyRule, type PointsRule } from "./rule";
 
 const decimal = (min: number, max: number) =>
@@ -81,7 +82,7 @@ describe("points", () => {
     fc.assert(
       fc.property(
         attempts,
-        fc.constantFrom(...(Object.keys(attemptSchools) as AttemptSchool[]).filter((s) => s !== "sum")),
+        fc.constantFrom(...(Object.keys(attemptMethod.labels) as AttemptMethod[]).filter((s) => s !== "sum")),
         (list, school) => {
           const r = countAttempts(list as Attempt[], { school, n: 6, k: 2, foul: "out" }, "more");
           const valid = list.filter((a) => a.state === "valid").map((a) => Number(a.value));

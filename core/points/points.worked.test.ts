@@ -1,6 +1,8 @@
 import Decimal from "decimal.js";
-import { type Attempt, type AttemptSchool, countAttempts } from "./attempts";
-import { applyRule, type PointsRule, type StepSchool } from "./rule";
+import type { StepMethod } from "../vocabulary/grades";
+import type { AttemptMethod } from "../vocabulary/runs";
+import { type Attempt, countAttempts } from "./attempts";
+import { applyRule, type PointsRule } from "./rule";
 
 describe("points", () => {
   const line: PointsRule = {
@@ -32,7 +34,7 @@ describe("points", () => {
     ["8.99", "95"],
     ["7", "50"],
   ])("bands: %s gives %s", (x, points) => expect(applyRule(bands, x, "L/min").value).toBe(points));
-  const target = (school: StepSchool): PointsRule => ({
+  const target = (school: StepMethod): PointsRule => ({
     kind: "target",
     target: "2.000",
     points: "100",
@@ -79,6 +81,6 @@ describe("points", () => {
     ["best-k", "out", "8.5"],
     ["mean", "zero", "5.66666666666667"],
   ] as const)("attempts: %s, a foul %s: %s", (school, foul, value) =>
-    expect(countAttempts(attempts, { school: school as AttemptSchool, n: 4, k: 2, foul }, "more").value).toBe(value),
+    expect(countAttempts(attempts, { school: school as AttemptMethod, n: 4, k: 2, foul }, "more").value).toBe(value),
   );
 });

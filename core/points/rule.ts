@@ -1,16 +1,12 @@
 import Decimal from "decimal.js";
+import type { StepMethod } from "../vocabulary/grades";
+import type { OneSided } from "../vocabulary/needs";
+import type { Better } from "../vocabulary/runs";
 import { type Computed, makeWorking } from "../working/working";
-
-export const stepSchools = {
-  complete: "complete steps only: a step begun costs nothing",
-  proportional: "proportional: every part of a step costs its share",
-  started: "every started step: a step begun costs the whole step",
-} as const;
-export type StepSchool = keyof typeof stepSchools;
 
 /** How performance turns into points. Numbers are exact decimal texts in the rule's unit. */
 export type PointsRule =
-  | { kind: "bands"; better: "more" | "less"; bands: readonly { at: string; points: string }[]; otherwise: string }
+  | { kind: "bands"; better: Better; bands: readonly { at: string; points: string }[]; otherwise: string }
   | { kind: "line"; anchors: readonly { at: string; points: string }[] }
   | {
       kind: "target";
@@ -18,12 +14,12 @@ export type PointsRule =
       points: string;
       perStep: string;
       step: string;
-      school: StepSchool;
+      school: StepMethod;
       beyond?: string;
       floor: string;
     }
-  | { kind: "ratio"; points: string; better: "more" | "less" }
-  | { kind: "pass"; points: string; comparator: "≤" | "≥"; limit: string }
+  | { kind: "ratio"; points: string; better: Better }
+  | { kind: "pass"; points: string; comparator: OneSided; limit: string }
   | { kind: "place"; points: readonly string[] };
 
 export interface RuleContext {

@@ -1,11 +1,6 @@
 import Decimal from "decimal.js";
-
-export const rankSchools = {
-  competition: "1 2 2 4: a tie leaves the next places empty",
-  dense: "1 2 2 3: no place is left empty",
-  shared: "1 2½ 2½ 4: tied places are averaged",
-} as const;
-export type RankSchool = keyof typeof rankSchools;
+import type { PlaceNumbering } from "../vocabulary/contest";
+import type { Better } from "../vocabulary/runs";
 
 export interface Candidate {
   readonly id: string;
@@ -17,12 +12,12 @@ export interface Candidate {
 
 export interface TieBreak {
   readonly label: string;
-  readonly better: "more" | "less";
+  readonly better: Better;
 }
 
 export interface RankRule {
-  readonly better: "more" | "less";
-  readonly school: RankSchool;
+  readonly better: Better;
+  readonly school: PlaceNumbering;
   /** Values on the same multiple of this are tied; null orders by the recorded digits. */
   readonly resolution: string | null;
   readonly tieBreaks: readonly TieBreak[];
@@ -42,7 +37,7 @@ const atResolution = (value: string, resolution: string | null) =>
     ? new Decimal(value)
     : new Decimal(value).div(resolution).toDecimalPlaces(0, Decimal.ROUND_HALF_UP).times(resolution);
 
-function compare(a: Decimal | null, b: Decimal | null, better: "more" | "less"): number {
+function compare(a: Decimal | null, b: Decimal | null, better: Better): number {
   if (a === null || b === null) return a === b ? 0 : a === null ? 1 : -1;
   return better === "more" ? b.cmp(a) : a.cmp(b);
 }

@@ -7,9 +7,11 @@ import {
   showUncertain,
   symbolsIn,
 } from "../formula/formula";
-import { type AttemptState, countAttempts } from "../points/attempts";
+import { countAttempts } from "../points/attempts";
 import { decimalsFor, formatNumber, fromSi, knownUnit, spanToSi, toSi } from "../quantity/quantity";
 import { describe } from "../stats/describe";
+import type { RunState } from "../vocabulary/runs";
+import { runState } from "../vocabulary/runs";
 import { type Computed, makeWorking, type WorkingInput } from "../working/working";
 import { channelsOf, implausible, type ProtocolDefinition } from "./protocol";
 
@@ -17,7 +19,7 @@ import { channelsOf, implausible, type ProtocolDefinition } from "./protocol";
 export interface RecordedRun {
   readonly id: string;
   readonly attempt: number;
-  readonly state: AttemptState;
+  readonly state: RunState;
   readonly reason: string | null;
   readonly readings: Readonly<Record<string, string>>;
   readonly conditions: Readonly<Record<string, string>>;
@@ -38,7 +40,7 @@ export interface RunValue {
 export interface AssessedRun {
   readonly id: string;
   readonly attempt: number;
-  readonly state: AttemptState;
+  readonly state: RunState;
   readonly values: Readonly<Record<string, Computed<RunValue | null>>>;
   readonly comparable: boolean;
   /** Why it is not comparable, in words. */
@@ -76,10 +78,7 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
   const source = { by: run.by, at: run.at };
 
   if (run.otherVersion !== undefined) reasons.push(`made under version ${run.otherVersion} of the protocol`);
-  if (run.state !== "valid")
-    reasons.push(
-      { foul: "foul", no_finish: "no finish", void: "set aside" }[run.state] + (run.reason ? `: ${run.reason}` : ""),
-    );
+  if (run.state !== "valid") reasons.push(runState.labels[run.state] + (run.reason ? `: ${run.reason}` : ""));
   for (const c of p.constants) {
     scope[c.key] = { value: toSi(c.value, c.unit).toNumber(), u: c.u ? spanToSi(c.u, c.unit).toNumber() : 0 };
     inputs[c.key] = { label: `${c.name} (${c.key})`, value: c.value, unit: c.unit, note: "constant of the protocol" };

@@ -3,6 +3,7 @@ import { checkFormula } from "../formula/formula";
 import type { AttemptsPolicy } from "../points/attempts";
 import type { Dimension } from "../quantity/dimension";
 import { parseUnit } from "../quantity/units";
+import type { Better } from "../vocabulary/runs";
 
 /** A quantity read from an instrument; numbers are decimal texts in its unit. */
 export interface Measure {
@@ -54,7 +55,7 @@ export interface ProtocolDefinition {
   readonly derived: readonly Derived[];
   /** Key of the measure that the protocol is about. */
   readonly primary: string;
-  readonly better: "more" | "less";
+  readonly better: Better;
   readonly policy: AttemptsPolicy;
   /** Cautions shown before the first run, with who must be asked. */
   readonly safety: readonly string[];

@@ -91,7 +91,8 @@ export function weekOf(from: string, date: string): number {
   return Math.floor(daysBetween(mondayOf(from), date) / 7) + 1;
 }
 
-const dayNames = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+/** Monday first. */
+export const dayNames = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 
 /**
  * A meeting pattern in words.

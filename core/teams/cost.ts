@@ -1,12 +1,18 @@
 import type { SolverWeights, TeamProblem } from "./problem";
-import { steps } from "./solver";
 
 /** What an arrangement costs, in all and by kind; lower is better, 0 is everything that anybody wished. */
 export type Cost = Readonly<Record<keyof SolverWeights | "all", number>>;
 
 export type Assignment = Readonly<Record<string, string>>;
 
-/** Everything that the costs of a team are computed from, in arrays. */
+/** How far down the list of wishes an idea stands; 4 at the most, 0 where nobody named any. */
+export const steps = (ideas: readonly string[], idea: string | null) =>
+  idea === null || ideas.length === 0 ? 0 : Math.min(4, ideas.includes(idea) ? ideas.indexOf(idea) : ideas.length);
+
+/**
+ * Everything that the costs of a team are computed from, in arrays.
+ * @example prepare({ people: [], teams: [], skills: [] }).n // => 0
+ */
 export function prepare(p: TeamProblem) {
   const at = new Map(p.people.map((x, i) => [x.id, i]));
   const n = p.people.length;
@@ -50,7 +56,22 @@ export function prepare(p: TeamProblem) {
 
 type Prepared = ReturnType<typeof prepare>;
 
-/** The cost of one team with these members, by kind. */
+/**
+ * The cost of one team with these members under the weights; added up by kind in `into`.
+ * @example
+ * teamCost(
+ *   prepare({
+ *     people: [{ id: "a", section: null, skills: [], groups: [], ideas: ["y", "x"], wishes: [], last: [] }],
+ *     teams: [{ id: "t", idea: "x" }],
+ *     skills: [],
+ *   }),
+ *   [0],
+ *   0,
+ *   new Int32Array([0]),
+ *   { idea: 3, wish: 1, skill: 1, lone: 1, repeat: 1 },
+ * )
+ * // => 3
+ */
 export function teamCost(
   d: Prepared,
   members: readonly number[],

@@ -1,8 +1,4 @@
-/**
- * How equal shares are judged: by the number of parts that each member designs, by the role that a part asks for, or
- * not at all.
- */
-export type ShareSchool = "number" | "role" | "none";
+import type { ShareMethod } from "../vocabulary/teams";
 
 export interface Part {
   readonly id: string;
@@ -49,7 +45,7 @@ const amount = (x: number) => (Number.isInteger(x) ? String(x) : x.toFixed(1));
  * ).says
  * // => ["Nobody has Frame.", "Ben has no part."]
  */
-export function shareOfParts(parts: readonly Part[], members: readonly Member[], school: ShareSchool): PartsReport {
+export function shareOfParts(parts: readonly Part[], members: readonly Member[], school: ShareMethod): PartsReport {
   const here = new Set(members.map((m) => m.id));
   const owners = (p: Part) => p.owners.filter((o) => here.has(o));
   const free = parts.filter((p) => owners(p).length === 0);

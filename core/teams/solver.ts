@@ -3,9 +3,6 @@ import { type Assignment, type Cost, costOf, prepare, teamCost } from "./cost";
 import { findArrangement, smallestClash } from "./feasible";
 import { compileTeams, type HardConstraint, type TeamProblem } from "./problem";
 
-export const steps = (ideas: readonly string[], idea: string | null) =>
-  idea === null || ideas.length === 0 ? 0 : Math.min(4, ideas.includes(idea) ? ideas.indexOf(idea) : ideas.length);
-
 export interface SolverProgress {
   /** 0 to 1. */
   readonly share: number;

@@ -15,6 +15,7 @@ import { tables } from "@/stages/tables";
 import { freshDatabase, ok } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
+import { travels } from "../registry/table";
 import { backupSchool, exportProject, importProject, restoreSchool } from "./bundle";
 import { openBundle } from "./open";
 import { bundleSchema } from "./schema";
@@ -105,7 +106,7 @@ test("the bundle fits its published schema", async () => {
   const read = (p: string) => JSON.parse(new TextDecoder().decode(parts[p]));
   const whole = {
     manifest: read("manifest.json"),
-    ...Object.fromEntries(tables.filter((t) => t.of).map((t) => [t.name, read(`tables/${t.name}.json`)])),
+    ...Object.fromEntries(tables.filter(travels).map((t) => [t.name, read(`tables/${t.name}.json`)])),
   };
   const ajv = new Ajv({ strict: false, validateFormats: false });
   const fits = ajv.validate(schema, whole);
@@ -230,7 +231,7 @@ test("a bundle of version 1, without the tables and columns that came later, com
   const v1 = changed((parts) => {
     const read = (p: string) => JSON.parse(new TextDecoder().decode(parts[p]));
     const manifest = read("manifest.json");
-    for (const t of tables.filter((x) => x.of)) {
+    for (const t of tables.filter(travels)) {
       const path = `tables/${t.name}.json`;
       if (!older.has(t.name)) {
         delete parts[path];

@@ -1,9 +1,10 @@
+import type { ReadingRole } from "@/core/vocabulary/runs";
 import "server-only";
 import { type Parsed, parseQuantity } from "@/core/quantity/quantity";
 import type { ProtocolDefinition } from "@/core/run/protocol";
 import { refuse } from "@/platform/command/command";
 
-type Rows = { runId: string; key: string; role: "measure" | "condition"; value: string; entered: string }[];
+type Rows = { runId: string; key: string; role: ReadingRole; value: string; entered: string }[];
 
 /** Typed readings and conditions as rows in SI; refuses what cannot be read, beside the field that it stands in. */
 export function readTyped(
@@ -14,14 +15,7 @@ export function readTyped(
   needed: readonly string[] | null,
 ): Rows {
   const rows: Rows = [];
-  const take = (
-    parsed: Parsed,
-    key: string,
-    role: "measure" | "condition",
-    entered: string,
-    name: string,
-    field: string,
-  ) => {
+  const take = (parsed: Parsed, key: string, role: ReadingRole, entered: string, name: string, field: string) => {
     if (!parsed.ok) refuse(`${name}: ${parsed.message}`, field);
     rows.push({ runId, key, role, value: parsed.quantity.si, entered });
   };

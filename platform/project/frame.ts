@@ -1,3 +1,4 @@
+import type { ProjectKind } from "@/core/vocabulary/project";
 import "server-only";
 import type { Actor } from "@/core/access/can";
 import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
@@ -10,7 +11,7 @@ export interface ProjectRow {
   slug: string;
   title: string;
   purpose: string;
-  kind: "client" | "contest" | "both";
+  kind: ProjectKind;
   client: string;
   startsOn: string;
   endsOn: string;

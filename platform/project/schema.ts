@@ -1,12 +1,15 @@
 import * as yup from "yup";
+import { conceptMethod } from "@/core/vocabulary/concepts";
+import { gateStrictness } from "@/core/vocabulary/project";
+import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
 import * as c from "@/platform/schema/fields";
-import { pick, whole } from "@/platform/schema/fields";
+import { whole } from "@/platform/schema/fields";
 
 export const settings = yup.object({
   projectId: c.id(),
   conceptsOpen: yup.boolean().optional(),
-  conceptSchool: pick("client", "panel", "vote", "weighted", "datum").optional(),
-  teamSchool: pick("idea", "draw", "self", "assigned", "solver").optional(),
+  conceptSchool: c.oneOf(conceptMethod).optional(),
+  teamSchool: c.oneOf(teamMethod).optional(),
   teamMin: whole(1, 12).optional(),
   teamMax: whole(1, 12)
     .optional()
@@ -15,6 +18,6 @@ export const settings = yup.object({
       "The largest size lies below the smallest.",
       (v, x) => v === undefined || x.parent.teamMin === undefined || v >= x.parent.teamMin,
     ),
-  gateStrictness: pick("warn", "block", "none").optional(),
-  shareSchool: pick("number", "role", "none").optional(),
+  gateStrictness: c.oneOf(gateStrictness).optional(),
+  shareSchool: c.oneOf(shareMethod).optional(),
 });

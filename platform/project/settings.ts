@@ -1,21 +1,19 @@
+import type { ConceptMethod } from "@/core/vocabulary/concepts";
+import type { GateStrictness } from "@/core/vocabulary/project";
+import type { ShareMethod, TeamMethod } from "@/core/vocabulary/teams";
 import "server-only";
-import type { Strictness } from "@/core/gates/gate";
-import type { ShareSchool } from "@/core/teams/parts";
+
 import { db, type Tx } from "@/platform/db/db";
-
-export type ConceptSchool = "client" | "panel" | "vote" | "weighted" | "datum";
-
-export type TeamSchool = "idea" | "draw" | "self" | "assigned" | "solver";
 
 /** The schools of a project's front half; each stands on its default until it is chosen. */
 export interface Settings {
   readonly conceptsOpen: boolean;
-  readonly conceptSchool: ConceptSchool;
-  readonly teamSchool: TeamSchool;
+  readonly conceptSchool: ConceptMethod;
+  readonly teamSchool: TeamMethod;
   readonly teamMin: number;
   readonly teamMax: number;
-  readonly gateStrictness: Strictness;
-  readonly shareSchool: ShareSchool;
+  readonly gateStrictness: GateStrictness;
+  readonly shareSchool: ShareMethod;
 }
 
 const defaults: Settings = {

@@ -1,6 +1,10 @@
 import * as yup from "yup";
 import { parseQuantity } from "@/core/quantity/quantity";
 import { isDate } from "@/core/sessions/date";
+import { ruleKind, stepMethod } from "@/core/vocabulary/grades";
+import { oneSided } from "@/core/vocabulary/needs";
+import { better } from "@/core/vocabulary/runs";
+import type { Vocabulary } from "@/core/vocabulary/vocabulary";
 import { idPattern } from "@/platform/db/id";
 
 yup.setLocale({
@@ -99,7 +103,9 @@ export const typedReadings = () =>
     )
     .default({});
 
-export const pick = <T extends string>(...of: T[]) => yup.mixed<T>().oneOf(of);
+/** One of a vocabulary's values; `also` allows a few besides, for example nothing. */
+export const oneOf = <V extends string, A extends string = never>(list: Vocabulary<V>, ...also: A[]) =>
+  yup.mixed<V | A>().oneOf([...list.values, ...also]);
 
 export const ids = (max = 60) => yup.array(id()).max(max).default([]);
 
@@ -123,11 +129,8 @@ export const optionalDecimal = () =>
     .matches(/^-?\d+(\.\d+)?$/, "Write a number, for example 7.5.");
 
 export const rule = yup.object({
-  kind: yup
-    .mixed<"bands" | "line" | "target" | "ratio" | "pass" | "place">()
-    .oneOf(["bands", "line", "target", "ratio", "pass", "place"])
-    .required(),
-  better: yup.mixed<"more" | "less">().oneOf(["more", "less"]).optional(),
+  kind: oneOf(ruleKind).required(),
+  better: oneOf(better).optional(),
   bands: yup.array(yup.object({ at: decimal(), points: decimal() })).optional(),
   anchors: yup.array(yup.object({ at: decimal(), points: decimal() })).optional(),
   points: yup.mixed<string | string[]>().optional(),
@@ -138,9 +141,6 @@ export const rule = yup.object({
   beyond: optionalDecimal(),
   floor: optionalDecimal(),
   limit: optionalDecimal(),
-  school: yup
-    .mixed<"complete" | "proportional" | "started">()
-    .oneOf(["complete", "proportional", "started"])
-    .optional(),
-  comparator: yup.mixed<"≤" | "≥">().oneOf(["≤", "≥"]).optional(),
+  school: oneOf(stepMethod).optional(),
+  comparator: oneOf(oneSided).optional(),
 });

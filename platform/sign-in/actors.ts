@@ -1,3 +1,4 @@
+import type { StaffRole } from "@/core/vocabulary/project";
 import "server-only";
 import type { Actor, Membership } from "@/core/access/can";
 import { db } from "@/platform/db/db";
@@ -11,7 +12,7 @@ export async function actorOf(personId: string): Promise<Actor> {
       name: string;
       instructor: boolean;
       admin: boolean;
-      staff: Record<string, "owner" | "co"> | null;
+      staff: Record<string, StaffRole> | null;
       classes: { project: string; team: string | null }[] | null;
     }[]
   >`

@@ -1,6 +1,7 @@
+import type { GuestRole } from "@/core/vocabulary/project";
 import "server-only";
 import { verify } from "@node-rs/argon2";
-import type { GuestRole } from "@/core/access/can";
+
 import { db } from "@/platform/db/db";
 import { digest } from "./secrets";
 

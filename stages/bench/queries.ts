@@ -1,3 +1,4 @@
+import type { RunPlace } from "@/core/vocabulary/runs";
 import "server-only";
 import type { RecordedRun } from "@/core/run/assess";
 import type { ProtocolDefinition } from "@/core/run/protocol";
@@ -42,7 +43,7 @@ export interface StoredRun extends RecordedRun {
   protocolVersionId: string;
   protocolNumber: number;
   buildRevision: number;
-  place: "bench" | "contest";
+  place: RunPlace;
   entryId: string | null;
   version: number;
   by: string;
@@ -52,7 +53,7 @@ export interface StoredRun extends RecordedRun {
 /** Runs with their readings, oldest first; narrowed by protocol, build or place. */
 export const runsOf = (
   projectId: string,
-  narrow: { protocolId?: string; buildId?: string; place?: "bench" | "contest" } = {},
+  narrow: { protocolId?: string; buildId?: string; place?: RunPlace } = {},
   sql: Tx = db(),
 ) => sql<StoredRun[]>`
   SELECT

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { attemptMethod, better, enteredState, foulMethod } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
 
 const number = () => yup.string().trim().default("");
@@ -60,16 +61,13 @@ export const protocolDefinition = yup.object({
     .max(12)
     .default([]),
   primary: yup.string().required(),
-  better: yup.mixed<"more" | "less">().oneOf(["more", "less"]).default("more"),
+  better: c.oneOf(better).default("more"),
   policy: yup
     .object({
-      school: yup
-        .mixed<"best" | "mean" | "median" | "last" | "first" | "sum" | "best-k">()
-        .oneOf(["best", "mean", "median", "last", "first", "sum", "best-k"])
-        .default("best"),
+      school: c.oneOf(attemptMethod).default("best"),
       n: yup.number().integer().min(1).max(50).default(3),
       k: yup.number().integer().min(1).max(50).optional(),
-      foul: yup.mixed<"out" | "zero" | "worst">().oneOf(["out", "zero", "worst"]).default("out"),
+      foul: c.oneOf(foulMethod).default("out"),
     })
     .required(),
   safety: yup.array(yup.string().trim().max(300).required()).max(12).default([]),
@@ -88,7 +86,7 @@ export const run = yup.object({
   id: c.id(),
   buildId: c.id(),
   protocolVersionId: c.id(),
-  state: yup.mixed<"valid" | "foul" | "no_finish">().oneOf(["valid", "foul", "no_finish"]).default("valid"),
+  state: c.oneOf(enteredState).default("valid"),
   reason: c.optionalText(300),
   readings: c.typedReadings(),
   conditions: c.typedReadings(),

@@ -1,3 +1,4 @@
+import type { Better } from "@/core/vocabulary/runs";
 import "server-only";
 import { formatSi } from "@/core/quantity/quantity";
 import { rank } from "@/core/ranking/rank";
@@ -33,7 +34,7 @@ interface ChallengeRow {
   measure: string;
   unit: string;
   resolution: string;
-  better: "more" | "less";
+  better: Better;
 }
 
 export interface ChallengeResult {

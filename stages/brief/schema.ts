@@ -1,7 +1,7 @@
 import * as yup from "yup";
 import { parseUnit } from "@/core/quantity/units";
+import { better } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
-import { pick } from "@/platform/schema/fields";
 
 // Brief
 export const briefRule = yup.object({ projectId: c.id(), key: c.text(400), requirementId: c.optionalId() });
@@ -22,7 +22,7 @@ export const challenge = yup.object({
   resolution: c
     .optionalText(20)
     .test("number", "Write how finely it is read, for example 0.01.", (v) => !v || Number(v) > 0),
-  better: pick("more", "less").default("more"),
+  better: c.oneOf(better).default("more"),
 });
 
 export const challengeResult = yup.object({

@@ -1,3 +1,4 @@
+import type { BuildStage } from "@/core/vocabulary/builds";
 import "server-only";
 import { db, type Tx } from "@/platform/db/db";
 import { isId } from "@/platform/db/id";
@@ -7,7 +8,7 @@ export interface Build {
   teamId: string;
   team: string;
   number: number;
-  stage: "mock-up" | "proof of concept" | "prototype" | "final";
+  stage: BuildStage;
   builtOn: string;
   whatChanged: string;
   why: string;

@@ -1,14 +1,12 @@
 import * as yup from "yup";
+import { buildStage } from "@/core/vocabulary/builds";
 import * as c from "@/platform/schema/fields";
 
 export const build = yup.object({
   teamId: c.id(),
   id: c.optionalId(),
   version: yup.number().integer().default(0),
-  stage: yup
-    .mixed<"mock-up" | "proof of concept" | "prototype" | "final">()
-    .oneOf(["mock-up", "proof of concept", "prototype", "final"])
-    .required(),
+  stage: c.oneOf(buildStage).required(),
   builtOn: c.date(),
   whatChanged: c.text(2000),
   why: c.optionalText(2000),

@@ -1,6 +1,7 @@
 import * as yup from "yup";
+import { claimWord, conceptMethod, decidedFate, severity } from "@/core/vocabulary/concepts";
 import * as c from "@/platform/schema/fields";
-import { ids, pick, whole } from "@/platform/schema/fields";
+import { ids, whole } from "@/platform/schema/fields";
 
 // Concepts
 export const concept = yup.object({
@@ -18,7 +19,7 @@ export const concept = yup.object({
 export const claim = yup.object({
   conceptId: c.id(),
   requirementId: c.id(),
-  says: pick("", "yes", "no", "unsure").default(""),
+  says: c.oneOf(claimWord, "").default(""),
   how: c.optionalText(600),
   estimate: c.optionalText(60),
 });
@@ -34,7 +35,7 @@ export const fileUseId = yup.object({ id: c.id() });
 export const conceptFate = yup.object({
   id: c.id(),
   version: c.version(),
-  fate: pick("open", "goes on", "set aside").required(),
+  fate: c.oneOf(decidedFate).required(),
   reason: c
     .optionalText(400)
     .test("why", "Say why: the reason stays on record.", (v, x) => x.parent.fate === "open" || !!v),
@@ -57,7 +58,7 @@ const criterion = yup.object({
 export const selection = yup.object({
   projectId: c.id(),
   title: c.text(120),
-  school: pick("client", "panel", "vote", "weighted", "datum").required(),
+  school: c.oneOf(conceptMethod).required(),
   conceptIds: ids(40).min(2, "Choose at least two concepts."),
   criteria: yup
     .array(criterion)
@@ -71,7 +72,7 @@ export const selection = yup.object({
   keep: whole(1, 40).default(1),
   votes: whole(1, 20).default(1),
   datum: c.optionalId(),
-  severity: pick("raw", "adjusted").default("raw"),
+  severity: c.oneOf(severity).default("raw"),
 });
 
 export const selectionWeights = yup.object({

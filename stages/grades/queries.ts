@@ -1,3 +1,4 @@
+import type { MarkKind } from "@/core/vocabulary/grades";
 import "server-only";
 import Decimal from "decimal.js";
 import { type ComponentState, type Grade, gradeOf, type Override, type SchemeDefinition } from "@/core/grades/scheme";
@@ -34,7 +35,7 @@ export async function schemeOf(projectId: string): Promise<SchemeVersion | null>
 interface EnteredMark {
   personId: string;
   component: string;
-  kind: "mark" | "override" | "excused" | "missing";
+  kind: MarkKind;
   share: string | null;
   reason: string;
   enteredBy: string;

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { componentSource, markKind } from "@/core/vocabulary/grades";
 import * as c from "@/platform/schema/fields";
 import { decimal, optionalDecimal, rule } from "@/platform/schema/fields";
 
@@ -14,10 +15,7 @@ export const scheme = yup.object({
         weight: decimal(),
         source: yup
           .object({
-            kind: yup
-              .mixed<"rubric" | "points" | "milestone" | "entered">()
-              .oneOf(["rubric", "points", "milestone", "entered"])
-              .required(),
+            kind: c.oneOf(componentSource).required(),
             review: yup.string().optional(),
             milestone: yup.string().optional(),
             full: optionalDecimal(),
@@ -44,10 +42,7 @@ export const mark = yup.object({
   personId: c.id(),
   component: yup.string().required(),
   version: yup.number().integer().default(0),
-  kind: yup
-    .mixed<"mark" | "override" | "excused" | "missing" | "none">()
-    .oneOf(["mark", "override", "excused", "missing", "none"])
-    .required(),
+  kind: c.oneOf(markKind, "none").required(),
   percent: optionalDecimal().test(
     "needed",
     "Give the percent, 0 to 120.",

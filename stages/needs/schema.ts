@@ -1,7 +1,18 @@
 import * as yup from "yup";
 import { parseUnit } from "@/core/quantity/units";
+import {
+  changeDecision,
+  comparator,
+  findingOutcome,
+  numeric,
+  openedSource,
+  priority,
+  requirementKind,
+  twoNumbers,
+  verificationMethod,
+} from "@/core/vocabulary/needs";
 import * as c from "@/platform/schema/fields";
-import { ids, pick } from "@/platform/schema/fields";
+import { ids } from "@/platform/schema/fields";
 
 // Needs
 export const question = yup.object({ projectId: c.id(), text: c.text(400) });
@@ -26,7 +37,7 @@ export const answer = yup.object({ questionId: c.id(), text: c.text(4000) });
 
 export const source = yup.object({
   projectId: c.id(),
-  kind: pick("interview", "observation", "product").required(),
+  kind: c.oneOf(openedSource).required(),
   title: c.text(160),
   who: c.optionalText(160),
   heldOn: c.date(),
@@ -74,7 +85,7 @@ export const changeRequest = yup.object({
 export const decideChange = yup.object({
   id: c.id(),
   version: c.version(),
-  state: pick("accepted", "declined").required(),
+  state: c.oneOf(changeDecision).required(),
   decision: c.text(600),
 });
 
@@ -84,7 +95,7 @@ export const requirementsCsv = yup.object({
   commit: yup.boolean().default(false),
 });
 
-const limits = ["≤", "≥", "=", "±", "between"] as const;
+const limits = numeric.values as readonly string[];
 
 const needsValue = (comparator: unknown) => (limits as readonly unknown[]).includes(comparator);
 
@@ -113,13 +124,10 @@ export const requirement = yup.object({
   id: c.optionalId(),
   version: yup.number().integer().default(0),
   statement: c.text(400),
-  kind: yup.mixed<"constraint" | "criterion">().oneOf(["constraint", "criterion"]).required(),
-  priority: yup.mixed<"must" | "should" | "could">().oneOf(["must", "should", "could"]).required(),
+  kind: c.oneOf(requirementKind).required(),
+  priority: c.oneOf(priority).required(),
   measure: c.optionalText(200),
-  comparator: yup
-    .mixed<"" | "≤" | "≥" | "=" | "±" | "between" | "fits" | "yes">()
-    .oneOf(["", "≤", "≥", "=", "±", "between", "fits", "yes"])
-    .default(""),
+  comparator: c.oneOf(comparator, "").default(""),
   unit: c
     .optionalText(30)
     .test(
@@ -135,7 +143,7 @@ export const requirement = yup.object({
   second: inUnit().test(
     "needed",
     "Give the second number: the tolerance, or the upper limit.",
-    (v, x) => !["±", "between"].includes(x.parent.comparator) || !!v,
+    (v, x) => !(twoNumbers.values as readonly string[]).includes(x.parent.comparator) || !!v,
   ),
   sides: c
     .sides()
@@ -144,10 +152,7 @@ export const requirement = yup.object({
       "Give three sides, for example 600 × 400 × 400 mm.",
       (v, x) => x.parent.comparator !== "fits" || !!v,
     ),
-  method: yup
-    .mixed<"" | "test" | "inspection" | "demonstration" | "analysis">()
-    .oneOf(["", "test", "inspection", "demonstration", "analysis"])
-    .default(""),
+  method: c.oneOf(verificationMethod, "").default(""),
   source: c.optionalText(600),
   reason: c.optionalText(400),
 });
@@ -159,7 +164,7 @@ export const restore = yup.object({ id: c.id() });
 export const finding = yup.object({
   requirementId: c.id(),
   buildId: c.id(),
-  outcome: yup.mixed<"met" | "not met" | "not applicable">().oneOf(["met", "not met", "not applicable"]).required(),
+  outcome: c.oneOf(findingOutcome).required(),
   note: c.optionalText(400),
 });
 

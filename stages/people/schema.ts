@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { guestRole } from "@/core/vocabulary/project";
 import * as c from "@/platform/schema/fields";
 
 export const rosterText = yup.object({
@@ -32,10 +33,7 @@ export const coInstructor = yup.object({ projectId: c.id(), name: c.text(120), e
 
 export const guestLink = yup.object({
   projectId: c.id(),
-  role: yup
-    .mixed<"client" | "reviewer" | "judge" | "scorer" | "board">()
-    .oneOf(["client", "reviewer", "judge", "scorer", "board"])
-    .required(),
+  role: c.oneOf(guestRole).required(),
   label: c.text(120),
   days: yup.number().integer().min(1).max(366).required(),
 });

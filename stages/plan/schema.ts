@@ -1,13 +1,15 @@
 import * as yup from "yup";
+import { buildStage } from "@/core/vocabulary/builds";
+import { gateItemKind, milestoneScope, patternKind, projectKind } from "@/core/vocabulary/project";
 import * as c from "@/platform/schema/fields";
-import { ids, pick, whole } from "@/platform/schema/fields";
+import { ids, whole } from "@/platform/schema/fields";
 
 // Plan
 export const sectionPattern = yup.object({
   projectId: c.id(),
   sectionId: c.id(),
   version: c.version(),
-  pattern: pick("weekdays", "cycle").required(),
+  pattern: c.oneOf(patternKind).required(),
   days: yup.array(whole(1, 7).required()).default([]),
   double: yup.array(whole(1, 12).required()).default([]),
   cycleLength: whole(2, 12).default(2),
@@ -53,12 +55,12 @@ export const taskDone = yup.object({ id: c.id(), doneOn: c.optionalDate() });
 // Gates, tools and notebook
 export const gate = yup.object({
   milestoneId: c.id(),
-  stage: pick("", "mock-up", "proof of concept", "prototype", "final").default(""),
+  stage: c.oneOf(buildStage, "").default(""),
 });
 
 export const gateItem = yup.object({
   milestoneId: c.id(),
-  kind: pick("each", "team", "tool", "coverage").required(),
+  kind: c.oneOf(gateItemKind).required(),
   label: c
     .optionalText(80)
     .test("label", "Say what is asked.", (v, x) => x.parent.kind === "tool" || x.parent.kind === "coverage" || !!v),
@@ -78,7 +80,7 @@ export const gateSign = yup.object({ milestoneId: c.id(), teamId: c.id(), on: yu
 const fields = {
   title: c.text(120),
   purpose: c.optionalText(300),
-  kind: yup.mixed<"client" | "contest" | "both">().oneOf(["client", "contest", "both"]).required(),
+  kind: c.oneOf(projectKind).required(),
   client: c.optionalText(120),
   startsOn: c.date(),
   endsOn: c.date().test("after", "The last day is before the first day.", (v, x) => !v || v >= x.parent.startsOn),
@@ -97,7 +99,7 @@ const days = () =>
 
 const section = yup.object({
   name: c.text(60),
-  pattern: yup.mixed<"weekdays" | "cycle">().oneOf(["weekdays", "cycle"]).default("weekdays"),
+  pattern: c.oneOf(patternKind).default("weekdays"),
   days: yup
     .array(yup.number().integer().min(1).max(7).required())
     .default([])
@@ -132,7 +134,7 @@ export const milestone = yup.object({
   projectId: c.id(),
   title: c.text(120),
   dueOn: c.date(),
-  scope: yup.mixed<"team" | "person">().oneOf(["team", "person"]).default("team"),
+  scope: c.oneOf(milestoneScope).default("team"),
 });
 
 export const milestoneId = yup.object({ id: c.id() });

@@ -1,3 +1,4 @@
+import type { RunPlace } from "@/core/vocabulary/runs";
 import "server-only";
 import { formatNumber } from "@/core/quantity/quantity";
 import { assessRun } from "@/core/run/assess";
@@ -12,7 +13,7 @@ export interface Benchmark {
   unit: string;
   team: string;
   build: number;
-  place: "bench" | "contest";
+  place: RunPlace;
   edition: string;
   slug: string;
   working: Working;

@@ -1,3 +1,4 @@
+import type { ReviewVerdict } from "@/core/vocabulary/grades";
 import "server-only";
 import type { RubricDefinition } from "@/core/sheet/sheet";
 import { db } from "@/platform/db/db";
@@ -55,7 +56,7 @@ export interface Review {
   rubric: string;
   definition: RubricDefinition;
   rubricVersionId: string;
-  verdict: "go on" | "go on with fixes" | "stop and rework" | null;
+  verdict: ReviewVerdict | null;
   verdictNote: string;
   decidedBy: string | null;
   version: number;

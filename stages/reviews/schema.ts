@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { reviewVerdict } from "@/core/vocabulary/grades";
 import * as c from "@/platform/schema/fields";
 import { decimal } from "@/platform/schema/fields";
 
@@ -47,10 +48,7 @@ export const sheet = yup.object({
 export const decide = yup.object({
   id: c.id(),
   version: c.version(),
-  verdict: yup
-    .mixed<"go on" | "go on with fixes" | "stop and rework">()
-    .oneOf(["go on", "go on with fixes", "stop and rework"])
-    .required(),
+  verdict: c.oneOf(reviewVerdict).required(),
   note: c.optionalText(2000),
 });
 

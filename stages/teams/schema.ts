@@ -1,6 +1,7 @@
 import * as yup from "yup";
+import { constraintKind } from "@/core/vocabulary/teams";
 import * as c from "@/platform/schema/fields";
-import { ids, pick, whole } from "@/platform/schema/fields";
+import { ids, whole } from "@/platform/schema/fields";
 
 // Teams
 export const joinTeam = yup.object({ projectId: c.id(), teamId: c.optionalId(), personId: c.id() });
@@ -30,7 +31,7 @@ export const traits = yup.object({
 
 export const teamConstraint = yup.object({
   projectId: c.id(),
-  kind: pick("apart", "together", "lock", "forbidden").required(),
+  kind: c.oneOf(constraintKind).required(),
   people: ids(12)
     .min(1, "Choose the students.")
     .test(

@@ -1,8 +1,9 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
+import { patternKind, projectKind } from "@/core/vocabulary/project";
 import { newProject } from "@/stages/plan/schema";
-import { projectKinds, weekdays } from "@/ui/choices";
+import { weekdays } from "@/ui/choices";
 import { ActionForm } from "@/ui/form/action-form";
 import { ChoiceField } from "@/ui/form/choice-field";
 import { FieldGroup } from "@/ui/form/field";
@@ -20,14 +21,7 @@ function Sections() {
         <FieldGroup key={f.id} name={`sections.${i}`}>
           <div className="flex flex-wrap items-start gap-4 border-l-3 border-stone-3 pl-3">
             <TextField name="name" label="Section" className="w-24" />
-            <SelectField
-              name="pattern"
-              label="Meets"
-              options={[
-                { value: "weekdays", label: "on weekdays" },
-                { value: "cycle", label: "in a rotating cycle" },
-              ]}
-            />
+            <SelectField name="pattern" label="Meets" options={patternKind.options} />
             {watch(`sections.${i}.pattern`) === "cycle" ? (
               <>
                 <TextField
@@ -91,7 +85,7 @@ export function NewProjectForm() {
       <TextField name="title" label="Title" />
       <TextField name="purpose" label="Purpose" hint="One sentence that says what the design is for." />
       <div className="grid gap-4 sm:grid-cols-3">
-        <SelectField name="kind" label="Kind" options={projectKinds} />
+        <SelectField name="kind" label="Kind" options={projectKind.options} />
         <TextField name="client" label="Client" />
         <TextField name="currency" label="Currency" hint="as it stands behind a price" />
       </div>

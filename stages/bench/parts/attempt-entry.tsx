@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { type Condition, implausible, type Measure } from "@/core/run/protocol";
+import type { EnteredState } from "@/core/vocabulary/runs";
 import { cx } from "@/ui/classes";
 import { useReady } from "@/ui/ready";
 import { recordRunAction } from "../actions";
@@ -45,7 +46,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
   const fields = useRef<(HTMLInputElement | null)[]>([]);
   useEffect(() => setShownNext(next), [next]);
 
-  async function save(state: "valid" | "foul" | "no_finish") {
+  async function save(state: EnteredState) {
     if (busy) return;
     if (state === "valid") {
       const wrong = measures.findIndex((m) => !values[m.key]?.trim() || look(m, values[m.key]!)?.bad);

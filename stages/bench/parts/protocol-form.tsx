@@ -1,6 +1,7 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
+import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { SelectField, TextArea, TextField } from "@/ui/form/fields";
@@ -91,22 +92,6 @@ function Rows({ part }: { part: keyof typeof blank }) {
   );
 }
 
-const attempts = [
-  ["best", "best of n: one good attempt shows what the design can do"],
-  ["mean", "mean of n: every attempt matters"],
-  ["median", "median of n: one bad attempt is forgiven"],
-  ["last", "last"],
-  ["first", "first and only"],
-  ["sum", "sum of all"],
-  ["best-k", "mean of the best k of n"],
-].map(([value, label]) => ({ value: value!, label: label! }));
-
-const fouls = [
-  ["out", "leaves the attempt out"],
-  ["zero", "counts as zero"],
-  ["worst", "counts as the worst"],
-].map(([value, label]) => ({ value: value!, label: label! }));
-
 function Primary() {
   const { watch } = useFormContext();
   const list = [...(watch("definition.measures") ?? []), ...(watch("definition.derived") ?? [])] as {
@@ -175,22 +160,15 @@ export function ProtocolForm({
       </p>
       <div className="grid gap-3 border-t border-line pt-2.5 sm:grid-cols-3 lg:grid-cols-6">
         <Primary />
-        <SelectField
-          name="definition.better"
-          label="Better is"
-          options={[
-            { value: "more", label: "more" },
-            { value: "less", label: "less" },
-          ]}
-        />
+        <SelectField name="definition.better" label="Better is" options={better.options} />
         <SelectField
           name="definition.policy.school"
           label="Which attempt counts"
-          options={attempts}
+          options={attemptMethod.options}
           className="lg:col-span-2"
         />
         <TextField name="definition.policy.n" label="Attempts" type="number" />
-        <SelectField name="definition.policy.foul" label="A foul" options={fouls} />
+        <SelectField name="definition.policy.foul" label="A foul" options={foulMethod.options} />
       </div>
       <TextArea
         name="safetyText"

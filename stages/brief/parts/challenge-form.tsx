@@ -1,5 +1,6 @@
 "use client";
 
+import { better } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextArea, TextField } from "@/ui/form/fields";
 import { saveChallengeAction } from "../actions";
@@ -29,14 +30,7 @@ export const ChallengeForm = ({ projectId, slug, today }: { projectId: string; s
       <TextField name="measure" label="Measured" hint="height, load, time" />
       <TextField name="unit" label="Unit" hint="cm, g, s; empty for a count" />
       <TextField name="resolution" label="Read to" hint="1 or 0.1" />
-      <SelectField
-        name="better"
-        label="Better is"
-        options={[
-          { value: "more", label: "more" },
-          { value: "less", label: "less" },
-        ]}
-      />
+      <SelectField name="better" label="Better is" options={better.options} />
     </div>
   </ActionForm>
 );

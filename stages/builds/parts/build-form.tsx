@@ -1,5 +1,6 @@
 "use client";
 
+import { buildStage } from "@/core/vocabulary/builds";
 import { ActionForm } from "@/ui/form/action-form";
 import { CheckField, SelectField, TextArea, TextField } from "@/ui/form/fields";
 import { QuantityField } from "@/ui/form/quantity-field";
@@ -58,11 +59,7 @@ export function BuildForm({
       className="grid max-w-[860px] gap-4"
     >
       <div className="grid gap-4 sm:grid-cols-3">
-        <SelectField
-          name="stage"
-          label="Stage"
-          options={["mock-up", "proof of concept", "prototype", "final"].map((v) => ({ value: v, label: v }))}
-        />
+        <SelectField name="stage" label="Stage" options={buildStage.options} />
         <TextField name="builtOn" label="Built on" type="date" />
         <SelectField name="parentId" label="Made from" empty="nothing before it" options={parents} />
       </div>

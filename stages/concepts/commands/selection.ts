@@ -1,3 +1,4 @@
+import { datumMark } from "@/core/vocabulary/concepts";
 import "server-only";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -79,7 +80,7 @@ export const weighSelection = command({
   },
 });
 
-const marks = ["+", "0", "−"];
+const marks: readonly string[] = datumMark.values;
 
 /** What is wrong with a rater's sheet, in words; null when it can be kept. */
 function wrongSheet(x: Selection, given: Record<string, unknown>): string | null {

@@ -1,5 +1,6 @@
 "use client";
 
+import { claimWord } from "@/core/vocabulary/concepts";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
 import { QuantityField } from "@/ui/form/quantity-field";
@@ -38,11 +39,7 @@ export function ClaimForm({
         label="Meets it"
         hideLabel
         empty="says nothing"
-        options={[
-          { value: "yes", label: "meets it" },
-          { value: "unsure", label: "not sure" },
-          { value: "no", label: "does not" },
-        ]}
+        options={claimWord.options}
         className="w-30"
       />
       {unit && (

@@ -1,7 +1,8 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
-import { conceptSchools } from "@/ui/choices";
+import { conceptMethod, severity } from "@/core/vocabulary/concepts";
+
 import { ActionForm } from "@/ui/form/action-form";
 import { ChoiceField } from "@/ui/form/choice-field";
 import { SelectField, TextField } from "@/ui/form/fields";
@@ -26,7 +27,7 @@ function Fields({ concepts }: { concepts: { value: string; label: string }[] }) 
     <>
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField name="title" label="Title" />
-        <SelectField name="school" label="School" options={conceptSchools} hint={why[school]} />
+        <SelectField name="school" label="School" options={conceptMethod.options} hint={why[school]} />
       </div>
       <ChoiceField name="conceptIds" label="Concepts that stand" options={concepts} />
       <div className="grid gap-3 sm:grid-cols-4">
@@ -37,10 +38,7 @@ function Fields({ concepts }: { concepts: { value: string; label: string }[] }) 
           <SelectField
             name="severity"
             label="Several raters"
-            options={[
-              { value: "raw", label: "mean of their scores" },
-              { value: "adjusted", label: "adjusted for severity" },
-            ]}
+            options={severity.options}
             hint="Chosen before anybody scores; both are shown."
             className="sm:col-span-2"
           />

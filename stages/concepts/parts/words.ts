@@ -8,11 +8,3 @@ export const fateClass = {
   "set aside": "text-soft",
   merged: "text-slate",
 } as const;
-
-export const schoolWords = {
-  client: "the client chooses",
-  panel: "a panel scores",
-  vote: "the class votes",
-  weighted: "weighted matrix",
-  datum: "datum matrix",
-} as const;

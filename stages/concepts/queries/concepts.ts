@@ -1,7 +1,9 @@
+import type { Claim } from "@/core/concepts/screen";
+import type { ConceptFate } from "@/core/vocabulary/concepts";
 import { conceptActs } from "../acts";
 import "server-only";
 import { type Actor, can } from "@/core/access/can";
-import type { Claim } from "@/core/concepts/screen";
+
 import { db, type Tx } from "@/platform/db/db";
 import { settingsOf } from "@/platform/project/settings";
 
@@ -16,7 +18,7 @@ export interface Concept {
   mass: string | null;
   cost: string | null;
   sides: string[] | null;
-  fate: "open" | "goes on" | "set aside" | "merged";
+  fate: ConceptFate;
   fateReason: string;
   fateBy: string | null;
   createdAt: string;

@@ -1,9 +1,9 @@
+import type { ConceptMethod, Severity } from "@/core/vocabulary/concepts";
 import "server-only";
 import type { Flip, FragilityInput } from "@/core/concepts/fragility";
 import type { RaterModel } from "@/core/concepts/raters";
 import type { Working } from "@/core/working/working";
 import { db } from "@/platform/db/db";
-import type { ConceptSchool } from "@/platform/project/settings";
 
 export interface SelectionDefinition {
   criteria: { key: string; name: string; weight: number }[];
@@ -11,7 +11,7 @@ export interface SelectionDefinition {
   keep: number;
   votes: number;
   datum: string | null;
-  severity: "raw" | "adjusted";
+  severity: Severity;
   pairs?: Record<string, number>;
 }
 
@@ -28,7 +28,7 @@ export interface Selection {
   id: string;
   projectId: string;
   title: string;
-  school: ConceptSchool;
+  school: ConceptMethod;
   definition: SelectionDefinition;
   concepts: { id: string; title: string; fate: string; fateReason: string }[];
   closedAt: string | null;

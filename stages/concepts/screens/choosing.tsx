@@ -1,3 +1,4 @@
+import { conceptMethod } from "@/core/vocabulary/concepts";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { instant } from "@/ui/date";
@@ -5,7 +6,7 @@ import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { ConceptTabs } from "../parts/concept-tabs";
 import { SelectionForm } from "../parts/selection-form";
-import { schoolWords } from "../parts/words";
+
 import { conceptsOf } from "../queries/concepts";
 import { selectionsOf } from "../queries/selection";
 
@@ -32,7 +33,7 @@ export async function ChoosingScreen({ slug }: { slug: string }) {
                   {x.title}
                 </Link>{" "}
                 <span className="text-soft">
-                  {schoolWords[x.school]}, {x.definition.keep} of {x.concepts.length} go on
+                  {conceptMethod.labels[x.school]}, {x.definition.keep} of {x.concepts.length} go on
                 </span>
               </span>
               <span className="text-sm text-soft">

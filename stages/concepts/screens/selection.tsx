@@ -1,4 +1,5 @@
 import { notFound } from "next/navigation";
+import { conceptMethod } from "@/core/vocabulary/concepts";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
@@ -11,7 +12,7 @@ import { ReopenSelection, StaffSheet } from "../parts/buttons";
 import { CloseForm } from "../parts/close-form";
 import { FirstPlaces } from "../parts/first-places";
 import { WeightsForm } from "../parts/weights-form";
-import { fateClass, schoolWords } from "../parts/words";
+import { fateClass } from "../parts/words";
 import { conceptsOf } from "../queries/concepts";
 import { selectionsOf } from "../queries/selection";
 import { mustsOf, screen } from "../view/concepts";
@@ -51,7 +52,7 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
       <PageHead
         title={x.title}
         note={
-          `${schoolWords[x.school]} · ${d.keep} of ${x.concepts.length} go on · ${x.sheets.length} ` +
+          `${conceptMethod.labels[x.school]} · ${d.keep} of ${x.concepts.length} go on · ${x.sheets.length} ` +
           `${x.sheets.length === 1 ? "sheet" : "sheets"} in` +
           `${x.closedAt ? ` · closed ${instant(x.closedAt)}` : ""}`
         }

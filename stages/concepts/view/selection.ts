@@ -1,22 +1,16 @@
 import type { Actor } from "@/core/access/can";
 import { flipsOf } from "@/core/concepts/fragility";
-import {
-  countVotes,
-  type DatumMark,
-  datumTotals,
-  pairwiseMatrix,
-  pairwiseWeights,
-  weightedTotals,
-} from "@/core/concepts/matrix";
+import { countVotes, datumTotals, pairwiseMatrix, pairwiseWeights, weightedTotals } from "@/core/concepts/matrix";
 import { adjustForSeverity, concordance } from "@/core/concepts/raters";
+import type { ConceptMethod, DatumMark } from "@/core/vocabulary/concepts";
 import { makeWorking, type Working } from "@/core/working/working";
-import type { ConceptSchool } from "@/platform/project/settings";
+
 import type { Outcome, Selection, SelectionDefinition } from "../queries/selection";
 
 /**
  * Who rates in which school: the client chooses alone, a class votes, everybody who may rate fills a panel or matrix.
  */
-export function mayRate(school: ConceptSchool, actor: Actor, projectId: string): boolean {
+export function mayRate(school: ConceptMethod, actor: Actor, projectId: string): boolean {
   const role =
     actor.kind === "guest" ? actor.role : actor.kind === "person" ? actor.projects[projectId]?.role : undefined;
   if (school === "client") return role === "client" || role === "owner" || role === "co";

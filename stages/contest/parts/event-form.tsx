@@ -1,7 +1,8 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
-import { attemptSchools, foulSchools } from "@/core/points/attempts";
+import { placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
+import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { ChoiceField } from "@/ui/form/choice-field";
 import { SelectField, TextField } from "@/ui/form/fields";
@@ -25,38 +26,16 @@ function Rules({ channels }: { channels: Record<string, Option[]> }) {
         empty="choose"
         options={channels[watch("protocolId") as string] ?? []}
       />
-      <SelectField
-        name="better"
-        label="Better is"
-        options={[
-          { value: "more", label: "more" },
-          { value: "less", label: "less" },
-        ]}
-      />
-      <SelectField name="school" label="Which attempt counts" options={schoolOptions(attemptSchools)} />
+      <SelectField name="better" label="Better is" options={better.options} />
+      <SelectField name="school" label="Which attempt counts" options={schoolOptions(attemptMethod.labels)} />
       <TextField name="n" label="Attempts" type="number" />
       {watch("school") === "best-k" && <TextField name="k" label="k" type="number" />}
-      <SelectField name="foul" label="A foul or no finish" options={schoolOptions(foulSchools)} />
-      <SelectField
-        name="ties"
-        label="Values closer than the instrument's resolution"
-        options={[
-          { value: "resolution", label: "tie: the instrument cannot tell them apart" },
-          { value: "digits", label: "order by the recorded digits" },
-        ]}
-      />
+      <SelectField name="foul" label="A foul or no finish" options={schoolOptions(foulMethod.labels)} />
+      <SelectField name="ties" label="Values closer than the instrument's resolution" options={tieRule.options} />
       {watch("ties") === "resolution" && (
         <TextField name="resolution" label="Resolution" inputMode="decimal" hint="in the measure's unit" />
       )}
-      <SelectField
-        name="ranking"
-        label="Places after a tie"
-        options={[
-          { value: "competition", label: "1 2 2 4: a tie leaves the next places empty" },
-          { value: "dense", label: "1 2 2 3: no place is left empty" },
-          { value: "shared", label: "1 2½ 2½ 4: tied places are averaged" },
-        ]}
-      />
+      <SelectField name="ranking" label="Places after a tie" options={placeNumbering.options} />
     </>
   );
 }
@@ -103,12 +82,7 @@ export function EventForm({
         ordered
         name="tieBreaks"
         label="Ties are broken by, in the order in which you choose"
-        options={[
-          { value: "second", label: "second-best attempt" },
-          { value: "lighter", label: "lighter build" },
-          { value: "earlier", label: "earlier inspection" },
-          { value: "lot", label: "lot" },
-        ]}
+        options={tieBreak.options}
         hint="An unbroken tie is shared."
       />
       <fieldset className="grid items-start gap-4 border-t border-line pt-3 sm:grid-cols-3">

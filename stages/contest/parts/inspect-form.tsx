@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { inspectionState } from "@/core/vocabulary/contest";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
@@ -52,12 +53,7 @@ export function InspectForm({
         </button>
       }
     >
-      <SelectField
-        name="outcome"
-        label="Inspection"
-        hideLabel
-        options={["passed", "turned away", "waiting"].map((v) => ({ value: v, label: v }))}
-      />
+      <SelectField name="outcome" label="Inspection" hideLabel options={inspectionState.options} />
       <TextField name="note" label="Note" hideLabel placeholder="what was found" className="w-48" />
     </ActionForm>
   );

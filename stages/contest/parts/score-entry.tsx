@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { parseQuantity } from "@/core/quantity/quantity";
+import type { EnteredState } from "@/core/vocabulary/runs";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { scoreAttemptAction } from "../actions";
@@ -31,7 +32,7 @@ export function ScoreEntry({
   const [busy, setBusy] = useState(false);
   const runId = useRef("");
   const ready = useReady();
-  async function send(state: "valid" | "foul" | "no_finish") {
+  async function send(state: EnteredState) {
     if (busy) return;
     if (state === "valid")
       for (const r of readings) {

@@ -1,4 +1,5 @@
 import { decimalsFor, formatNumber, fromSi } from "@/core/quantity/quantity";
+import { runState } from "@/core/vocabulary/runs";
 import { cx } from "@/ui/classes";
 import type { ContestEvent, Entry } from "../queries/events";
 import { InspectForm } from "./inspect-form";
@@ -6,7 +7,7 @@ import { ScoreEntry } from "./score-entry";
 import { VoidAttempt } from "./void-attempt";
 
 const attemptText = (event: ContestEvent, run: ContestEvent["runs"][number]): string => {
-  if (run.state !== "valid") return { foul: "foul", no_finish: "no finish", void: "set aside" }[run.state];
+  if (run.state !== "valid") return runState.labels[run.state];
   return event.needed
     .map((k) => {
       const m = event.protocolDefinition.measures.find((x) => x.key === k)!;

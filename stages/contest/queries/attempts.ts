@@ -1,5 +1,6 @@
+import type { Verdict } from "@/core/vocabulary/needs";
 import "server-only";
-import type { Verdict } from "@/core/evidence/evidence";
+
 import type { Computed } from "@/core/working/working";
 import { db } from "@/platform/db/db";
 import { requirementsOf } from "@/stages/needs/queries/requirements";

@@ -1,3 +1,4 @@
+import type { EventState, InspectionState } from "@/core/vocabulary/contest";
 import "server-only";
 import { type EventDefinition, type Standing, standings } from "@/core/contest/standings";
 import { fromSi } from "@/core/quantity/quantity";
@@ -15,7 +16,7 @@ export interface Entry {
   build: number | null;
   mass: string | null;
   runOrder: number | null;
-  inspection: "waiting" | "passed" | "turned away";
+  inspection: InspectionState;
   inspectionNote: string;
   inspectedAt: string | null;
   version: number;
@@ -24,7 +25,7 @@ export interface Entry {
 export interface ContestEvent {
   id: string;
   name: string;
-  state: "set up" | "running" | "confirmed";
+  state: EventState;
   version: number;
   definition: EventDefinition;
   protocolId: string;

@@ -1,6 +1,6 @@
 import { randomInt } from "node:crypto";
-import { attemptSchools } from "@/core/points/attempts";
 import { describeRule } from "@/core/points/rule";
+import { attemptMethod } from "@/core/vocabulary/runs";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
 import { drawsOf } from "@/stages/teams/queries/teams";
@@ -53,7 +53,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
   const draws = await drawsOf(p.id, `run order ${event.id}`);
   const d = event.definition;
   const rules =
-    `${attemptSchools[d.policy.school].split(":")[0]!.replace(" n", ` ${d.policy.n}`)}, ` +
+    `${attemptMethod.labels[d.policy.school].split(":")[0]!.replace(" n", ` ${d.policy.n}`)}, ` +
     `${d.better === "more" ? "more" : "less"} is better` +
     `${d.resolution ? `, ties at ${d.resolution} ${d.unit}` : ", recorded digits decide"}`;
   return (

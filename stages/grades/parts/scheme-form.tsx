@@ -1,6 +1,7 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
+import { componentSource } from "@/core/vocabulary/grades";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { SelectField, TextField } from "@/ui/form/fields";
@@ -48,16 +49,7 @@ function Components({
             >
               <TextField name="name" label="Component" />
               <TextField name="weight" label="Weight" inputMode="decimal" />
-              <SelectField
-                name="kind"
-                label="Scored by"
-                options={[
-                  { value: "rubric", label: "a review's rubric" },
-                  { value: "points", label: "points for a measured value" },
-                  { value: "milestone", label: "a milestone check" },
-                  { value: "entered", label: "a mark entered by hand" },
-                ]}
-              />
+              <SelectField name="kind" label="Scored by" options={componentSource.options} />
               {kind === "rubric" && <SelectField name="review" label="Review" empty="choose" options={reviews} />}
               {kind === "milestone" && (
                 <SelectField name="milestone" label="Milestone" empty="choose" options={milestones} />

@@ -1,3 +1,4 @@
+import { numeric, twoNumbers } from "@/core/vocabulary/needs";
 import "server-only";
 import { isBuildMeasure, nextCode, runMeasure } from "@/core/needs/requirement";
 import { sameDimension } from "@/core/quantity/dimension";
@@ -31,7 +32,7 @@ export const saveRequirement = command({
   schema: s.requirement,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit, by }, input): Promise<{ id: string; code: string }> {
-    const measured = ["≤", "≥", "=", "±", "between"].includes(input.comparator);
+    const measured = (numeric.values as readonly string[]).includes(input.comparator);
     if (input.priority === "must" && !input.method)
       refuse("A must needs a way to verify it: test, inspection, demonstration or analysis.", "method");
     if ((input.measure === "mass" || input.measure === "cost" || input.measure.startsWith("run:")) && !measured)
@@ -65,7 +66,9 @@ export const saveRequirement = command({
       measure: input.measure || null,
       comparator: input.comparator || null,
       target: measured ? siOrNull(input.target, money ? "1" : unit!) : null,
-      second: ["±", "between"].includes(input.comparator) ? siOrNull(input.second, money ? "1" : unit!) : null,
+      second: (twoNumbers.values as readonly string[]).includes(input.comparator)
+        ? siOrNull(input.second, money ? "1" : unit!)
+        : null,
       sides: input.comparator === "fits" ? readSides(input.sides, "mm") : null,
       unit: money ? "1" : unit,
       method: input.method || null,

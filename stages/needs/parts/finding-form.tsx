@@ -1,5 +1,6 @@
 "use client";
 
+import { findingOutcome } from "@/core/vocabulary/needs";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
 import { recordFindingAction } from "../actions";
@@ -25,11 +26,7 @@ export function FindingForm({
       saved="Recorded."
     >
       <SelectField name="buildId" label="Build" options={builds.map((b) => ({ value: b.id, label: b.label }))} />
-      <SelectField
-        name="outcome"
-        label="Found"
-        options={["met", "not met", "not applicable"].map((v) => ({ value: v, label: v }))}
-      />
+      <SelectField name="outcome" label="Found" options={findingOutcome.options} />
       <TextField name="note" label="Seen how" className="w-56" />
     </ActionForm>
   );

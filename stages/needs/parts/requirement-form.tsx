@@ -1,6 +1,7 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
+import { comparator, numeric, priority, requirementKind, verificationMethod } from "@/core/vocabulary/needs";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextArea, TextField } from "@/ui/form/fields";
 import { QuantityField } from "@/ui/form/quantity-field";
@@ -32,16 +33,7 @@ export interface RequirementDefaults {
   reason: string;
 }
 
-const words = [
-  ["", "no measure yet"],
-  ["≤", "≤ at most"],
-  ["≥", "≥ at least"],
-  ["=", "= exactly"],
-  ["±", "± within a tolerance"],
-  ["between", "between two values"],
-  ["fits", "fits in an envelope"],
-  ["yes", "yes or no"],
-].map(([value, label]) => ({ value: value!, label: label! }));
+const words = [{ value: "", label: "no measure yet" }, ...comparator.options];
 
 function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: string }) {
   const { watch, setValue, register } = useFormContext();
@@ -61,7 +53,7 @@ function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: st
         setValue("comparator", m.value.startsWith("run:") ? "≥" : "≤");
     },
   });
-  const number = ["≤", "≥", "=", "±", "between"].includes(comparator);
+  const number = (numeric.values as readonly string[]).includes(comparator);
   return (
     <>
       <label className="grid content-start gap-1">
@@ -131,34 +123,9 @@ export function RequirementForm({
         hint="What the design must do or be, in one sentence that somebody could check."
       />
       <div className="grid gap-4 sm:grid-cols-3">
-        <SelectField
-          name="priority"
-          label="Priority"
-          options={[
-            { value: "must", label: "must" },
-            { value: "should", label: "should" },
-            { value: "could", label: "could" },
-          ]}
-        />
-        <SelectField
-          name="kind"
-          label="Kind"
-          options={[
-            { value: "constraint", label: "constraint: a limit that must hold" },
-            { value: "criterion", label: "criterion: something to do well" },
-          ]}
-        />
-        <SelectField
-          name="method"
-          label="Verified by"
-          empty="not decided"
-          options={[
-            { value: "test", label: "test, under a protocol" },
-            { value: "inspection", label: "inspection: looked at or weighed" },
-            { value: "demonstration", label: "demonstration: shown working" },
-            { value: "analysis", label: "analysis: calculated" },
-          ]}
-        />
+        <SelectField name="priority" label="Priority" options={priority.options} />
+        <SelectField name="kind" label="Kind" options={requirementKind.options} />
+        <SelectField name="method" label="Verified by" empty="not decided" options={verificationMethod.options} />
       </div>
       <fieldset className="grid gap-4 border-t border-line pt-3 sm:grid-cols-3">
         <legend className="pr-2 text-sm text-soft">Measure and limit</legend>

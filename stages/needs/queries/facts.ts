@@ -1,3 +1,4 @@
+import type { EvidenceKind, FindingOutcome } from "@/core/vocabulary/needs";
 import "server-only";
 import type { AssessedRun } from "@/core/run/assess";
 import { db } from "@/platform/db/db";
@@ -11,12 +12,12 @@ export interface EvidenceRow {
   id: string;
   requirementId: string;
   buildId: string;
-  kind: "run" | "build" | "finding";
+  kind: EvidenceKind;
   runId: string | null;
   requirementVersion: number;
   buildRevision: number;
   protocolVersion: number | null;
-  finding: "met" | "not met" | "not applicable" | null;
+  finding: FindingOutcome | null;
   note: string;
   keptReason: string | null;
   recordedBy: string;

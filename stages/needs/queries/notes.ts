@@ -1,9 +1,10 @@
+import type { SourceKind } from "@/core/vocabulary/needs";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface Source {
   id: string;
-  kind: "interview" | "observation" | "product" | "answer";
+  kind: SourceKind;
   title: string;
   who: string;
   heldOn: string;

@@ -1,3 +1,4 @@
+import type { ChangeState } from "@/core/vocabulary/needs";
 import "server-only";
 import { volatility } from "@/core/needs/conflicts";
 import { db } from "@/platform/db/db";
@@ -18,7 +19,7 @@ export interface ChangeRequest {
   what: string;
   reason: string;
   askedBy: string;
-  state: "open" | "accepted" | "declined";
+  state: ChangeState;
   decision: string;
   decidedBy: string | null;
   decidedAt: string | null;

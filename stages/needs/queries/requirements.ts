@@ -1,5 +1,6 @@
+import type { Comparator, Priority, RequirementKind, VerificationMethod } from "@/core/vocabulary/needs";
 import "server-only";
-import type { Comparator, Priority } from "@/core/needs/requirement";
+
 import { db, type Tx } from "@/platform/db/db";
 import type { Fragment } from "@/platform/registry/stage";
 
@@ -11,7 +12,7 @@ export interface RequirementRow {
   owner: string | null;
   number: number;
   statement: string;
-  kind: "constraint" | "criterion";
+  kind: RequirementKind;
   priority: Priority;
   measure: string | null;
   comparator: Comparator | null;
@@ -19,7 +20,7 @@ export interface RequirementRow {
   second: string | null;
   sides: string[] | null;
   unit: string | null;
-  method: "test" | "inspection" | "demonstration" | "analysis" | null;
+  method: VerificationMethod | null;
   source: string;
   reason: string;
   createdBy: string;

@@ -1,4 +1,5 @@
 import { notFound } from "next/navigation";
+import { sourceKind } from "@/core/vocabulary/needs";
 import { projectPage } from "@/platform/pages/page";
 import { fullDate, instant } from "@/ui/date";
 import Link from "@/ui/link";
@@ -6,7 +7,7 @@ import { PageHead } from "@/ui/page";
 import { noteActs } from "../acts";
 import { CloseSource } from "../parts/buttons";
 import { SessionBoard } from "../parts/session-board";
-import { kinds } from "../parts/source-kinds";
+
 import { notesOf, sourcesOf } from "../queries/notes";
 import { questionsOf } from "../queries/questions";
 
@@ -33,8 +34,8 @@ export async function SourceScreen({ slug, id }: { slug: string; id: string }) {
       <PageHead
         title={s.title}
         note={
-          `${kinds[s.kind]} · ${fullDate(s.heldOn)}${s.who ? ` · ${s.who}` : ""} · ${notes.length} notes from ` +
-          `${hands.size} ${hands.size === 1 ? "hand" : "hands"}`
+          `${sourceKind.labels[s.kind]} · ${fullDate(s.heldOn)}${s.who ? ` · ${s.who}` : ""} · ` +
+          `${notes.length} notes from ${hands.size} ${hands.size === 1 ? "hand" : "hands"}`
         }
       >
         {staff && s.kind !== "answer" && <CloseSource id={s.id} closed={!!s.closedAt} />}

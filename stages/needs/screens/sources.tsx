@@ -1,3 +1,4 @@
+import { sourceKind } from "@/core/vocabulary/needs";
 import { projectPage } from "@/platform/pages/page";
 import { shortDate } from "@/ui/date";
 import Link from "@/ui/link";
@@ -5,7 +6,7 @@ import { Empty, PageHead, Sheet } from "@/ui/page";
 import { noteActs } from "../acts";
 import { NeedsTabs } from "../parts/needs-tabs";
 import { SourceForm } from "../parts/source-form";
-import { kinds } from "../parts/source-kinds";
+
 import { sourcesOf } from "../queries/notes";
 
 export async function SourcesScreen({ slug }: { slug: string }) {
@@ -45,7 +46,7 @@ export async function SourcesScreen({ slug }: { slug: string }) {
                         {s.title}
                       </Link>
                     </td>
-                    <td>{kinds[s.kind]}</td>
+                    <td>{sourceKind.labels[s.kind]}</td>
                     <td className="whitespace-nowrap">{shortDate(s.heldOn)}</td>
                     <td>{s.who || "–"}</td>
                     <td className="num">{s.notes}</td>

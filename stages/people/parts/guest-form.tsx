@@ -1,19 +1,14 @@
 "use client";
 
 import { useState } from "react";
+import { guestRole } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
 import { createGuestLinkAction } from "../actions";
 import { guestLink } from "../schema";
 import { Once } from "./once";
 
-const roles = [
-  { value: "client", label: "client: brief and requirements" },
-  { value: "reviewer", label: "reviewer: review sheets" },
-  { value: "judge", label: "judge: inspection and scores" },
-  { value: "scorer", label: "scorer: scores" },
-  { value: "board", label: "board: the contest on a second screen" },
-];
+const roles = guestRole.options;
 
 export function GuestForm({ projectId }: { projectId: string }) {
   const [made, setMade] = useState<{ secret: string; pin: string | null; board: boolean } | null>(null);

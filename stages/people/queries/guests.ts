@@ -1,5 +1,6 @@
+import type { GuestRole } from "@/core/vocabulary/project";
 import "server-only";
-import type { GuestRole } from "@/core/access/can";
+
 import { db } from "@/platform/db/db";
 
 export const guestLinksOf = (projectId: string) => db()<

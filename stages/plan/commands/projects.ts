@@ -1,3 +1,4 @@
+import type { PatternKind } from "@/core/vocabulary/project";
 import "server-only";
 import type { MeetingPattern } from "@/core/sessions/sessions";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
@@ -10,7 +11,7 @@ import { addDaysOff } from "./days-off";
 
 type SectionInput = {
   name: string;
-  pattern: "weekdays" | "cycle";
+  pattern: PatternKind;
   days: number[];
   cycleLength: number;
   cycleDay: number;

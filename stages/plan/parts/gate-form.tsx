@@ -1,5 +1,6 @@
 "use client";
 
+import { buildStage } from "@/core/vocabulary/builds";
 import { ActButton } from "@/ui/form/act-button";
 import { setGateAction } from "../actions";
 
@@ -16,7 +17,7 @@ export function GateForm({ milestoneId, stage }: { milestoneId: string; stage: s
           no gate
         </ActButton>
       ) : (
-        (["mock-up", "proof of concept", "prototype", "final"] as const).map((s) => (
+        buildStage.values.map((s) => (
           <ActButton key={s} action={setGateAction} input={{ milestoneId, stage: s }}>
             {s}
           </ActButton>

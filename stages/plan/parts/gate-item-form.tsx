@@ -1,6 +1,7 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
+import { gateItemKind } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
 import type { Choice } from "@/ui/option";
@@ -12,17 +13,7 @@ function ItemFields({ tools }: { tools: Choice[] }) {
   const kind = String(form.watch("kind"));
   return (
     <>
-      <SelectField
-        name="kind"
-        label="Asked for"
-        options={[
-          { value: "each", label: "from every member" },
-          { value: "team", label: "from the team" },
-          { value: "tool", label: "tool sign-off" },
-          { value: "coverage", label: "musts answered" },
-        ]}
-        className="w-40"
-      />
+      <SelectField name="kind" label="Asked for" options={gateItemKind.options} className="w-40" />
       {kind === "tool" ? (
         <>
           <SelectField name="toolId" label="Tool" empty="choose" options={tools} className="w-44" />

@@ -1,5 +1,6 @@
 "use client";
 
+import { milestoneScope } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
 import { saveMilestoneAction } from "../actions";
@@ -19,14 +20,7 @@ export function MilestoneForm({ projectId }: { projectId: string }) {
     >
       <TextField name="title" label="Milestone" className="w-48" />
       <TextField name="dueOn" label="Due" type="date" className="w-38" />
-      <SelectField
-        name="scope"
-        label="Passed by"
-        options={[
-          { value: "team", label: "each team" },
-          { value: "person", label: "each student" },
-        ]}
-      />
+      <SelectField name="scope" label="Passed by" options={milestoneScope.options} />
     </ActionForm>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
+import { patternKind } from "@/core/vocabulary/project";
 import { weekdays } from "@/ui/choices";
 import { ActionForm } from "@/ui/form/action-form";
 import { ChoiceField } from "@/ui/form/choice-field";
@@ -18,14 +19,7 @@ function PatternFields() {
   }));
   return (
     <>
-      <SelectField
-        name="pattern"
-        label="Meets by"
-        options={[
-          { value: "weekdays", label: "weekdays" },
-          { value: "cycle", label: "a cycle of school days (alternating: a cycle of 2)" },
-        ]}
-      />
+      <SelectField name="pattern" label="Meets by" options={patternKind.options} />
       {cycle ? (
         <>
           <div className="grid gap-3 sm:grid-cols-2">

@@ -1,6 +1,6 @@
 "use client";
 
-import { projectKinds } from "@/ui/choices";
+import { projectKind } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
 import { editProjectAction } from "../actions";
@@ -28,7 +28,7 @@ export function ProjectForm({
       <TextField name="title" label="Title" />
       <TextField name="purpose" label="Purpose" hint="One sentence that says what the design is for." />
       <div className="grid gap-4 sm:grid-cols-3">
-        <SelectField name="kind" label="Kind" options={projectKinds} />
+        <SelectField name="kind" label="Kind" options={projectKind.options} />
         <TextField name="client" label="Client" />
         <TextField name="currency" label="Currency" hint="as it stands behind a price, for example cr" />
       </div>

@@ -1,7 +1,10 @@
 "use client";
 
+import { conceptMethod } from "@/core/vocabulary/concepts";
+import { gateStrictness } from "@/core/vocabulary/project";
+import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
 import { settings } from "@/platform/project/schema";
-import { conceptSchools, gateStrictnesses, shareSchools, teamSchools } from "@/ui/choices";
+
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
 import { saveSettingsAction } from "../actions";
@@ -20,7 +23,7 @@ export const SchoolsForm = ({ projectId, values }: { projectId: string; values: 
     <SelectField
       name="conceptSchool"
       label="Who selects concepts"
-      options={conceptSchools}
+      options={conceptMethod.options}
       hint={
         "The client has to live with it; a panel knows more; a vote makes it the class's own; a matrix says " +
         "what mattered. A must that is broken is always shown."
@@ -29,7 +32,7 @@ export const SchoolsForm = ({ projectId, values }: { projectId: string; values: 
     <SelectField
       name="teamSchool"
       label="When and how teams form"
-      options={teamSchools}
+      options={teamMethod.options}
       hint={
         "An idea carries its authors; a draw is nobody's fault; choice makes teams willing; assigning and " +
         "the solver leave nobody over."
@@ -42,13 +45,13 @@ export const SchoolsForm = ({ projectId, values }: { projectId: string; values: 
     <SelectField
       name="gateStrictness"
       label="Gate before material"
-      options={gateStrictnesses}
+      options={gateStrictness.options}
       hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first."
     />
     <SelectField
       name="shareSchool"
       label="Equal shares"
-      options={shareSchools}
+      options={shareMethod.options}
       hint="Counting is fair to see; roles let each do what they are good at."
     />
   </ActionForm>

@@ -1,7 +1,8 @@
 "use client";
 
+import { gateStrictness } from "@/core/vocabulary/project";
 import { settings } from "@/platform/project/schema";
-import { gateStrictnesses } from "@/ui/choices";
+
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField } from "@/ui/form/fields";
 import { saveSettingsAction } from "../actions";
@@ -19,7 +20,7 @@ export const StrictnessForm = ({ projectId, value }: { projectId: string; value:
     <SelectField
       name="gateStrictness"
       label="Gate before material"
-      options={gateStrictnesses}
+      options={gateStrictness.options}
       hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first."
     />
   </ActionForm>

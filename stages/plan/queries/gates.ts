@@ -1,3 +1,5 @@
+import { type BuildStage, buildStage } from "@/core/vocabulary/builds";
+import type { GateItemKind } from "@/core/vocabulary/project";
 import "server-only";
 import { gateStates, type ItemState, mayBuild } from "@/core/gates/gate";
 import { db, type Tx } from "@/platform/db/db";
@@ -7,14 +9,10 @@ import { mustsOf, screen } from "@/stages/concepts/view/concepts";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { toolsOf } from "@/stages/shop/queries";
 
-const stages = ["mock-up", "proof of concept", "prototype", "final"] as const;
-
-export type BuildStage = (typeof stages)[number];
-
 interface Item {
   id: string;
   milestoneId: string;
-  kind: "each" | "team" | "tool" | "coverage";
+  kind: GateItemKind;
   label: string;
   needs: number;
   toolId: string | null;
@@ -127,7 +125,7 @@ export async function gateBefore(
 ): Promise<{ allowed: boolean; says: string[] }> {
   const [set, gates] = await Promise.all([settingsOf(projectId, sql), gatesOf(projectId, sql)]);
   const answers = gates
-    .filter((g) => stages.indexOf(g.stage) <= stages.indexOf(stage))
+    .filter((g) => buildStage.values.indexOf(g.stage) <= buildStage.values.indexOf(stage))
     .flatMap((g) => {
       const t = g.teams.find((x) => x.id === teamId);
       if (!t) return [];

@@ -1,3 +1,4 @@
+import type { MilestoneScope } from "@/core/vocabulary/project";
 import "server-only";
 import { db } from "@/platform/db/db";
 
@@ -6,7 +7,7 @@ export interface Milestone {
   title: string;
   dueOn: string /** Sections with a date of their own. */;
   dates: Record<string, string>;
-  scope: "team" | "person";
+  scope: MilestoneScope;
   gateStage: string | null;
   version: number;
   checks: { teamId: string | null; personId: string | null; doneOn: string; checkedBy: string }[];

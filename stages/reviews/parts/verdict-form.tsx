@@ -1,5 +1,6 @@
 "use client";
 
+import { reviewVerdict } from "@/core/vocabulary/grades";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextArea } from "@/ui/form/fields";
 import { decideReviewAction } from "../actions";
@@ -25,11 +26,7 @@ export function VerdictForm({
       submit={verdict ? "Change the verdict" : "Give the verdict"}
       saved="Given."
     >
-      <SelectField
-        name="verdict"
-        label="Verdict"
-        options={["go on", "go on with fixes", "stop and rework"].map((v) => ({ value: v, label: v }))}
-      />
+      <SelectField name="verdict" label="Verdict" options={reviewVerdict.options} />
       <TextArea name="note" label="In words" rows={2} />
     </ActionForm>
   );

@@ -1,7 +1,8 @@
 "use client";
 
+import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
 import { settings } from "@/platform/project/schema";
-import { shareSchools, teamSchools } from "@/ui/choices";
+
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
 import { saveSettingsAction } from "../actions";
@@ -23,12 +24,12 @@ export function SchoolForm({
       look="plain"
       saved="Saved."
     >
-      <SelectField name="teamSchool" label="How teams form" options={teamSchools} />
+      <SelectField name="teamSchool" label="How teams form" options={teamMethod.options} />
       <div className="grid grid-cols-2 gap-3">
         <TextField name="teamMin" label="Smallest team" type="number" />
         <TextField name="teamMax" label="Largest team" type="number" />
       </div>
-      <SelectField name="shareSchool" label="Equal shares of the parts" options={shareSchools} />
+      <SelectField name="shareSchool" label="Equal shares of the parts" options={shareMethod.options} />
     </ActionForm>
   );
 }

@@ -1,3 +1,4 @@
+import type { ConstraintKind, WishKind } from "@/core/vocabulary/teams";
 import "server-only";
 import type { Cost } from "@/core/teams/cost";
 import type { SolverWeights, TeamProblem } from "@/core/teams/problem";
@@ -12,14 +13,14 @@ export interface Trait {
 
 export interface Wish {
   personId: string;
-  kind: "person" | "idea";
+  kind: WishKind;
   target: string;
   place: number;
 }
 
 export interface TeamConstraint {
   id: string;
-  kind: "apart" | "together" | "lock" | "forbidden";
+  kind: ConstraintKind;
   people: string[];
   seat: string | null;
   createdBy: string;
