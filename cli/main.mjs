@@ -20,6 +20,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone bench                   how fast the main views are, as ratios to the lightest page
   ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
   ./ironstone structure               lengths of files and lines, the tests' share, lists written twice
+  ./ironstone rows                    writes platform/db/rows.ts from the database's catalog
   ./ironstone schema                  writes docs/bundle.schema.json from the database
 
   PORT        where to serve (default 4170; a taken port is stepped past)
@@ -116,6 +117,11 @@ async function dispatch([command, ...rest]) {
       return withDatabase(async (env) => {
         await task("migrate", [], env);
         await task("bundle", ["schema", join(root, "docs/bundle.schema.json")], env);
+      });
+    case "rows":
+      return withDatabase(async (env) => {
+        await task("migrate", [], env);
+        await task("rows", [join(root, "platform/db/rows.ts")], env);
       });
     case undefined:
     case "help":

@@ -43,7 +43,7 @@ function closedLists(ts, files) {
 
 const parse = (ts, f) => ts.createSourceFile(f.name, f.lines.join("\n"), ts.ScriptTarget.Latest, true);
 
-/** Places outside core/vocabulary where all values of a closed list are written again: a type, a list or a select. */
+/** Places outside core/vocabulary where all values of a closed list are written again. */
 async function writtenTwice(files) {
   const { default: ts } = await import("typescript");
   const lists = closedLists(ts, files);

@@ -6,9 +6,6 @@ import * as needs from "./needs";
 import * as project from "./project";
 import * as runs from "./runs";
 import * as teams from "./teams";
-import type { Vocabulary } from "./vocabulary";
 
 /** Every closed list by its name: compared with the database and with the sources. */
-export const vocabularies: Readonly<Record<string, Vocabulary<string>>> = Object.fromEntries(
-  [builds, concepts, contest, grades, needs, project, runs, teams].flatMap((m) => Object.entries(m)),
-);
+export const vocabularies = { ...builds, ...concepts, ...contest, ...grades, ...needs, ...project, ...runs, ...teams };

@@ -1,0 +1,784 @@
+// Made from the database's catalog by `./ironstone rows`; a test compares it. Not to be edited by hand.
+import type { vocabularies } from "@/core/vocabulary/all";
+import type { Term } from "@/core/vocabulary/vocabulary";
+import type { Id } from "./id";
+
+type In<N extends keyof typeof vocabularies> = Term<(typeof vocabularies)[N]>;
+
+export interface ActionItem {
+  id: Id<"action_item">;
+  projectId: Id<"project">;
+  reviewId: Id<"review">;
+  teamId: Id<"team">;
+  what: string;
+  ownerId: Id<"person"> | null;
+  dueOn: string;
+  closedAt: string | null;
+  closedBy: string | null;
+  closingEvidence: string | null;
+  version: number;
+}
+
+export interface Audit {
+  id: Id<"audit">;
+  at: string;
+  actorKind: string;
+  actorId: string | null;
+  actorName: string;
+  projectId: Id<"project"> | null;
+  act: string;
+  subjectType: string;
+  subjectId: string | null;
+  label: string;
+  before: unknown | null;
+  after: unknown | null;
+  reason: string | null;
+}
+
+export interface Baseline {
+  id: Id<"baseline">;
+  projectId: Id<"project">;
+  number: number;
+  content: unknown;
+  note: string;
+  madeBy: string;
+  madeAt: string;
+}
+
+export interface BriefReading {
+  briefVersionId: Id<"brief_version">;
+  personId: Id<"person">;
+  at: string;
+}
+
+export interface BriefRule {
+  projectId: Id<"project">;
+  key: string;
+  requirementId: Id<"requirement">;
+}
+
+export interface BriefVersion {
+  id: Id<"brief_version">;
+  projectId: Id<"project">;
+  number: number;
+  body: string;
+  whatChanged: string;
+  createdBy: string;
+  createdAt: string;
+}
+
+export interface Build {
+  id: Id<"build">;
+  projectId: Id<"project">;
+  teamId: Id<"team">;
+  number: number;
+  stage: In<"buildStage">;
+  builtOn: string;
+  whatChanged: string;
+  why: string;
+  expected: string;
+  predicted: string | null;
+  mass: string | null;
+  cost: string | null;
+  sides: string[] | null;
+  learned: string;
+  features: string[];
+  revision: number;
+  recordedBy: string;
+  createdAt: string;
+  version: number;
+}
+
+export interface BuildParent {
+  buildId: Id<"build">;
+  parentId: Id<"build">;
+}
+
+export interface Challenge {
+  id: Id<"challenge">;
+  projectId: Id<"project">;
+  title: string;
+  task: string;
+  heldOn: string;
+  measure: string;
+  unit: string;
+  resolution: string;
+  better: In<"better">;
+  version: number;
+}
+
+export interface ChallengeResult {
+  id: Id<"challenge_result">;
+  projectId: Id<"project">;
+  challengeId: Id<"challenge">;
+  who: string;
+  value: string;
+  entered: string;
+  recordedBy: string;
+  recordedAt: string;
+}
+
+export interface ChangeRequest {
+  id: Id<"change_request">;
+  projectId: Id<"project">;
+  requirementId: Id<"requirement"> | null;
+  what: string;
+  reason: string;
+  askedBy: string;
+  state: In<"changeState">;
+  decision: string;
+  decidedBy: string | null;
+  decidedAt: string | null;
+  requirementVersion: number | null;
+  createdAt: string;
+  version: number;
+}
+
+export interface Concept {
+  id: Id<"concept">;
+  projectId: Id<"project">;
+  authorId: Id<"person"> | null;
+  teamId: Id<"team"> | null;
+  title: string;
+  idea: string;
+  mass: string | null;
+  cost: string | null;
+  sides: string[] | null;
+  fate: In<"conceptFate">;
+  fateReason: string;
+  fateBy: string | null;
+  createdAt: string;
+  version: number;
+  dimensions: string;
+}
+
+export interface ConceptClaim {
+  conceptId: Id<"concept">;
+  requirementId: Id<"requirement">;
+  says: In<"claimWord">;
+  how: string;
+  estimate: string | null;
+}
+
+export interface ConceptFate {
+  id: Id<"concept_fate">;
+  projectId: Id<"project">;
+  conceptId: Id<"concept">;
+  fate: string;
+  reason: string;
+  decidedBy: string;
+  decidedAt: string;
+}
+
+export interface ConceptParent {
+  conceptId: Id<"concept">;
+  parentId: Id<"concept">;
+}
+
+export interface DayOff {
+  id: Id<"day_off">;
+  projectId: Id<"project">;
+  sectionId: Id<"section"> | null;
+  onDate: string;
+  reason: string;
+}
+
+export interface Draw {
+  id: Id<"draw">;
+  projectId: Id<"project">;
+  purpose: string;
+  seed: string;
+  inputs: unknown;
+  outcome: unknown;
+  drawnBy: string;
+  drawnAt: string;
+}
+
+export interface Enrolment {
+  id: Id<"enrolment">;
+  sectionId: Id<"section">;
+  personId: Id<"person">;
+  fromOn: string | null;
+  toOn: string | null;
+}
+
+export interface EnteredMark {
+  id: Id<"entered_mark">;
+  projectId: Id<"project">;
+  personId: Id<"person">;
+  component: string;
+  kind: In<"markKind">;
+  share: string | null;
+  reason: string;
+  enteredBy: string;
+  enteredAt: string;
+  version: number;
+}
+
+export interface Entry {
+  id: Id<"entry">;
+  eventId: Id<"event">;
+  teamId: Id<"team">;
+  buildId: Id<"build"> | null;
+  runOrder: number | null;
+  inspection: In<"inspectionState">;
+  inspectionNote: string;
+  inspectedAt: string | null;
+  version: number;
+}
+
+export interface Event {
+  id: Id<"event">;
+  projectId: Id<"project">;
+  protocolVersionId: Id<"protocol_version">;
+  name: string;
+  definition: unknown;
+  state: In<"eventState">;
+  version: number;
+}
+
+export interface Evidence {
+  id: Id<"evidence">;
+  projectId: Id<"project">;
+  requirementId: Id<"requirement">;
+  buildId: Id<"build">;
+  kind: In<"evidenceKind">;
+  runId: Id<"run"> | null;
+  requirementVersion: number;
+  buildRevision: number;
+  protocolVersion: number | null;
+  finding: In<"findingOutcome"> | null;
+  note: string;
+  keptReason: string | null;
+  recordedBy: string;
+  recordedAt: string;
+}
+
+export interface ExtraSession {
+  id: Id<"extra_session">;
+  projectId: Id<"project">;
+  sectionId: Id<"section"> | null;
+  onDate: string;
+  reason: string;
+}
+
+export interface File {
+  hash: string;
+  mime: string;
+  size: number;
+  width: number | null;
+  height: number | null;
+  content: Uint8Array | null;
+}
+
+export interface FileUse {
+  id: Id<"file_use">;
+  projectId: Id<"project">;
+  fileHash: string;
+  buildId: Id<"build"> | null;
+  caption: string;
+  addedBy: string;
+  addedAt: string;
+  conceptId: Id<"concept"> | null;
+}
+
+export interface GateItem {
+  id: Id<"gate_item">;
+  projectId: Id<"project">;
+  milestoneId: Id<"milestone">;
+  kind: In<"gateItemKind">;
+  label: string;
+  needs: number;
+  toolId: Id<"tool"> | null;
+}
+
+export interface GateSignOff {
+  milestoneId: Id<"milestone">;
+  teamId: Id<"team">;
+  projectId: Id<"project">;
+  signedBy: string;
+  signedAt: string;
+  missing: string;
+}
+
+export interface GateTick {
+  id: Id<"gate_tick">;
+  projectId: Id<"project">;
+  itemId: Id<"gate_item">;
+  teamId: Id<"team"> | null;
+  personId: Id<"person"> | null;
+  tickedBy: string;
+  tickedAt: string;
+}
+
+export interface GuestLink {
+  id: Id<"guest_link">;
+  projectId: Id<"project">;
+  role: In<"guestRole">;
+  label: string;
+  secretHash: string;
+  pinHash: string | null;
+  expiresAt: string;
+  revokedAt: string | null;
+  createdAt: string;
+  version: number;
+}
+
+export interface Membership {
+  id: Id<"membership">;
+  projectId: Id<"project">;
+  teamId: Id<"team">;
+  personId: Id<"person">;
+  role: string;
+  fromOn: string;
+  toOn: string | null;
+}
+
+export interface Migration {
+  name: string;
+  at: string;
+}
+
+export interface Milestone {
+  id: Id<"milestone">;
+  projectId: Id<"project">;
+  title: string;
+  dueOn: string;
+  scope: In<"milestoneScope">;
+  version: number;
+  gateStage: In<"buildStage"> | null;
+}
+
+export interface MilestoneCheck {
+  id: Id<"milestone_check">;
+  projectId: Id<"project">;
+  milestoneId: Id<"milestone">;
+  teamId: Id<"team"> | null;
+  personId: Id<"person"> | null;
+  doneOn: string;
+  checkedBy: string;
+}
+
+export interface MilestoneDate {
+  milestoneId: Id<"milestone">;
+  sectionId: Id<"section">;
+  dueOn: string;
+}
+
+export interface Note {
+  id: Id<"note">;
+  projectId: Id<"project">;
+  sourceId: Id<"source">;
+  questionId: Id<"question"> | null;
+  text: string;
+  authorId: Id<"person"> | null;
+  author: string;
+  writtenAt: string;
+  version: number;
+}
+
+export interface NotebookEntry {
+  id: Id<"notebook_entry">;
+  projectId: Id<"project">;
+  personId: Id<"person">;
+  onDate: string;
+  createdAt: string;
+  version: number;
+}
+
+export interface NotebookVersion {
+  entryId: Id<"notebook_entry">;
+  number: number;
+  text: string;
+  reason: string;
+  writtenAt: string;
+}
+
+export interface Part {
+  id: Id<"part">;
+  projectId: Id<"project">;
+  teamId: Id<"team">;
+  name: string;
+  role: string;
+  version: number;
+}
+
+export interface PartOwner {
+  partId: Id<"part">;
+  personId: Id<"person">;
+}
+
+export interface Person {
+  id: Id<"person">;
+  name: string;
+  email: string | null;
+  passwordHash: string | null;
+  instructor: boolean;
+  admin: boolean;
+  erasedAt: string | null;
+  version: number;
+}
+
+export interface Project {
+  id: Id<"project">;
+  slug: string;
+  title: string;
+  purpose: string;
+  kind: In<"projectKind">;
+  client: string;
+  startsOn: string;
+  endsOn: string;
+  eventOn: string | null;
+  currency: string;
+  settings: unknown;
+  editionOf: Id<"project"> | null;
+  finishedAt: string | null;
+  createdAt: string;
+  version: number;
+}
+
+export interface ProjectSection {
+  projectId: Id<"project">;
+  sectionId: Id<"section">;
+  startsOn: string | null;
+  endsOn: string | null;
+  eventOn: string | null;
+}
+
+export interface Protocol {
+  id: Id<"protocol">;
+  projectId: Id<"project">;
+  name: string;
+  version: number;
+}
+
+export interface ProtocolVersion {
+  id: Id<"protocol_version">;
+  protocolId: Id<"protocol">;
+  number: number;
+  definition: unknown;
+  whatChanged: string;
+  createdBy: string;
+  createdAt: string;
+}
+
+export interface Publication {
+  id: Id<"publication">;
+  projectId: Id<"project">;
+  number: number;
+  schemeVersion: number;
+  ledger: unknown;
+  whatChanged: string;
+  publishedBy: string;
+  publishedAt: string;
+}
+
+export interface Question {
+  id: Id<"question">;
+  projectId: Id<"project">;
+  text: string;
+  draftedBy: string;
+  drafterId: Id<"person"> | null;
+  askerId: Id<"person"> | null;
+  mergedInto: Id<"question"> | null;
+  place: number | null;
+  forClient: boolean;
+  statementId: Id<"statement"> | null;
+  dropped: boolean;
+  createdAt: string;
+  version: number;
+}
+
+export interface Reading {
+  runId: Id<"run">;
+  key: string;
+  role: In<"readingRole">;
+  value: string;
+  entered: string;
+}
+
+export interface RequestDone {
+  id: Id<"request_done">;
+  act: string;
+  actor: string;
+  result: unknown | null;
+  at: string;
+}
+
+export interface Requirement {
+  id: Id<"requirement">;
+  projectId: Id<"project">;
+  code: string;
+  retiredAt: string | null;
+  retiredReason: string | null;
+  version: number;
+  ownerId: Id<"person"> | null;
+}
+
+export interface RequirementVersion {
+  id: Id<"requirement_version">;
+  requirementId: Id<"requirement">;
+  number: number;
+  statement: string;
+  kind: In<"requirementKind">;
+  priority: In<"priority">;
+  measure: string | null;
+  comparator: In<"comparator"> | null;
+  target: string | null;
+  second: string | null;
+  sides: string[] | null;
+  unit: string | null;
+  method: In<"verificationMethod"> | null;
+  source: string;
+  reason: string;
+  createdBy: string;
+  createdAt: string;
+}
+
+export interface Review {
+  id: Id<"review">;
+  projectId: Id<"project">;
+  title: string;
+  heldOn: string;
+  teamId: Id<"team">;
+  buildId: Id<"build"> | null;
+  rubricVersionId: Id<"rubric_version">;
+  verdict: In<"reviewVerdict"> | null;
+  verdictNote: string;
+  decidedBy: string | null;
+  decidedAt: string | null;
+  version: number;
+}
+
+export interface Rubric {
+  id: Id<"rubric">;
+  projectId: Id<"project">;
+  name: string;
+  version: number;
+}
+
+export interface RubricVersion {
+  id: Id<"rubric_version">;
+  rubricId: Id<"rubric">;
+  number: number;
+  definition: unknown;
+  createdBy: string;
+  createdAt: string;
+}
+
+export interface Run {
+  id: Id<"run">;
+  projectId: Id<"project">;
+  buildId: Id<"build">;
+  buildRevision: number;
+  protocolVersionId: Id<"protocol_version">;
+  attempt: number;
+  place: In<"runPlace">;
+  entryId: Id<"entry"> | null;
+  state: In<"runState">;
+  reason: string | null;
+  voidFrom: string | null;
+  recordedBy: string;
+  recordedAt: string;
+  version: number;
+}
+
+export interface SchemeVersion {
+  id: Id<"scheme_version">;
+  projectId: Id<"project">;
+  number: number;
+  definition: unknown;
+  createdBy: string;
+  createdAt: string;
+}
+
+export interface Section {
+  id: Id<"section">;
+  name: string;
+  schoolYear: string;
+  pattern: unknown;
+  version: number;
+}
+
+export interface Selection {
+  id: Id<"selection">;
+  projectId: Id<"project">;
+  title: string;
+  school: In<"conceptMethod">;
+  definition: unknown;
+  concepts: string[];
+  closedAt: string | null;
+  createdBy: string;
+  createdAt: string;
+  version: number;
+}
+
+export interface SelectionSheet {
+  id: Id<"selection_sheet">;
+  projectId: Id<"project">;
+  selectionId: Id<"selection">;
+  raterPerson: Id<"person"> | null;
+  raterGuest: Id<"guest_link"> | null;
+  raterName: string;
+  marks: unknown;
+  handedInAt: string;
+  version: number;
+}
+
+export interface SessionToken {
+  hash: string;
+  personId: Id<"person">;
+  createdAt: string;
+  expiresAt: string;
+}
+
+export interface Sheet {
+  id: Id<"sheet">;
+  projectId: Id<"project">;
+  reviewId: Id<"review">;
+  rubricVersionId: Id<"rubric_version">;
+  raterPerson: Id<"person"> | null;
+  raterGuest: Id<"guest_link"> | null;
+  raterName: string;
+  comment: string;
+  submittedAt: string;
+  version: number;
+}
+
+export interface SheetMark {
+  sheetId: Id<"sheet">;
+  criterion: string;
+  points: string;
+  comment: string;
+}
+
+export interface SignInAttempt {
+  key: string;
+  at: string;
+}
+
+export interface Source {
+  id: Id<"source">;
+  projectId: Id<"project">;
+  kind: In<"sourceKind">;
+  title: string;
+  who: string;
+  heldOn: string;
+  closedAt: string | null;
+  createdBy: string;
+  createdAt: string;
+  version: number;
+}
+
+export interface Staff {
+  projectId: Id<"project">;
+  personId: Id<"person">;
+  role: In<"staffRole">;
+}
+
+export interface Statement {
+  id: Id<"statement">;
+  projectId: Id<"project">;
+  text: string;
+  mergedInto: Id<"statement"> | null;
+  requirementId: Id<"requirement"> | null;
+  setAside: string | null;
+  createdBy: string;
+  createdAt: string;
+  version: number;
+}
+
+export interface StatementApart {
+  a: Id<"statement">;
+  b: Id<"statement">;
+  toldBy: string;
+}
+
+export interface StatementNote {
+  statementId: Id<"statement">;
+  noteId: Id<"note">;
+}
+
+export interface Task {
+  id: Id<"task">;
+  projectId: Id<"project">;
+  title: string;
+  length: number;
+  notBefore: string | null;
+  deadline: string | null;
+  milestoneId: Id<"milestone"> | null;
+  after: string[];
+  doneOn: string | null;
+  place: number;
+  version: number;
+}
+
+export interface Team {
+  id: Id<"team">;
+  projectId: Id<"project">;
+  sectionId: Id<"section"> | null;
+  name: string;
+  retiredAt: string | null;
+  version: number;
+  conceptId: Id<"concept"> | null;
+}
+
+export interface TeamConstraint {
+  id: Id<"team_constraint">;
+  projectId: Id<"project">;
+  kind: In<"constraintKind">;
+  people: string[];
+  seat: string | null;
+  createdBy: string;
+}
+
+export interface TeamPlan {
+  id: Id<"team_plan">;
+  projectId: Id<"project">;
+  name: string;
+  seed: string;
+  problem: unknown;
+  assignment: unknown;
+  cost: unknown;
+  madeBy: string;
+  madeAt: string;
+  adoptedAt: string | null;
+  before: unknown | null;
+}
+
+export interface Tool {
+  id: Id<"tool">;
+  projectId: Id<"project">;
+  name: string;
+  caution: string;
+  version: number;
+}
+
+export interface ToolSignOff {
+  toolId: Id<"tool">;
+  personId: Id<"person">;
+  projectId: Id<"project">;
+  signedOn: string;
+  signedBy: string;
+}
+
+export interface Trait {
+  projectId: Id<"project">;
+  personId: Id<"person">;
+  skills: unknown;
+  marked: boolean;
+}
+
+export interface VariableSetting {
+  buildId: Id<"build">;
+  name: string;
+  value: string;
+}
+
+export interface Wish {
+  projectId: Id<"project">;
+  personId: Id<"person">;
+  kind: In<"wishKind">;
+  target: string;
+  place: number;
+}
