@@ -1,5 +1,6 @@
 "use server";
 import { redirect } from "next/navigation";
+import { guestSurface } from "@/core/access/guests";
 import type { Result } from "@/platform/command/result";
 import { clientAddress, demoMode, rememberGuest, startSession } from "@/platform/sign-in/cookies";
 import { knock } from "@/platform/sign-in/guests";
@@ -40,5 +41,5 @@ export async function guestPinAction(secret: string, _before: string | null, for
   if (answer.state === "unknown") return "This link has expired or was taken back. Ask the instructor for a new one.";
   if (answer.state === "pin") return answer.message;
   await rememberGuest(secret);
-  redirect(answer.guest.role === "board" ? `/board/${secret}` : "/guest");
+  redirect(guestSurface[answer.guest.role] === "board" ? `/board/${secret}` : "/guest");
 }

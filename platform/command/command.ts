@@ -3,6 +3,7 @@ import { randomBytes } from "node:crypto";
 import * as yup from "yup";
 import { type Act, type Actor, can, type Subject } from "@/core/access/can";
 import { inTransaction, newId, type Tx } from "@/platform/db/db";
+import { broken } from "./constraints";
 import type { ConflictField, Result } from "./result";
 
 export interface AuditEntry {
@@ -34,8 +35,6 @@ export interface Command<I, O> {
   run(context: Context, input: I): Promise<O>;
   /** The answer holds something that is shown once and stored as a hash only: it is not kept for a retry. */
   readonly shownOnce?: true;
-  /** Said when a unique constraint is broken. */
-  readonly twice?: string;
 }
 
 /** An expected failure: shown to the person as it stands, beside the field when one is named. */
@@ -188,11 +187,11 @@ export async function execute<I, O>(
       return { ok: true as const, value };
     });
   } catch (error) {
-    return failure(error, cmd.twice);
+    return failure(error);
   }
 }
 
-function failure(error: unknown, twice = "This exists already."): Result<never> {
+function failure(error: unknown): Result<never> {
   if (error instanceof Refused)
     return error.field
       ? { ok: false, kind: "invalid", message: error.message, fields: { [error.field]: error.message } }
@@ -207,8 +206,9 @@ function failure(error: unknown, twice = "This exists already."): Result<never> 
       version: error.version,
       fields: error.fields,
     };
-  const code = (error as { code?: string }).code;
-  if (code === "23505") return { ok: false, kind: "refused", message: twice };
+  const { code, constraint_name: constraint = "" } = error as { code?: string; constraint_name?: string };
+  if (code === "23505" && Object.hasOwn(broken, constraint))
+    return { ok: false, kind: "refused", message: broken[constraint]! };
   if (code === "40001" || code === "40P01")
     return { ok: false, kind: "refused", message: "Two people wrote at the same moment. Please send it again." };
   const id = randomBytes(4).toString("hex");

@@ -7,7 +7,8 @@ const connect = (url: string, max: number) =>
   postgres(url, {
     max,
     onnotice: () => {},
-    transform: { column: { from: postgres.toCamel, to: postgres.fromCamel }, undefined: null },
+    // An undefined value in a query is a mistake and is refused: nothing is written as NULL by accident.
+    transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
     types: {
       // School dates stay texts (YYYY-MM-DD); instants are ISO texts, ready to cross to the browser.
       calendar: { to: 1082, from: [1082], serialize: (x: string) => x, parse: (x: string) => x },

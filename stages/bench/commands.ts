@@ -12,7 +12,6 @@ export const saveProtocol = command({
   name: "saveProtocol",
   act: protocolActs.edit,
   schema: s.protocol,
-  twice: "There is a protocol of this name.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit, by }, input): Promise<{ id: string; number: number }> {
     const definition = input.definition as unknown as ProtocolDefinition;

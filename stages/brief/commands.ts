@@ -61,7 +61,6 @@ export const recordChallenge = command({
   name: "recordChallenge",
   act: briefActs.edit,
   schema: s.challengeResult,
-  twice: "This result was saved already.",
   subject: (sql, i) => projectOf(sql, "challenge", i.challengeId),
   async run({ sql, audit, by }, input) {
     const [c] = await sql<

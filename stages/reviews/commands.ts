@@ -9,7 +9,6 @@ export const saveRubric = command({
   name: "saveRubric",
   act: reviewActs.plan,
   schema: s.rubric,
-  twice: "There is a rubric of this name.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit, by }, input): Promise<{ id: string; number: number }> {
     const definition: RubricDefinition = { criteria: input.criteria };
@@ -46,7 +45,6 @@ export const planReviews = command({
   name: "planReviews",
   act: reviewActs.plan,
   schema: s.planReviews,
-  twice: "One of these teams has a review of this title already.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ count: number }> {
     const [v] = await sql<{ id: string }[]>`
@@ -94,7 +92,6 @@ export const submitSheet = command({
   name: "submitSheet",
   act: reviewActs.mark,
   schema: s.sheet,
-  twice: "Another reviewer has handed in a sheet under this name. Write your full name.",
   subject: (sql, i) => ofReview(sql, i.reviewId),
   async run({ sql, actor, audit }, input): Promise<{ id: string }> {
     const [review] = await sql<

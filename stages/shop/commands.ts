@@ -9,7 +9,6 @@ export const saveTool = command({
   name: "saveTool",
   act: planActs.edit,
   schema: s.tool,
-  twice: "There is a tool of this name.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
     const id = newId();

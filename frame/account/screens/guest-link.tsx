@@ -1,4 +1,5 @@
 import { redirect } from "next/navigation";
+import { guestSurface } from "@/core/access/guests";
 import { knock } from "@/platform/sign-in/guests";
 import { Door } from "../parts/door";
 import { GuestDoor } from "../parts/guest-door";
@@ -16,7 +17,7 @@ export async function GuestLinkScreen({ secret }: { secret: string }) {
         <span />
       </Door>
     );
-  if (answer.state === "open" && answer.guest.role === "board") redirect(`/board/${secret}`);
+  if (answer.state === "open" && guestSurface[answer.guest.role] === "board") redirect(`/board/${secret}`);
   if (answer.state === "open")
     return (
       <Door title={answer.guest.label} note="You have been asked to take part in a project. No account is needed.">

@@ -1,21 +1,28 @@
-import type { Actor } from "@/core/access/can";
+import { type Actor, type ProjectRole, staff } from "@/core/access/can";
 import { flipsOf } from "@/core/concepts/fragility";
 import { countVotes, datumTotals, pairwiseMatrix, pairwiseWeights, weightedTotals } from "@/core/concepts/matrix";
 import { adjustForSeverity, concordance } from "@/core/concepts/raters";
 import type { ConceptMethod, DatumMark } from "@/core/vocabulary/concepts";
+import type { GuestRole } from "@/core/vocabulary/project";
 import { makeWorking, type Working } from "@/core/working/working";
 
 import type { Outcome, Selection, SelectionDefinition } from "../queries/selection";
+
+const panel: readonly (ProjectRole | GuestRole)[] = [...staff, "client", "reviewer"];
+const raters: Readonly<Record<ConceptMethod, readonly (ProjectRole | GuestRole)[]>> = {
+  client: [...staff, "client"],
+  vote: [...staff, "student"],
+  panel,
+  weighted: panel,
+  datum: panel,
+};
 
 /**
  * Who rates in which school: the client chooses alone, a class votes, everybody who may rate fills a panel or matrix.
  */
 export function mayRate(school: ConceptMethod, actor: Actor, projectId: string): boolean {
-  const role =
-    actor.kind === "guest" ? actor.role : actor.kind === "person" ? actor.projects[projectId]?.role : undefined;
-  if (school === "client") return role === "client" || role === "owner" || role === "co";
-  if (school === "vote") return role === "student" || role === "owner" || role === "co";
-  return role !== "student" && role !== undefined;
+  const role = actor.kind === "guest" ? actor.role : actor.kind === "person" ? actor.projects[projectId]?.role : null;
+  return role != null && raters[school].includes(role);
 }
 
 const numbers = (x: Selection) =>

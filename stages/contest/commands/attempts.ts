@@ -60,7 +60,6 @@ export const scoreAttempt = command({
   name: "scoreAttempt",
   act: contestActs.score,
   schema: s.attempt,
-  twice: "Somebody else scored this attempt at the same moment. Reload to see it.",
   subject: (sql, i) => ofEntry(sql, i.entryId),
   async run({ sql, audit, by }, input): Promise<{ attempt: number }> {
     const [n] = await sql<

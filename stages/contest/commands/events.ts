@@ -15,7 +15,6 @@ export const saveEvent = command({
   name: "saveEvent",
   act: contestActs.edit,
   schema: s.event,
-  twice: "There is an event of this name.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
     const [v] = await sql<{ id: string; definition: ProtocolDefinition }[]>`

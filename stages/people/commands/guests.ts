@@ -1,3 +1,4 @@
+import { guestPin } from "@/core/access/guests";
 import "server-only";
 import { randomInt } from "node:crypto";
 import { hash } from "@node-rs/argon2";
@@ -13,7 +14,6 @@ export const addCoInstructor = command({
   shownOnce: true,
   act: staffActs.manage,
   schema: s.coInstructor,
-  twice: "This person is on the project already.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ password: string | null }> {
     const email = input.email.toLowerCase();
@@ -43,7 +43,7 @@ export const createGuestLink = command({
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ secret: string; pin: string | null }> {
     const secret = newSecret();
-    const pin = input.role === "judge" || input.role === "scorer" ? String(randomInt(1000, 10_000)) : null;
+    const pin = guestPin[input.role] ? String(randomInt(1000, 10_000)) : null;
     const id = newId();
     await sql`
       INSERT INTO guest_link (id, project_id, role, label, secret_hash, pin_hash, expires_at)

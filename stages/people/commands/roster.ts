@@ -67,7 +67,6 @@ export const importRoster = command({
   name: "importRoster",
   act: peopleActs.edit,
   schema: s.rosterRows,
-  twice: "One of these email addresses belongs to somebody else already. Nobody was imported.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ added: number }> {
     const sections = new Map((await sectionsOf(sql, input.projectId)).map((x) => [x.name, x.id]));

@@ -12,7 +12,6 @@ export const giveLogin = command({
   shownOnce: true,
   act: peopleActs.edit,
   schema: s.login,
-  twice: "This email address belongs to somebody else already.",
   subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
   async run({ sql, audit }, input): Promise<{ password: string }> {
     const [person] = await sql<

@@ -56,7 +56,6 @@ export const saveMilestone = command({
   name: "saveMilestone",
   act: planActs.edit,
   schema: s.milestone,
-  twice: "There is a milestone of this name.",
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
     const id = newId();

@@ -15,7 +15,6 @@ export const saveTask = command({
   name: "saveTask",
   act: planActs.edit,
   schema: s.task,
-  twice: "There is a task of this name.",
   async subject(sql, i) {
     return i.id
       ? (await ofTask(sql, i.id))?.project === i.projectId

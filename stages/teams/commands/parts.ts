@@ -14,7 +14,6 @@ export const savePart = command({
   name: "savePart",
   act: partActs.edit,
   schema: s.part,
-  twice: "This team has a part of this name.",
   async subject(sql, i) {
     const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${i.teamId}`;
     if (i.id && (await ofPart(sql, i.id))?.team !== i.teamId) return null;

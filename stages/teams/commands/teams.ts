@@ -10,13 +10,10 @@ const ofTeam = async (sql: Tx, id: string) => {
   return t ? { project: t.projectId, team: id } : null;
 };
 
-const twice = "There is a team of this name in the project.";
-
 export const createTeam = command({
   name: "createTeam",
   act: teamActs.edit,
   schema: s.newTeam,
-  twice,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
     if (input.sectionId)
@@ -42,7 +39,6 @@ export const renameTeam = command({
   name: "renameTeam",
   act: teamActs.edit,
   schema: s.renameTeam,
-  twice,
   subject: (sql, i) => ofTeam(sql, i.id),
   async run({ sql, audit }, input) {
     const [t] = await sql<
@@ -135,7 +131,6 @@ export const drawTeams = command({
   name: "drawTeams",
   act: teamActs.edit,
   schema: s.drawTeams,
-  twice,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit, by, today }, input): Promise<{ teams: number }> {
     found(

@@ -1,0 +1,121 @@
+import type { ReactNode } from "react";
+import type { Actor } from "@/core/access/can";
+import { formatSi } from "@/core/quantity/quantity";
+import { type Concept, conceptsOf } from "@/stages/concepts/queries/concepts";
+import { type Selection, selectionsOf } from "@/stages/concepts/queries/selection";
+import { mayRate } from "@/stages/concepts/view/selection";
+import { LiveRefresh } from "@/ui/live";
+import { Mark } from "@/ui/mark";
+import { GuestChoice } from "../parts/buttons";
+
+export function Surface({
+  title,
+  who,
+  live,
+  children,
+}: {
+  title: string;
+  who: string;
+  live: string;
+  children: ReactNode;
+}) {
+  return (
+    <div className="min-h-dvh">
+      <header className="flex flex-wrap items-center justify-between gap-3 border-b border-line bg-spine px-4 py-2.5">
+        <p className="flex items-center gap-2.5 font-[650]">
+          <Mark />
+          {title}
+        </p>
+        <p className="text-soft">
+          {who} <LiveRefresh url={live} />
+        </p>
+      </header>
+      <main className="mx-auto max-w-[860px] px-4 py-5">{children}</main>
+    </div>
+  );
+}
+
+/** The selections that a guest takes part in: the concepts with their sketches, and the sheet to hand in. */
+export function Choices({
+  choices,
+  concepts,
+  guest,
+  currency,
+}: {
+  choices: Selection[];
+  concepts: Concept[];
+  guest: Extract<Actor, { kind: "guest" }>;
+  currency: string;
+}) {
+  return choices.map((x) => (
+    <section key={x.id} className="mb-6">
+      <h1 className="mb-2 text-[18px]">{x.title}</h1>
+      <ul className="mb-3 grid gap-3">
+        {x.concepts.map((k) => {
+          const c = concepts.find((y) => y.id === k.id)!;
+          return (
+            <li key={k.id} className="sheet px-4 py-3">
+              <h2>{c.title}</h2>
+              {c.sketches.slice(0, 2).map((f) => (
+                <img
+                  key={f.id}
+                  src={`/api/file/${f.id}`}
+                  alt={f.caption || `Sketch of ${c.title}`}
+                  className="my-2 max-h-72 w-full rounded-sm border border-line object-contain"
+                />
+              ))}
+              <p className="whitespace-pre-wrap">{c.idea}</p>
+              <p className="mt-1 text-sm text-soft">
+                {[
+                  c.mass && `about ${formatSi(c.mass, "kg", 1)} kg`,
+                  c.cost && `about ${formatSi(c.cost, "1", 2)} ${currency}`,
+                  c.sides && `${c.sides.map((y) => Math.round(Number(y) * 1000)).join(" × ")} mm`,
+                ]
+                  .filter(Boolean)
+                  .join(" · ")}
+              </p>
+              {x.closedAt && (
+                <p className="mt-1">
+                  <strong className="font-[650]">{k.fate}</strong> {k.fateReason}
+                </p>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {!x.closedAt && (
+        <GuestChoice
+          key={x.id}
+          given={x.sheets.find((h) => h.raterGuest === guest.id)?.marks ?? null}
+          q={{
+            id: x.id,
+            school: x.school,
+            criteria: x.definition.criteria,
+            top: x.definition.top,
+            keep: x.definition.keep,
+            votes: x.definition.votes,
+            datum: x.definition.datum,
+            concepts: x.concepts,
+          }}
+        />
+      )}
+    </section>
+  ));
+}
+
+export async function choicesFor(guest: Extract<Actor, { kind: "guest" }>) {
+  const [selections, concepts] = await Promise.all([selectionsOf(guest.project), conceptsOf(guest.project, guest)]);
+  return {
+    concepts,
+    choices: selections.filter(
+      (x) => mayRate(x.school, guest, guest.project) && x.concepts.every((k) => concepts.some((c) => c.id === k.id)),
+    ),
+  };
+}
+
+/** What every guest's page is given. */
+export interface GuestPage {
+  readonly guest: Extract<Actor, { kind: "guest" }>;
+  readonly frame: { title: string; who: string; live: string };
+  readonly currency: string;
+}

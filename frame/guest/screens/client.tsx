@@ -1,0 +1,72 @@
+import { briefVersions } from "@/stages/brief/queries";
+import { clientQuestions } from "@/stages/needs/queries/questions";
+import { Markdown } from "@/ui/markdown";
+import { AnswerForm } from "../parts/answer-form";
+
+import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
+
+/** The client's page: what the class asks, the concepts to choose, the brief. */
+export async function ClientSurface({ guest, frame, currency }: GuestPage) {
+  const [[brief], questions, { choices, concepts }] = await Promise.all([
+    briefVersions(guest.project),
+    clientQuestions(guest.project),
+    choicesFor(guest),
+  ]);
+  const open = questions.filter((q) => q.forClient);
+  const answered = questions.filter((q) => !q.forClient);
+  const toDo = [
+    ...(open.length ? [`${open.length} ${open.length === 1 ? "question" : "questions"} to answer`] : []),
+    ...(choices.some((x) => !x.closedAt) ? ["concepts to choose"] : []),
+  ];
+  return (
+    <Surface {...frame}>
+      <p className="mb-4">
+        {toDo.length ? (
+          <>
+            The class asks you for: <strong className="font-[650]">{toDo.join(", ")}</strong>.
+          </>
+        ) : (
+          <span className="text-soft">Nothing waits for you now. The brief stands below.</span>
+        )}
+      </p>
+      {open.length > 0 && (
+        <section className="mb-6">
+          <h1 className="mb-2 text-[18px]">Questions</h1>
+          <ul className="grid gap-4">
+            {open.map((q) => (
+              <li key={q.id} className="sheet px-4 py-3">
+                <AnswerForm questionId={q.id} text={q.text} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <Choices choices={choices} concepts={concepts} guest={guest} currency={currency} />
+      {brief ? (
+        <section>
+          <h1 className="mb-2 text-[18px]">The brief, version {brief.number}</h1>
+          <article className="sheet prose-brief mb-6 px-5 py-4">
+            <Markdown>{brief.body}</Markdown>
+          </article>
+        </section>
+      ) : (
+        <p className="text-soft">The brief is being written.</p>
+      )}
+      {answered.length > 0 && (
+        <details className="mb-6">
+          <summary className="font-[600]">{answered.length} answered</summary>
+          <ul className="mt-1">
+            {answered.map((q) => (
+              <li key={q.id} className="border-b border-line py-1.5">
+                <span className="text-soft">{q.text}</span>
+                <span className="block">
+                  {q.answer} <span className="text-sm text-soft">{q.by}</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </Surface>
+  );
+}

@@ -1,0 +1,77 @@
+import { can } from "@/core/access/can";
+import { reviewActs } from "@/stages/reviews/acts";
+import { reviewsOf } from "@/stages/reviews/queries";
+import { fullDate } from "@/ui/date";
+import Link from "@/ui/link";
+import { Empty } from "@/ui/page";
+import { GuestSheet } from "../parts/guest-sheet";
+
+import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
+
+/** A reviewer's page: the panels that are open, and the reviews with their sheets. */
+export async function ReviewSurface({ guest, frame, currency, review }: GuestPage & { review?: string }) {
+  const reviews = await reviewsOf(guest.project);
+  const open = reviews.find((r) => r.id === review);
+  if (open && can(guest, reviewActs.read, { project: guest.project })) {
+    const mine = open.sheets.filter((s) => s.raterGuest === guest.id).at(-1);
+    return (
+      <Surface {...frame}>
+        <p className="mb-1">
+          <Link href="/guest" className="text-soft underline">
+            All reviews
+          </Link>
+        </p>
+        <h1>
+          {open.title}: {open.team}
+        </h1>
+        <p className="mb-4 text-soft">
+          {fullDate(open.heldOn)}
+          {open.build ? ` · build G${open.build}` : ""}
+        </p>
+        {open.verdict ? (
+          <p>The review has its verdict, {open.verdict}; its sheets are closed.</p>
+        ) : (
+          <GuestSheet
+            key={mine?.version ?? 0}
+            reviewId={open.id}
+            version={mine?.version ?? 0}
+            criteria={open.definition.criteria}
+            rater={mine?.raterName ?? guest.name}
+            marks={mine?.marks ?? []}
+            comment={mine?.comment ?? ""}
+          />
+        )}
+      </Surface>
+    );
+  }
+  const panel = await choicesFor(guest);
+  return (
+    <Surface {...frame}>
+      <Choices {...panel} choices={panel.choices.filter((x) => !x.closedAt)} guest={guest} currency={currency} />
+      <h1 className="mb-3">Reviews</h1>
+      {reviews.length === 0 && (
+        <Empty title="No review is planned yet">When the instructor has planned one, it stands here.</Empty>
+      )}
+      <ul>
+        {reviews.map((r) => {
+          const mine = r.sheets.some((s) => s.raterGuest === guest.id);
+          return (
+            <li key={r.id} className="border-b border-line">
+              <Link
+                href={`/guest?review=${r.id}`}
+                className="flex min-h-12 flex-wrap items-center justify-between gap-x-4 py-2 hover:text-iron"
+              >
+                <span>
+                  <strong className="font-[650]">{r.team}</strong> {r.title}, {fullDate(r.heldOn)}
+                </span>
+                <span className="text-soft">
+                  {r.verdict ? "closed" : mine ? "handed in, can be corrected" : "to fill in"}
+                </span>
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+    </Surface>
+  );
+}

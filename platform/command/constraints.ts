@@ -1,0 +1,40 @@
+// What a broken unique constraint of the database means to the person who wrote, by the constraint's name. A test asks
+// that every one of the database's is here.
+
+const atOnce = "Somebody else saved this at the same moment. Reload to see what there is, then send yours again.";
+
+export const broken: Readonly<Record<string, string>> = {
+  baseline_project_id_number_key: atOnce,
+  brief_version_project_id_number_key: atOnce,
+  build_team_id_number_key: atOnce,
+  day_off_project_id_section_id_on_date_key: "This day is off already.",
+  enrolment_section_id_person_id_key: "This student is in the section already.",
+  entered_mark_project_id_person_id_component_key: atOnce,
+  entry_event_id_team_id_key: "This team is entered in the event already.",
+  event_project_id_name_key: "There is an event of this name.",
+  gate_tick_item_id_team_id_person_id_key: "This is ticked already.",
+  guest_link_secret_hash_key: "Please make the link again.",
+  membership_project_id_person_id_idx: "This student is in a team of the project already. Reload to see which.",
+  milestone_check_milestone_id_team_id_person_id_key: "This is checked already.",
+  milestone_project_id_title_key: "There is a milestone of this name.",
+  part_team_id_lower_idx: "This team has a part of this name.",
+  person_email_key: "This email address belongs to somebody else already.",
+  project_slug_key: "There is a project of this name. Give yours another title.",
+  protocol_project_id_name_key: "There is a protocol of this name.",
+  protocol_version_protocol_id_number_key: atOnce,
+  publication_project_id_number_key: atOnce,
+  requirement_project_id_code_key: atOnce,
+  requirement_version_requirement_id_number_key: atOnce,
+  review_project_id_title_team_id_key: "One of these teams has a review of this title already.",
+  rubric_project_id_name_key: "There is a rubric of this name.",
+  rubric_version_rubric_id_number_key: atOnce,
+  run_build_id_protocol_version_id_attempt_idx: atOnce,
+  run_entry_id_attempt_idx: "This attempt was scored already. Reload to see it.",
+  scheme_version_project_id_number_key: atOnce,
+  selection_sheet_selection_id_rater_guest_idx: "Your sheet is in already. Reload to see it.",
+  selection_sheet_selection_id_rater_person_idx: "Your sheet is in already. Reload to see it.",
+  sheet_review_id_lower_idx: "Another reviewer has handed in a sheet under this name. Write your full name.",
+  task_project_id_lower_idx: "There is a task of this name.",
+  team_project_id_lower_idx: "There is a team of this name in the project.",
+  tool_project_id_lower_idx: "There is a tool of this name.",
+};
