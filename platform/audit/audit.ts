@@ -1,17 +1,18 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface AuditRow {
-  id: string;
-  at: string;
-  actorName: string;
-  actorKind: string;
-  act: string;
-  subjectType: string;
-  label: string;
+  id: row.Audit["id"];
+  at: row.Audit["at"];
+  actorName: row.Audit["actorName"];
+  actorKind: row.Audit["actorKind"];
+  act: row.Audit["act"];
+  subjectType: row.Audit["subjectType"];
+  label: row.Audit["label"];
   before: unknown;
   after: unknown;
-  reason: string | null;
+  reason: row.Audit["reason"];
 }
 
 /** The audit of a project, newest first, a page at a time; narrowed by words in who, what or label. */

@@ -1,3 +1,4 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { type Zippable, zipSync } from "fflate";
 import { db, inTransaction, type Tx } from "@/platform/db/db";
@@ -50,7 +51,9 @@ async function pack(tables: readonly Table[], projectId: string | null, meta: Ro
  * travel.
  */
 export async function exportProject(tables: readonly Table[], projectId: string): Promise<Uint8Array> {
-  const [p] = await db()<{ slug: string; title: string }[]>`SELECT slug, title FROM project WHERE id = ${projectId}`;
+  const [p] = await db()<
+    { slug: row.Project["slug"]; title: row.Project["title"] }[]
+  >`SELECT slug, title FROM project WHERE id = ${projectId}`;
   if (!p) throw new BundleError("There is no such project.");
   return pack(tables, projectId, { kind: "project", project: p.slug, title: p.title });
 }
@@ -120,7 +123,9 @@ export async function importProject(
   if (!p) throw new BundleError("The bundle holds no project.");
   try {
     await inTransaction(async (sql) => {
-      const [here] = await sql<{ title: string }[]>`SELECT title FROM project WHERE id = ${p.id} OR slug = ${p.slug}`;
+      const [here] = await sql<
+        { title: row.Project["title"] }[]
+      >`SELECT title FROM project WHERE id = ${p.id} OR slug = ${p.slug}`;
       if (here) throw new BundleError(`“${here.title}” is here already. Nothing was imported.`);
       await insertRows(sql, tables, bundle, "project");
       if (ownerId)

@@ -1,3 +1,4 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { randomBytes } from "node:crypto";
 import * as yup from "yup";
@@ -150,7 +151,7 @@ export async function execute<I, O>(
           `;
         if (done.length === 0) {
           const [before] = await sql<
-            { result: O; act: string; actor: string }[]
+            { result: O; act: row.RequestDone["act"]; actor: row.RequestDone["actor"] }[]
           >`SELECT result, act, actor FROM request_done WHERE id = ${requestId}`;
           if (before?.actor !== actor.id || before.act !== cmd.name)
             throw new Refused("This request was already used for something else. Reload the page and try again.");

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import postgres from "postgres";
+import type * as row from "./rows";
 
 const folder = join(process.cwd(), "platform", "db", "migrations");
 
@@ -13,7 +14,9 @@ export async function migrate(url: string): Promise<string[]> {
   try {
     await sql`SELECT pg_advisory_lock(714023)`;
     await sql`CREATE TABLE IF NOT EXISTS migration (name text PRIMARY KEY, at timestamptz NOT NULL DEFAULT now())`;
-    const known = new Set((await sql<{ name: string }[]>`SELECT name FROM migration`).map((r) => r.name));
+    const known = new Set(
+      (await sql<{ name: row.Migration["name"] }[]>`SELECT name FROM migration`).map((r) => r.name),
+    );
     const names = readdirSync(folder)
       .filter((f) => f.endsWith(".sql"))
       .sort();

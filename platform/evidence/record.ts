@@ -1,3 +1,4 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { newId, type Tx } from "@/platform/db/db";
 
@@ -14,7 +15,7 @@ export async function noteRunEvidence(
   },
   by: string,
 ): Promise<void> {
-  const asks = await sql<{ id: string; number: number }[]>`
+  const asks = await sql<{ id: row.Requirement["id"]; number: row.RequirementVersion["number"] }[]>`
     SELECT r.id, v.number
     FROM requirement r
     JOIN LATERAL (

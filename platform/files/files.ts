@@ -1,3 +1,4 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { createHash } from "node:crypto";
 import { existsSync } from "node:fs";
@@ -70,7 +71,7 @@ export async function writeContent(sql: Tx, row: FileRow, bytes: Buffer): Promis
 
 export async function readContent(hash: string, sql: Tx = db()): Promise<StoredFile | null> {
   const [f] = await sql<
-    { hash: string; mime: string; size: number; content: Buffer | null }[]
+    { hash: row.File["hash"]; mime: row.File["mime"]; size: row.File["size"]; content: Buffer | null }[]
   >`SELECT hash, mime, size, content FROM file WHERE hash = ${hash}`;
   if (!f) return null;
   if (f.content) return { ...f, content: f.content };
@@ -82,7 +83,7 @@ export async function readContent(hash: string, sql: Tx = db()): Promise<StoredF
  * when there is no such use.
  */
 export async function fileUse(id: string): Promise<{ projectId: string; hash: string; only: string | null } | null> {
-  const [u] = await db()<{ projectId: string; hash: string; only: string | null }[]>`
+  const [u] = await db()<{ projectId: row.FileUse["projectId"]; hash: row.FileUse["fileHash"]; only: string | null }[]>`
     SELECT
       u.project_id, u.file_hash AS hash,
       CASE WHEN u.concept_id IS NOT NULL AND NOT coalesce(

@@ -1,3 +1,4 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { type Act, type Actor, can } from "@/core/access/can";
 import { db } from "@/platform/db/db";
@@ -26,7 +27,12 @@ export async function projectId(
   return (
     (
       await db()<
-        { id: string; title: string; slug: string; currency: string }[]
+        {
+          id: row.Project["id"];
+          title: row.Project["title"];
+          slug: row.Project["slug"];
+          currency: row.Project["currency"];
+        }[]
       >`SELECT id, title, slug, currency FROM project WHERE slug = ${slug}`
     )[0] ?? null
   );

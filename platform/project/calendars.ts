@@ -1,22 +1,23 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { type ClassSession, classSessions, type MeetingPattern } from "@/core/sessions/sessions";
 import { db, type Tx } from "@/platform/db/db";
 
 export interface SectionRow {
-  id: string;
-  name: string;
+  id: row.Section["id"];
+  name: row.Section["name"];
   pattern: MeetingPattern;
-  version: number /** This section's own dates, where they differ from the project's. */;
-  startsOn: string | null;
-  endsOn: string | null;
-  eventOn: string | null;
+  version: row.Section["version"] /** This section's own dates, where they differ from the project's. */;
+  startsOn: row.ProjectSection["startsOn"];
+  endsOn: row.ProjectSection["endsOn"];
+  eventOn: row.ProjectSection["eventOn"];
 }
 
 export interface DayOff {
-  id: string;
-  sectionId: string | null;
-  onDate: string;
-  reason: string;
+  id: row.ExtraSession["id"];
+  sectionId: row.ExtraSession["sectionId"];
+  onDate: row.ExtraSession["onDate"];
+  reason: row.ExtraSession["reason"];
 }
 
 export interface Calendars {

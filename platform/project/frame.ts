@@ -1,4 +1,4 @@
-import type { ProjectKind } from "@/core/vocabulary/project";
+import type * as row from "../db/rows";
 import "server-only";
 import type { Actor } from "@/core/access/can";
 import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
@@ -7,19 +7,19 @@ import { db } from "@/platform/db/db";
 import { calendarsOf, type DayOff, type SectionRow } from "./calendars";
 
 export interface ProjectRow {
-  id: string;
-  slug: string;
-  title: string;
-  purpose: string;
-  kind: ProjectKind;
-  client: string;
-  startsOn: string;
-  endsOn: string;
-  eventOn: string | null;
-  currency: string;
-  editionOf: string | null;
-  finishedAt: string | null;
-  version: number;
+  id: row.Project["id"];
+  slug: row.Project["slug"];
+  title: row.Project["title"];
+  purpose: row.Project["purpose"];
+  kind: row.Project["kind"];
+  client: row.Project["client"];
+  startsOn: row.Project["startsOn"];
+  endsOn: row.Project["endsOn"];
+  eventOn: row.Project["eventOn"];
+  currency: row.Project["currency"];
+  editionOf: row.Project["editionOf"];
+  finishedAt: row.Project["finishedAt"];
+  version: row.Project["version"];
 }
 
 /** What every page of a project stands in: the project, its sections and sessions, and its students. */
@@ -61,7 +61,7 @@ export async function frameOf(slug: string, actor: Actor): Promise<Frame | null>
   ]);
   const own =
     actor.kind === "person" && actor.projects[p]?.role === "student"
-      ? await sql<{ sectionId: string }[]>`
+      ? await sql<{ sectionId: row.Enrolment["sectionId"] }[]>`
           SELECT e.section_id
           FROM enrolment e
           JOIN project_section ps USING (section_id)

@@ -1,3 +1,4 @@
+import type * as row from "../db/rows";
 import "server-only";
 import type { Tx } from "@/platform/db/db";
 
@@ -11,9 +12,11 @@ export async function freeSlug(sql: Tx, title: string): Promise<string> {
       .replace(/^-+|-+$/g, "")
       .slice(0, 60) || "project";
   const taken = new Set(
-    (await sql<{ slug: string }[]>`SELECT slug FROM project WHERE slug = ${base} OR slug LIKE ${`${base}-%`}`).map(
-      (r) => r.slug,
-    ),
+    (
+      await sql<
+        { slug: row.Project["slug"] }[]
+      >`SELECT slug FROM project WHERE slug = ${base} OR slug LIKE ${`${base}-%`}`
+    ).map((r) => r.slug),
   );
   for (let i = 1; ; i++) {
     const slug = i === 1 ? base : `${base}-${i}`;

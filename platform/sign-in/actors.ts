@@ -1,4 +1,5 @@
 import type { StaffRole } from "@/core/vocabulary/project";
+import type * as row from "../db/rows";
 import "server-only";
 import type { Actor, Membership } from "@/core/access/can";
 import { db } from "@/platform/db/db";
@@ -9,9 +10,9 @@ import { digest } from "./secrets";
 export async function actorOf(personId: string): Promise<Actor> {
   const [row] = await db()<
     {
-      name: string;
-      instructor: boolean;
-      admin: boolean;
+      name: row.Person["name"];
+      instructor: row.Person["instructor"];
+      admin: row.Person["admin"];
       staff: Record<string, StaffRole> | null;
       classes: { project: string; team: string | null }[] | null;
     }[]

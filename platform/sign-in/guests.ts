@@ -1,4 +1,4 @@
-import type { GuestRole } from "@/core/vocabulary/project";
+import type * as row from "../db/rows";
 import "server-only";
 import { verify } from "@node-rs/argon2";
 
@@ -6,12 +6,12 @@ import { db } from "@/platform/db/db";
 import { digest } from "./secrets";
 
 interface GuestRow {
-  id: string;
-  projectId: string;
-  slug: string;
-  role: GuestRole;
-  label: string;
-  pinHash: string | null;
+  id: row.GuestLink["id"];
+  projectId: row.GuestLink["projectId"];
+  slug: row.Project["slug"];
+  role: row.GuestLink["role"];
+  label: row.GuestLink["label"];
+  pinHash: row.GuestLink["pinHash"];
 }
 
 export const guestRow = async (secret: string): Promise<GuestRow | null> =>

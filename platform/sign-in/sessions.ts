@@ -1,3 +1,4 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import { digest, newSecret } from "./secrets";
@@ -17,7 +18,7 @@ export async function openSession(personId: string): Promise<{ secret: string; m
 
 export async function personOfSession(secret: string): Promise<string | null> {
   const [row] = await db()<
-    { personId: string }[]
+    { personId: row.SessionToken["personId"] }[]
   >`SELECT person_id FROM session_token WHERE hash = ${digest(secret)} AND expires_at > now()`;
   return row?.personId ?? null;
 }

@@ -1,3 +1,4 @@
+import type * as row from "../db/rows";
 import "server-only";
 import { hash, verify } from "@node-rs/argon2";
 import { db, inTransaction, newId } from "@/platform/db/db";
@@ -25,12 +26,12 @@ export async function signIn(emailTyped: string, password: string, address: stri
   const sql = db();
   await sql`DELETE FROM sign_in_attempt WHERE at < now() - interval '15 minutes'`;
   const counts = await sql<
-    { key: string; n: number }[]
+    { key: row.SignInAttempt["key"]; n: number }[]
   >`SELECT key, count(*)::int AS n FROM sign_in_attempt WHERE key IN ${sql(keys)} GROUP BY key`;
   if (limits.some(([, most], i) => (counts.find((c) => c.key === keys[i])?.n ?? 0) >= most))
     return { ok: false, message: "Too many attempts. Wait a quarter of an hour, then try again." };
   const [person] = await sql<
-    { id: string; passwordHash: string | null }[]
+    { id: row.Person["id"]; passwordHash: row.Person["passwordHash"] }[]
   >`SELECT id, password_hash FROM person WHERE email = ${email} AND erased_at IS NULL`;
   const right = await verify(person?.passwordHash ?? (await decoy()), password).catch(() => false);
   if (!person?.passwordHash || !right) {

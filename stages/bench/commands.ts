@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkProtocol, type ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
@@ -28,10 +29,12 @@ export const saveProtocol = command({
       return { id, number: 1 };
     }
     const [p] = await sql<
-      { version: number; name: string }[]
+      { version: row.Protocol["version"]; name: row.Protocol["name"] }[]
     >`SELECT version, name FROM protocol WHERE id = ${input.id} AND project_id = ${input.projectId} FOR UPDATE`;
     checkVersion(found(p, "This protocol"), input.version, { name: "Name" }, input, p!);
-    const [v] = await sql<{ id: string; number: number; definition: object; used: boolean }[]>`
+    const [v] = await sql<
+      { id: row.ProtocolVersion["id"]; number: row.ProtocolVersion["number"]; definition: object; used: boolean }[]
+    >`
       SELECT
         id, number, definition,
         EXISTS (
@@ -85,12 +88,19 @@ export const recordRun = command({
   schema: s.run,
   async subject(sql, i) {
     const [b] = await sql<
-      { projectId: string; teamId: string }[]
+      { projectId: row.Build["projectId"]; teamId: row.Build["teamId"] }[]
     >`SELECT project_id, team_id FROM build WHERE id = ${i.buildId}`;
     return b ? { project: b.projectId, team: b.teamId } : null;
   },
   async run({ sql, audit, by }, input): Promise<{ attempt: number }> {
-    const [b] = await sql<{ projectId: string; revision: number; number: number; team: string }[]>`
+    const [b] = await sql<
+      {
+        projectId: row.Build["projectId"];
+        revision: row.Build["revision"];
+        number: row.Build["number"];
+        team: row.Team["name"];
+      }[]
+    >`
       SELECT b.project_id, b.revision, b.number, t.name AS team
       FROM build b
       JOIN team t ON t.id = b.team_id
@@ -98,7 +108,7 @@ export const recordRun = command({
     `;
     // The run's id is made by the form: sending it again after a lost answer has the effect of one.
     const [known] = await sql<
-      { attempt: number; buildId: string }[]
+      { attempt: row.Run["attempt"]; buildId: row.Run["buildId"] }[]
     >`SELECT attempt, build_id FROM run WHERE id = ${input.id}`;
     if (known) {
       if (known.buildId !== input.buildId) refuse("This attempt was already recorded for another build.");
@@ -107,11 +117,11 @@ export const recordRun = command({
     }
     const [v] = await sql<
       {
-        id: string;
+        id: row.ProtocolVersion["id"];
         definition: ProtocolDefinition;
-        number: number;
-        protocolId: string;
-        name: string;
+        number: row.ProtocolVersion["number"];
+        protocolId: row.ProtocolVersion["protocolId"];
+        name: row.Protocol["name"];
         latest: boolean;
       }[]
     >`
@@ -181,7 +191,7 @@ export const recordRun = command({
 
 const ofRun = async (sql: Tx, id: string) => {
   const [r] = await sql<
-    { projectId: string; teamId: string }[]
+    { projectId: row.Run["projectId"]; teamId: row.Build["teamId"] }[]
   >`SELECT r.project_id, b.team_id FROM run r JOIN build b ON b.id = r.build_id WHERE r.id = ${id}`;
   return r ? { project: r.projectId, team: r.teamId } : null;
 };
@@ -189,11 +199,11 @@ const ofRun = async (sql: Tx, id: string) => {
 async function lockRun(sql: Tx, id: string, version: number) {
   const [r] = await sql<
     {
-      version: number;
-      state: string;
-      attempt: number;
-      reason: string | null;
-      place: string;
+      version: row.Run["version"];
+      state: row.Run["state"];
+      attempt: row.Run["attempt"];
+      reason: row.Run["reason"];
+      place: row.Run["place"];
       definition: ProtocolDefinition;
     }[]
   >`

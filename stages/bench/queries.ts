@@ -1,19 +1,20 @@
 import type { RunPlace } from "@/core/vocabulary/runs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { RecordedRun } from "@/core/run/assess";
 import type { ProtocolDefinition } from "@/core/run/protocol";
 import { db, type Tx } from "@/platform/db/db";
 
 export interface Protocol {
-  id: string;
-  name: string;
-  version: number;
-  versionId: string;
-  number: number;
+  id: row.Protocol["id"];
+  name: row.Protocol["name"];
+  version: row.Protocol["version"];
+  versionId: row.ProtocolVersion["id"];
+  number: row.ProtocolVersion["number"];
   definition: ProtocolDefinition;
-  whatChanged: string;
-  createdBy: string;
-  createdAt: string;
+  whatChanged: row.ProtocolVersion["whatChanged"];
+  createdBy: row.ProtocolVersion["createdBy"];
+  createdAt: row.ProtocolVersion["createdAt"];
   runs: number;
 }
 
@@ -37,17 +38,17 @@ export const protocolsOf = (projectId: string, sql: Tx = db()) => sql<Protocol[]
 `;
 
 export interface StoredRun extends RecordedRun {
-  buildId: string;
-  teamId: string;
-  protocolId: string;
-  protocolVersionId: string;
-  protocolNumber: number;
-  buildRevision: number;
-  place: RunPlace;
-  entryId: string | null;
-  version: number;
-  by: string;
-  at: string;
+  buildId: row.Run["buildId"];
+  teamId: row.Build["teamId"];
+  protocolId: row.ProtocolVersion["protocolId"];
+  protocolVersionId: row.Run["protocolVersionId"];
+  protocolNumber: row.ProtocolVersion["number"];
+  buildRevision: row.Run["buildRevision"];
+  place: row.Run["place"];
+  entryId: row.Run["entryId"];
+  version: row.Run["version"];
+  by: row.Run["recordedBy"];
+  at: row.Run["recordedAt"];
 }
 
 /** Runs with their readings, oldest first; narrowed by protocol, build or place. */

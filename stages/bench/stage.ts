@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import { projectActs } from "@/platform/project/acts";
@@ -32,12 +33,12 @@ const stratum: Stratum = {
 };
 
 interface Found {
-  attempt: number;
-  team: string;
-  number: number;
-  protocol: string;
-  buildId: string;
-  protocolId: string;
+  attempt: row.Run["attempt"];
+  team: row.Team["name"];
+  number: row.Build["number"];
+  protocol: row.Protocol["name"];
+  buildId: row.Build["id"];
+  protocolId: row.Protocol["id"];
 }
 
 async function search({ projectId, like }: Search): Promise<Hit[]> {

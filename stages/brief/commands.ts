@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { parseQuantity } from "@/core/quantity/quantity";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
@@ -64,7 +65,7 @@ export const recordChallenge = command({
   subject: (sql, i) => projectOf(sql, "challenge", i.challengeId),
   async run({ sql, audit, by }, input) {
     const [c] = await sql<
-      { projectId: string; unit: string; title: string }[]
+      { projectId: row.Challenge["projectId"]; unit: row.Challenge["unit"]; title: row.Challenge["title"] }[]
     >`SELECT project_id, unit, title FROM challenge WHERE id = ${input.challengeId}`;
     const value = parseQuantity(input.value, c!.unit);
     if (!value.ok) refuse(value.message, "value");
@@ -107,7 +108,7 @@ export const saveBrief = command({
   async run({ sql, audit, by }, input): Promise<{ number: number }> {
     await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
     const [latest] = await sql<
-      { number: number; body: string }[]
+      { number: row.BriefVersion["number"]; body: row.BriefVersion["body"] }[]
     >`SELECT number, body FROM brief_version WHERE project_id = ${input.projectId} ORDER BY number DESC LIMIT 1`;
     checkVersion({ version: latest?.number ?? 0 }, input.baseNumber, { body: "Brief" }, input, latest ?? { body: "" });
     if (latest && latest.body === input.body) refuse("The text is the same as the current version.", "body");

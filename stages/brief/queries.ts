@@ -1,4 +1,4 @@
-import type { Better } from "@/core/vocabulary/runs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { formatSi } from "@/core/quantity/quantity";
 import { rank } from "@/core/ranking/rank";
@@ -9,7 +9,7 @@ import { type RuleLine, rulesAgainst } from "./view";
 /** The rules of a brief's text against the requirements in force. */
 export async function rulesOf(projectId: string, body: string): Promise<RuleLine[]> {
   const [links, requirements] = await Promise.all([
-    db()<{ key: string; requirementId: string }[]>`
+    db()<{ key: row.BriefRule["key"]; requirementId: row.BriefRule["requirementId"] }[]>`
       SELECT key, requirement_id FROM brief_rule WHERE project_id = ${projectId}
     `,
     requirementsOf(projectId),
@@ -18,7 +18,9 @@ export async function rulesOf(projectId: string, body: string): Promise<RuleLine
 }
 
 /** Who has read which version: the newest version that each student has said to have read. */
-export const readingsOf = (projectId: string) => db()<{ personId: string; number: number; at: string }[]>`
+export const readingsOf = (projectId: string) => db()<
+  { personId: row.BriefReading["personId"]; number: row.BriefVersion["number"]; at: row.BriefReading["at"] }[]
+>`
   SELECT DISTINCT ON (r.person_id) r.person_id, b.number, r.at
   FROM brief_reading r
   JOIN brief_version b ON b.id = r.brief_version_id
@@ -27,14 +29,14 @@ export const readingsOf = (projectId: string) => db()<{ personId: string; number
 `;
 
 interface ChallengeRow {
-  id: string;
-  title: string;
-  task: string;
-  heldOn: string;
-  measure: string;
-  unit: string;
-  resolution: string;
-  better: Better;
+  id: row.Challenge["id"];
+  title: row.Challenge["title"];
+  task: row.Challenge["task"];
+  heldOn: row.Challenge["heldOn"];
+  measure: row.Challenge["measure"];
+  unit: row.Challenge["unit"];
+  resolution: row.Challenge["resolution"];
+  better: row.Challenge["better"];
 }
 
 export interface ChallengeResult {
@@ -58,7 +60,15 @@ export async function challengesOf(projectId: string): Promise<Challenge[]> {
       WHERE project_id = ${projectId}
       ORDER BY held_on, id
     `,
-    db()<{ id: string; challengeId: string; who: string; value: string; recordedBy: string }[]>`
+    db()<
+      {
+        id: row.ChallengeResult["id"];
+        challengeId: row.ChallengeResult["challengeId"];
+        who: row.ChallengeResult["who"];
+        value: row.ChallengeResult["value"];
+        recordedBy: row.ChallengeResult["recordedBy"];
+      }[]
+    >`
       SELECT id, challenge_id, who, value, recorded_by
       FROM challenge_result
       WHERE project_id = ${projectId}
@@ -99,12 +109,12 @@ export async function challengesOf(projectId: string): Promise<Challenge[]> {
 }
 
 export interface BriefVersion {
-  id: string;
-  number: number;
-  body: string;
-  whatChanged: string;
-  createdBy: string;
-  createdAt: string;
+  id: row.BriefVersion["id"];
+  number: row.BriefVersion["number"];
+  body: row.BriefVersion["body"];
+  whatChanged: row.BriefVersion["whatChanged"];
+  createdBy: row.BriefVersion["createdBy"];
+  createdAt: row.BriefVersion["createdAt"];
   readers: number;
 }
 
@@ -117,5 +127,5 @@ export const briefVersions = (projectId: string) => db()<BriefVersion[]>`
 
 export const briefReaders = (briefVersionId: string) =>
   db()<
-    { personId: string; at: string }[]
+    { personId: row.BriefReading["personId"]; at: row.BriefReading["at"] }[]
   >`SELECT person_id, at FROM brief_reading WHERE brief_version_id = ${briefVersionId}`;

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import type { Waiting } from "@/platform/registry/stage";
@@ -8,13 +9,19 @@ import { rulesAgainst } from "./view";
 export async function briefWaiting(projectIds: readonly string[]): Promise<Waiting[]> {
   const sql = db();
   const [briefs, links, requirements] = await Promise.all([
-    sql<{ projectId: string; body: string }[]>`
+    sql<{ projectId: row.BriefVersion["projectId"]; body: row.BriefVersion["body"] }[]>`
       SELECT DISTINCT ON (project_id) project_id, body
       FROM brief_version
       WHERE project_id IN ${sql(projectIds)}
       ORDER BY project_id, number DESC
     `,
-    sql<{ projectId: string; key: string; requirementId: string }[]>`
+    sql<
+      {
+        projectId: row.BriefRule["projectId"];
+        key: row.BriefRule["key"];
+        requirementId: row.BriefRule["requirementId"];
+      }[]
+    >`
       SELECT project_id, key, requirement_id FROM brief_rule WHERE project_id IN ${sql(projectIds)}
     `,
     requirementsIn(projectIds),

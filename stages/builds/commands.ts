@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -33,13 +34,13 @@ export const saveBuild = command({
   schema: s.build,
   async subject(sql, i) {
     const [t] = await sql<
-      { projectId: string }[]
+      { projectId: row.Team["projectId"] }[]
     >`SELECT project_id FROM team WHERE id = ${i.teamId} AND retired_at IS NULL`;
     return t ? { project: t.projectId, team: i.teamId } : null;
   },
   async run({ sql, audit, by }, input): Promise<{ id: string; number: number }> {
     const [team] = await sql<
-      { projectId: string; name: string }[]
+      { projectId: row.Team["projectId"]; name: row.Team["name"] }[]
     >`SELECT project_id, name FROM team WHERE id = ${input.teamId} FOR UPDATE`;
     const projectId = team!.projectId;
     const predicted = input.predicted ? Number(input.predicted.replace(",", ".")) : null;
@@ -160,7 +161,7 @@ async function noteBuildEvidence(
   `;
   const given = touched.filter((m) => (m === "envelope" ? row.sides : row[m as "mass" | "cost"]) !== null);
   if (!given.length) return;
-  const asks = await sql<{ id: string; number: number }[]>`
+  const asks = await sql<{ id: row.Requirement["id"]; number: row.RequirementVersion["number"] }[]>`
     SELECT r.id, v.number
     FROM requirement r
     JOIN LATERAL (
@@ -187,7 +188,7 @@ async function noteBuildEvidence(
 
 const ofBuild = async (sql: Tx, id: string) => {
   const [b] = await sql<
-    { projectId: string; teamId: string }[]
+    { projectId: row.Build["projectId"]; teamId: row.Build["teamId"] }[]
   >`SELECT project_id, team_id FROM build WHERE id = ${id}`;
   return b ? { project: b.projectId, team: b.teamId } : null;
 };
@@ -216,7 +217,9 @@ export const removePhoto = command({
   act: buildActs.edit,
   schema: s.photoId,
   async subject(sql, i) {
-    const [u] = await sql<{ buildId: string }[]>`SELECT build_id FROM file_use WHERE id = ${i.id}`;
+    const [u] = await sql<
+      { buildId: NonNullable<row.FileUse["buildId"]> }[]
+    >`SELECT build_id FROM file_use WHERE id = ${i.id}`;
     return u ? ofBuild(sql, u.buildId) : null;
   },
   async run({ sql, audit }, input) {

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import type { Hit, Search, Stage, Stratum } from "@/platform/registry/stage";
@@ -28,7 +29,14 @@ const stratum: Stratum = {
 };
 
 async function search({ projectId, like }: Search): Promise<Hit[]> {
-  const rows = await db()<{ id: string; number: number; team: string; whatChanged: string }[]>`
+  const rows = await db()<
+    {
+      id: row.Build["id"];
+      number: row.Build["number"];
+      team: row.Team["name"];
+      whatChanged: row.Build["whatChanged"];
+    }[]
+  >`
     SELECT b.id, b.number, t.name AS team, b.what_changed
     FROM build b
     JOIN team t ON t.id = b.team_id

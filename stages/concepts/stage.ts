@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import type { HomePart, Stage, Stratum, Waiting } from "@/platform/registry/stage";
@@ -73,7 +74,7 @@ const home: HomePart = {
 
 async function waiting(projectIds: readonly string[]): Promise<Waiting[]> {
   const sql = db();
-  const rows = await sql<{ projectId: string; open: number; choosing: string | null }[]>`
+  const rows = await sql<{ projectId: row.Project["id"]; open: number; choosing: string | null }[]>`
     SELECT
       p.id AS project_id,
       (SELECT count(*)::int FROM concept WHERE project_id = p.id AND fate = 'open') AS open,

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import Decimal from "decimal.js";
 import { checkScheme, type SchemeDefinition } from "@/core/grades/scheme";
@@ -84,7 +85,14 @@ export const enterMark = command({
     found(c, "This component");
     if (input.kind === "mark" && c!.source.kind !== "entered")
       refuse("This component is computed. Override it, with a reason.", "kind");
-    const [old] = await sql<{ version: number; kind: string; share: string | null; reason: string }[]>`
+    const [old] = await sql<
+      {
+        version: row.EnteredMark["version"];
+        kind: row.EnteredMark["kind"];
+        share: row.EnteredMark["share"];
+        reason: row.EnteredMark["reason"];
+      }[]
+    >`
       SELECT version, kind, share, reason
       FROM entered_mark
       WHERE project_id = ${input.projectId}
@@ -144,7 +152,7 @@ export const publishGrades = command({
     if (!book.rows.some((r) => r.grade.value.grade !== null))
       refuse("Nothing can be published: no component counts for anybody yet.");
     const [last] = await sql<
-      { number: number; ledger: LedgerLine[] }[]
+      { number: row.Publication["number"]; ledger: LedgerLine[] }[]
     >`SELECT number, ledger FROM publication WHERE project_id = ${input.projectId} ORDER BY number DESC LIMIT 1`;
     const ledger: LedgerLine[] = book.rows.map(({ student, grade }) => ({
       personId: student.id,

@@ -1,4 +1,4 @@
-import type { MarkKind } from "@/core/vocabulary/grades";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import Decimal from "decimal.js";
 import { type ComponentState, type Grade, gradeOf, type Override, type SchemeDefinition } from "@/core/grades/scheme";
@@ -12,10 +12,10 @@ import { reviewsOf } from "@/stages/reviews/queries";
 import { stateOf } from "./view";
 
 export interface SchemeVersion {
-  number: number;
+  number: row.SchemeVersion["number"];
   definition: SchemeDefinition;
-  createdBy: string;
-  createdAt: string;
+  createdBy: row.SchemeVersion["createdBy"];
+  createdAt: row.SchemeVersion["createdAt"];
 }
 
 export async function schemeOf(projectId: string): Promise<SchemeVersion | null> {
@@ -33,14 +33,14 @@ export async function schemeOf(projectId: string): Promise<SchemeVersion | null>
 }
 
 interface EnteredMark {
-  personId: string;
-  component: string;
-  kind: MarkKind;
-  share: string | null;
-  reason: string;
-  enteredBy: string;
-  enteredAt: string;
-  version: number;
+  personId: row.EnteredMark["personId"];
+  component: row.EnteredMark["component"];
+  kind: row.EnteredMark["kind"];
+  share: row.EnteredMark["share"];
+  reason: row.EnteredMark["reason"];
+  enteredBy: row.EnteredMark["enteredBy"];
+  enteredAt: row.EnteredMark["enteredAt"];
+  version: row.EnteredMark["version"];
 }
 
 export interface GradebookRow {
@@ -142,13 +142,13 @@ export interface LedgerLine {
 }
 
 export interface Publication {
-  id: string;
-  number: number;
-  schemeVersion: number;
+  id: row.Publication["id"];
+  number: row.Publication["number"];
+  schemeVersion: row.Publication["schemeVersion"];
   ledger: LedgerLine[];
-  whatChanged: string;
-  publishedBy: string;
-  publishedAt: string;
+  whatChanged: row.Publication["whatChanged"];
+  publishedBy: row.Publication["publishedBy"];
+  publishedAt: row.Publication["publishedAt"];
 }
 
 export const publicationsOf = (projectId: string) =>

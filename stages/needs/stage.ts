@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { toCsv } from "@/platform/csv/csv";
 import { db } from "@/platform/db/db";
@@ -65,7 +66,7 @@ const home: HomePart = {
 };
 
 async function search({ projectId, like }: Search): Promise<Hit[]> {
-  const rows = await db()<{ code: string; statement: string }[]>`
+  const rows = await db()<{ code: row.Requirement["code"]; statement: row.RequirementVersion["statement"] }[]>`
     SELECT r.code, v.statement
     FROM requirement r
     JOIN LATERAL (

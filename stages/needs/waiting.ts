@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import type { Waiting } from "@/platform/registry/stage";
@@ -7,7 +8,7 @@ import { requirementsIn } from "./queries/requirements";
 export async function needsWaiting(projectIds: readonly string[]): Promise<Waiting[]> {
   const sql = db();
   const [counts, requirements] = await Promise.all([
-    sql<{ id: string; changes: number; asked: number }[]>`
+    sql<{ id: row.Project["id"]; changes: number; asked: number }[]>`
       SELECT
         p.id,
         (SELECT count(*)::int FROM change_request WHERE project_id = p.id AND state = 'open') AS changes,

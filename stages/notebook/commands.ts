@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { notebookActs } from "./acts";
@@ -38,12 +39,18 @@ export const amendEntry = command({
   schema: s.amendEntry,
   async subject(sql, i) {
     const [e] = await sql<
-      { projectId: string; personId: string }[]
+      { projectId: row.NotebookEntry["projectId"]; personId: row.NotebookEntry["personId"] }[]
     >`SELECT project_id, person_id FROM notebook_entry WHERE id = ${i.id}`;
     return e ? { project: e.projectId, person: e.personId } : null;
   },
   async run({ sql, audit }, input) {
-    const [e] = await sql<{ version: number; text: string; number: number }[]>`
+    const [e] = await sql<
+      {
+        version: row.NotebookEntry["version"];
+        text: row.NotebookVersion["text"];
+        number: row.NotebookVersion["number"];
+      }[]
+    >`
       SELECT e.version, v.text, v.number
       FROM notebook_entry e
       JOIN notebook_version v ON v.entry_id = e.id

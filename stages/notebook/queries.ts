@@ -1,13 +1,14 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface Entry {
-  id: string;
-  personId: string;
-  person: string;
-  onDate: string;
-  createdAt: string;
-  version: number;
+  id: row.NotebookEntry["id"];
+  personId: row.NotebookEntry["personId"];
+  person: row.Person["name"];
+  onDate: row.NotebookEntry["onDate"];
+  createdAt: row.NotebookEntry["createdAt"];
+  version: row.NotebookEntry["version"];
   versions: { number: number; text: string; reason: string; writtenAt: string }[];
 }
 

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import type { Hit, Search, Stage } from "@/platform/registry/stage";
@@ -9,7 +10,7 @@ import * as students from "./commands/students";
 
 async function search({ projectId, like, may }: Search): Promise<Hit[]> {
   if (!may(peopleActs.read)) return [];
-  const rows = await db()<{ id: string; name: string; section: string }[]>`
+  const rows = await db()<{ id: row.Person["id"]; name: row.Person["name"]; section: row.Section["name"] }[]>`
     SELECT p.id, p.name, c.name AS section
     FROM enrolment e
     JOIN project_section ps USING (section_id)

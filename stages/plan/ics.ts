@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { createEvents, type EventAttributes } from "ics";
 import { addDays } from "@/core/sessions/date";
@@ -14,7 +15,7 @@ export async function calendarOf(frame: Frame, sectionId: string): Promise<strin
   const section = frame.sections.find((s) => s.id === sectionId)!;
   const [milestones, reviews] = await Promise.all([
     milestonesOf(p.id),
-    db()<{ title: string; heldOn: string }[]>`
+    db()<{ title: row.Review["title"]; heldOn: row.Review["heldOn"] }[]>`
       SELECT DISTINCT r.title, r.held_on
       FROM review r
       JOIN team t ON t.id = r.team_id

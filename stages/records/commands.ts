@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { runMeasure } from "@/core/needs/requirement";
 import type { MeetingPattern } from "@/core/sessions/sessions";
@@ -15,7 +16,7 @@ export const finishProject = command({
   schema: s.project,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
-    const [p] = await sql<{ title: string }[]>`
+    const [p] = await sql<{ title: row.Project["title"] }[]>`
       UPDATE project
       SET finished_at = app_now(), version = version + 1
       WHERE id = ${input.projectId} AND finished_at IS NULL
@@ -56,7 +57,12 @@ export const createEdition = command({
   async run({ sql, actor, by, audit }, input): Promise<{ projectId: string; slug: string }> {
     if (input.endsOn < input.startsOn) refuse("The last day is before the first day.", "endsOn");
     const [old] = await sql<
-      { purpose: string; kind: string; client: string; currency: string }[]
+      {
+        purpose: row.Project["purpose"];
+        kind: row.Project["kind"];
+        client: row.Project["client"];
+        currency: row.Project["currency"];
+      }[]
     >`SELECT purpose, kind, client, currency FROM project WHERE id = ${input.projectId}`;
     const from = found(old, "The project");
     const projectId = newId();
@@ -69,7 +75,7 @@ export const createEdition = command({
       )
     `;
     await sql`INSERT INTO staff (project_id, person_id, role) VALUES (${projectId}, ${actor.id}, 'owner')`;
-    for (const c of await sql<{ name: string; pattern: MeetingPattern }[]>`
+    for (const c of await sql<{ name: row.Section["name"]; pattern: MeetingPattern }[]>`
       SELECT c.name, c.pattern
       FROM section c
       JOIN project_section ps ON ps.section_id = c.id
@@ -92,7 +98,7 @@ export const createEdition = command({
       LIMIT 1
     `;
     const protocols = new Map<string, string>();
-    for (const p of await sql<{ id: string; name: string; definition: object }[]>`
+    for (const p of await sql<{ id: row.Protocol["id"]; name: row.Protocol["name"]; definition: object }[]>`
       SELECT DISTINCT ON (p.id) p.id, p.name, v.definition
       FROM protocol p
       JOIN protocol_version v ON v.protocol_id = p.id
@@ -113,18 +119,18 @@ export const createEdition = command({
     };
     for (const r of await sql<
       {
-        code: string;
-        statement: string;
-        kind: string;
-        priority: string;
-        measure: string | null;
-        comparator: string | null;
-        target: string | null;
-        second: string | null;
-        sides: string[] | null;
-        unit: string | null;
-        method: string | null;
-        source: string;
+        code: row.Requirement["code"];
+        statement: row.RequirementVersion["statement"];
+        kind: row.RequirementVersion["kind"];
+        priority: row.RequirementVersion["priority"];
+        measure: row.RequirementVersion["measure"];
+        comparator: row.RequirementVersion["comparator"];
+        target: row.RequirementVersion["target"];
+        second: row.RequirementVersion["second"];
+        sides: row.RequirementVersion["sides"];
+        unit: row.RequirementVersion["unit"];
+        method: row.RequirementVersion["method"];
+        source: row.RequirementVersion["source"];
       }[]
     >`
       SELECT DISTINCT ON
@@ -150,7 +156,7 @@ export const createEdition = command({
         })}
       `;
     }
-    for (const r of await sql<{ name: string; definition: object }[]>`
+    for (const r of await sql<{ name: row.Rubric["name"]; definition: object }[]>`
       SELECT DISTINCT ON (r.id) r.name, v.definition
       FROM rubric r
       JOIN rubric_version v ON v.rubric_id = r.id
@@ -172,10 +178,10 @@ export const createEdition = command({
       WHERE id = ${projectId}
     `;
     for (const t of await sql<
-      { name: string; caution: string }[]
+      { name: row.Tool["name"]; caution: row.Tool["caution"] }[]
     >`SELECT name, caution FROM tool WHERE project_id = ${input.projectId} ORDER BY name`)
       await sql`INSERT INTO tool ${sql({ id: newId(), projectId, ...t })}`;
-    for (const q of await sql<{ text: string; place: number | null }[]>`
+    for (const q of await sql<{ text: row.Question["text"]; place: row.Question["place"] }[]>`
       SELECT text, place
       FROM question
       WHERE project_id = ${input.projectId} AND merged_into IS NULL AND NOT dropped AND statement_id IS NULL

@@ -1,4 +1,5 @@
 import type { RunPlace } from "@/core/vocabulary/runs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { formatNumber } from "@/core/quantity/quantity";
 import { assessRun } from "@/core/run/assess";
@@ -56,9 +57,11 @@ export async function bestOf(projectId: string, protocolName: string, channel: s
 async function computeBest(projectId: string, protocolName: string, channel: string): Promise<Benchmark | null> {
   const sql = db();
   const [project] = await sql<
-    { title: string; slug: string }[]
+    { title: row.Project["title"]; slug: row.Project["slug"] }[]
   >`SELECT title, slug FROM project WHERE id = ${projectId}`;
-  const versions = await sql<{ id: string; protocolId: string; definition: ProtocolDefinition }[]>`
+  const versions = await sql<
+    { id: row.ProtocolVersion["id"]; protocolId: row.ProtocolVersion["protocolId"]; definition: ProtocolDefinition }[]
+  >`
     SELECT v.id, v.protocol_id, v.definition
     FROM protocol_version v
     JOIN protocol p ON p.id = v.protocol_id
@@ -68,7 +71,7 @@ async function computeBest(projectId: string, protocolName: string, channel: str
   if (!project || !known.length) return null;
   const [runs, builds] = await Promise.all([
     runsOf(projectId, { protocolId: known[0]!.protocolId }),
-    sql<{ id: string; number: number; team: string }[]>`
+    sql<{ id: row.Build["id"]; number: row.Build["number"]; team: row.Team["name"] }[]>`
       SELECT b.id, b.number, t.name AS team
       FROM build b
       JOIN team t ON t.id = b.team_id
@@ -144,5 +147,5 @@ export async function editionsBefore(
 /** Which projects an actor may open as records: those that follow from an edition they are in. */
 export const laterEditions = (projectId: string) =>
   db()<
-    { id: string; title: string; slug: string }[]
+    { id: row.Project["id"]; title: row.Project["title"]; slug: row.Project["slug"] }[]
   >`SELECT id, title, slug FROM project WHERE edition_of = ${projectId}`;

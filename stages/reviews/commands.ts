@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkRubric, type RubricDefinition } from "@/core/sheet/sheet";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
@@ -47,7 +48,7 @@ export const planReviews = command({
   schema: s.planReviews,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ count: number }> {
-    const [v] = await sql<{ id: string }[]>`
+    const [v] = await sql<{ id: row.RubricVersion["id"] }[]>`
       SELECT v.id
       FROM rubric r
       JOIN rubric_version v ON v.rubric_id = r.id
@@ -56,7 +57,7 @@ export const planReviews = command({
       LIMIT 1
     `;
     found(v, "This rubric");
-    const teams = await sql<{ id: string; buildId: string | null }[]>`
+    const teams = await sql<{ id: row.Team["id"]; buildId: string | null }[]>`
       SELECT t.id, (SELECT b.id FROM build b WHERE b.team_id = t.id ORDER BY b.number DESC LIMIT 1) AS build_id
       FROM team t
       WHERE t.project_id = ${input.projectId} AND t.retired_at IS NULL AND t.id IN ${sql(input.teamIds)}
@@ -82,7 +83,7 @@ export const planReviews = command({
 
 const ofReview = async (sql: Tx, id: string) => {
   const [r] = await sql<
-    { projectId: string; teamId: string }[]
+    { projectId: row.Review["projectId"]; teamId: row.Review["teamId"] }[]
   >`SELECT project_id, team_id FROM review WHERE id = ${id}`;
   return r ? { project: r.projectId, team: r.teamId } : null;
 };
@@ -95,7 +96,13 @@ export const submitSheet = command({
   subject: (sql, i) => ofReview(sql, i.reviewId),
   async run({ sql, actor, audit }, input): Promise<{ id: string }> {
     const [review] = await sql<
-      { projectId: string; rubricVersionId: string; definition: RubricDefinition; decided: boolean; title: string }[]
+      {
+        projectId: row.Review["projectId"];
+        rubricVersionId: row.Review["rubricVersionId"];
+        definition: RubricDefinition;
+        decided: boolean;
+        title: row.Review["title"];
+      }[]
     >`
       SELECT r.project_id, r.rubric_version_id, v.definition, r.verdict IS NOT NULL AS decided, r.title
       FROM review r
@@ -119,9 +126,9 @@ export const submitSheet = command({
     const name = person ? actor.name : input.raterName;
     const [old] = person
       ? await sql<
-          { id: string; version: number }[]
+          { id: row.Sheet["id"]; version: row.Sheet["version"] }[]
         >`SELECT id, version FROM sheet WHERE review_id = ${input.reviewId} AND rater_person = ${actor.id}`
-      : await sql<{ id: string; version: number }[]>`
+      : await sql<{ id: row.Sheet["id"]; version: row.Sheet["version"] }[]>`
           SELECT id, version
           FROM sheet
           WHERE review_id = ${input.reviewId} AND rater_guest = ${actor.id} AND lower(rater_name) = lower(${name})
@@ -161,7 +168,12 @@ export const decideReview = command({
   subject: (sql, i) => ofReview(sql, i.id),
   async run({ sql, audit, by }, input) {
     const [r] = await sql<
-      { version: number; verdict: string | null; note: string; title: string }[]
+      {
+        version: row.Review["version"];
+        verdict: row.Review["verdict"];
+        note: row.Review["verdictNote"];
+        title: row.Review["title"];
+      }[]
     >`SELECT version, verdict, verdict_note AS note, title FROM review WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(found(r, "This review"), input.version, { verdict: "Verdict", note: "Note" }, input, r!);
     await sql`
@@ -188,7 +200,7 @@ export const addAction = command({
   subject: (sql, i) => ofReview(sql, i.reviewId),
   async run({ sql, audit }, input): Promise<{ id: string }> {
     const [r] = await sql<
-      { projectId: string; teamId: string }[]
+      { projectId: row.Review["projectId"]; teamId: row.Review["teamId"] }[]
     >`SELECT project_id, team_id FROM review WHERE id = ${input.reviewId}`;
     if (
       input.ownerId &&
@@ -218,7 +230,7 @@ export const addAction = command({
 
 const ofAction = async (sql: Tx, id: string) => {
   const [a] = await sql<
-    { projectId: string; teamId: string }[]
+    { projectId: row.ActionItem["projectId"]; teamId: row.ActionItem["teamId"] }[]
   >`SELECT project_id, team_id FROM action_item WHERE id = ${id}`;
   return a ? { project: a.projectId, team: a.teamId } : null;
 };
@@ -231,7 +243,12 @@ export const closeAction = command({
   subject: (sql, i) => ofAction(sql, i.id),
   async run({ sql, audit, by }, input) {
     const [a] = await sql<
-      { version: number; what: string; closedAt: string | null; evidence: string | null }[]
+      {
+        version: row.ActionItem["version"];
+        what: row.ActionItem["what"];
+        closedAt: row.ActionItem["closedAt"];
+        evidence: row.ActionItem["closingEvidence"];
+      }[]
     >`SELECT version, what, closed_at, closing_evidence AS evidence FROM action_item WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(found(a, "This action"), input.version, { evidence: "Evidence" }, input, a!);
     if (a!.closedAt) refuse("This action is closed already.");

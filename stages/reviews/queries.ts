@@ -1,14 +1,14 @@
-import type { ReviewVerdict } from "@/core/vocabulary/grades";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { RubricDefinition } from "@/core/sheet/sheet";
 import { db } from "@/platform/db/db";
 
 export interface Rubric {
-  id: string;
-  name: string;
-  version: number;
-  versionId: string;
-  number: number;
+  id: row.Rubric["id"];
+  name: row.Rubric["name"];
+  version: row.Rubric["version"];
+  versionId: row.RubricVersion["id"];
+  number: row.RubricVersion["number"];
   definition: RubricDefinition;
 }
 
@@ -46,20 +46,20 @@ export interface ActionItem {
 }
 
 export interface Review {
-  id: string;
-  title: string;
-  heldOn: string;
-  teamId: string;
-  team: string;
-  buildId: string | null;
-  build: number | null;
-  rubric: string;
+  id: row.Review["id"];
+  title: row.Review["title"];
+  heldOn: row.Review["heldOn"];
+  teamId: row.Review["teamId"];
+  team: row.Team["name"];
+  buildId: row.Review["buildId"];
+  build: row.Build["number"] | null;
+  rubric: row.Rubric["name"];
   definition: RubricDefinition;
-  rubricVersionId: string;
-  verdict: ReviewVerdict | null;
-  verdictNote: string;
-  decidedBy: string | null;
-  version: number;
+  rubricVersionId: row.RubricVersion["id"];
+  verdict: row.Review["verdict"];
+  verdictNote: row.Review["verdictNote"];
+  decidedBy: row.Review["decidedBy"];
+  version: row.Review["version"];
   sheets: Sheet[];
   actions: ActionItem[];
 }

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import type { Hit, HomePart, Search, Stage, Stratum, Waiting } from "@/platform/registry/stage";
@@ -68,7 +69,7 @@ const home: HomePart = {
 };
 
 async function search({ projectId, like }: Search): Promise<Hit[]> {
-  const rows = await db()<{ id: string; title: string; team: string }[]>`
+  const rows = await db()<{ id: row.Review["id"]; title: row.Review["title"]; team: row.Team["name"] }[]>`
     SELECT r.id, r.title, t.name AS team
     FROM review r
     JOIN team t ON t.id = r.team_id
@@ -86,7 +87,15 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
 
 async function waiting(projectIds: readonly string[], today: string): Promise<Waiting[]> {
   const sql = db();
-  const rows = await sql<{ projectId: string; id: string; title: string; team: string; sheets: number }[]>`
+  const rows = await sql<
+    {
+      projectId: row.Review["projectId"];
+      id: row.Review["id"];
+      title: row.Review["title"];
+      team: row.Team["name"];
+      sheets: number;
+    }[]
+  >`
     SELECT r.project_id, r.id, r.title, t.name AS team, count(s.id)::int AS sheets
     FROM review r
     JOIN team t ON t.id = r.team_id

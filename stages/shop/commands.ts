@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { command, found, projectOf } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
@@ -26,9 +27,9 @@ export const signTool = command({
   subject: (sql, i) => projectOf(sql, "tool", i.toolId),
   async run({ sql, by, today, audit }, input) {
     const [t] = await sql<
-      { projectId: string; name: string }[]
+      { projectId: row.Tool["projectId"]; name: row.Tool["name"] }[]
     >`SELECT project_id, name FROM tool WHERE id = ${input.toolId}`;
-    const [p] = await sql<{ name: string }[]>`
+    const [p] = await sql<{ name: row.Person["name"] }[]>`
       SELECT p.name
       FROM person p
       JOIN enrolment e ON e.person_id = p.id AND e.to_on IS NULL

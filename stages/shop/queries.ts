@@ -1,10 +1,11 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db, type Tx } from "@/platform/db/db";
 
 export interface Tool {
-  id: string;
-  name: string;
-  caution: string;
+  id: row.Tool["id"];
+  name: row.Tool["name"];
+  caution: row.Tool["caution"];
   signed: { personId: string; on: string; by: string }[];
 }
 

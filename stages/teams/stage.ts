@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import type { Hit, HomePart, Search, Stage, Stratum, Waiting } from "@/platform/registry/stage";
@@ -59,7 +60,7 @@ const home: HomePart = {
 };
 
 async function search({ projectId, like }: Search): Promise<Hit[]> {
-  const rows = await db()<{ id: string; name: string }[]>`
+  const rows = await db()<{ id: row.Team["id"]; name: row.Team["name"] }[]>`
     SELECT id, name
     FROM team
     WHERE project_id = ${projectId} AND retired_at IS NULL AND name ILIKE ${like}
@@ -71,7 +72,7 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
 
 async function waiting(projectIds: readonly string[]): Promise<Waiting[]> {
   const sql = db();
-  const rows = await sql<{ projectId: string; students: number; placed: number; teams: number }[]>`
+  const rows = await sql<{ projectId: row.Project["id"]; students: number; placed: number; teams: number }[]>`
     SELECT
       p.id AS project_id,
       (

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { teamFlags } from "@/core/log/flags";
 import { marginOf } from "@/core/needs/requirement";
@@ -21,7 +22,12 @@ export async function flagsOf(
   given?: ProjectFacts,
 ): Promise<{ team: string; reason: string }[]> {
   const [project] = await db()<
-    { id: string; startsOn: string; endsOn: string; eventOn: string | null }[]
+    {
+      id: row.Project["id"];
+      startsOn: row.Project["startsOn"];
+      endsOn: row.Project["endsOn"];
+      eventOn: row.Project["eventOn"];
+    }[]
   >`SELECT id, starts_on, ends_on, event_on FROM project WHERE id = ${projectId}`;
   const [facts, { of: calendars }, reviews, milestones] = await Promise.all([
     given ?? projectFacts(projectId),

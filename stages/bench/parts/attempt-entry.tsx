@@ -40,14 +40,22 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
   const [values, setValues] = useState<Record<string, string>>({});
   const [settings, setSettings] = useState<Record<string, string>>({});
   const [note, setNote] = useState("");
-  const [busy, setBusy] = useState(false);
+  // A quick hand types the next attempt while this one is on its way: neither its readings nor its Enter is lost.
+  const busy = useRef(false);
+  const asked = useRef<EnteredState | null>(null);
+  const latest = useRef(values);
+  latest.current = values;
   const [shownNext, setShownNext] = useState(next);
   const runId = useRef("");
   const fields = useRef<(HTMLInputElement | null)[]>([]);
   useEffect(() => setShownNext(next), [next]);
 
   async function save(state: EnteredState) {
-    if (busy) return;
+    if (busy.current) {
+      asked.current = state;
+      return;
+    }
+    const values = latest.current;
     if (state === "valid") {
       const wrong = measures.findIndex((m) => !values[m.key]?.trim() || look(m, values[m.key]!)?.bad);
       if (wrong >= 0) {
@@ -59,7 +67,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
         );
       }
     }
-    setBusy(true);
+    busy.current = true;
     setNote("");
     runId.current ||= crypto.randomUUID();
     try {
@@ -73,18 +81,21 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
       });
       if (!r.ok) return setNote(r.message);
       runId.current = "";
-      setValues({});
+      setValues((now) => (now === values ? {} : now));
       setShownNext(r.value.attempt + 1);
       setNote(`Attempt ${r.value.attempt} is saved.`);
-      fields.current[0]?.focus();
+      if (latest.current === values) fields.current[0]?.focus();
       router.refresh();
     } catch {
       setNote(
         "The network did not answer. The readings are still here; press Enter in the last field to send them again.",
       );
     } finally {
-      setBusy(false);
+      busy.current = false;
     }
+    const waiting = asked.current;
+    asked.current = null;
+    if (waiting && latest.current !== values) void save(waiting);
   }
   const keys = (e: KeyboardEvent, i: number) => {
     if (e.altKey && e.key.toLowerCase() === "f") {

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { isBuildMeasure } from "@/core/needs/requirement";
 import { parseQuantity } from "@/core/quantity/quantity";
@@ -14,14 +15,19 @@ import { setFate } from "./fate";
 
 const ofConcept = async (sql: Tx, id: string) => {
   const [k] = await sql<
-    { projectId: string; authorId: string | null }[]
+    { projectId: row.Concept["projectId"]; authorId: row.Concept["authorId"] }[]
   >`SELECT project_id, author_id FROM concept WHERE id = ${id}`;
   return k ? { project: k.projectId, person: k.authorId ?? "" } : null;
 };
 
 const open = async (sql: Tx, id: string) => {
   const [k] = await sql<
-    { projectId: string; title: string; fate: string; version: number }[]
+    {
+      projectId: row.Concept["projectId"];
+      title: row.Concept["title"];
+      fate: row.Concept["fate"];
+      version: row.Concept["version"];
+    }[]
   >`SELECT project_id, title, fate, version FROM concept WHERE id = ${id} FOR UPDATE`;
   if (found(k, "This concept").fate !== "open") refuse("This concept has been decided on. Its record stays as it was.");
   return k!;
@@ -59,7 +65,7 @@ export const saveConcept = command({
     }
     if (!input.id) {
       const id = newId();
-      const [m] = await sql<{ teamId: string }[]>`
+      const [m] = await sql<{ teamId: row.Membership["teamId"] }[]>`
         SELECT team_id
         FROM membership
         WHERE project_id = ${input.projectId} AND person_id = ${actor.id} AND to_on IS NULL
@@ -167,7 +173,7 @@ export const removeSketch = command({
   schema: s.fileUseId,
   async subject(sql, i) {
     const [u] = await sql<
-      { conceptId: string }[]
+      { conceptId: NonNullable<row.FileUse["conceptId"]> }[]
     >`SELECT concept_id FROM file_use WHERE id = ${i.id} AND concept_id IS NOT NULL`;
     return u ? ofConcept(sql, u.conceptId) : null;
   },
@@ -191,7 +197,13 @@ export const decideConcept = command({
   },
   async run({ sql, audit, by }, input) {
     const [k] = await sql<
-      { projectId: string; version: number; title: string; fate: string; reason: string }[]
+      {
+        projectId: row.Concept["projectId"];
+        version: row.Concept["version"];
+        title: row.Concept["title"];
+        fate: row.Concept["fate"];
+        reason: row.Concept["fateReason"];
+      }[]
     >`SELECT project_id, version, title, fate, fate_reason AS reason FROM concept WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(found(k, "This concept"), input.version, { fate: "Decision", reason: "Reason" }, input, k!);
     await setFate(sql, { id: input.id, projectId: k!.projectId }, input.fate, input.reason, by);
@@ -216,7 +228,14 @@ export const mergeConcepts = command({
   schema: s.mergeConcepts,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, by, audit }, input): Promise<{ id: string }> {
-    const parents = await sql<{ id: string; title: string; fate: string; authorId: string | null }[]>`
+    const parents = await sql<
+      {
+        id: row.Concept["id"];
+        title: row.Concept["title"];
+        fate: row.Concept["fate"];
+        authorId: row.Concept["authorId"];
+      }[]
+    >`
       SELECT id, title, fate, author_id
       FROM concept
       WHERE id IN ${sql(input.parents)} AND project_id = ${input.projectId}

@@ -1,4 +1,5 @@
 import { datumMark } from "@/core/vocabulary/concepts";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -51,7 +52,12 @@ export const weighSelection = command({
   subject: (sql, i) => ofSelection(sql, i.id),
   async run({ sql, audit }, input) {
     const [x] = await sql<
-      { version: number; definition: SelectionDefinition; title: string; closedAt: string | null }[]
+      {
+        version: row.Selection["version"];
+        definition: SelectionDefinition;
+        title: row.Selection["title"];
+        closedAt: row.Selection["closedAt"];
+      }[]
     >`SELECT version, definition, title, closed_at FROM selection WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(
       found(x, "This selection"),
@@ -121,7 +127,9 @@ export const rateConcepts = command({
   schema: s.selectionSheet,
   subject: (sql, i) => ofSelection(sql, i.selectionId),
   async run({ sql, actor, by, audit }, input) {
-    const [row] = await sql<{ projectId: string }[]>`SELECT project_id FROM selection WHERE id = ${input.selectionId}`;
+    const [row] = await sql<
+      { projectId: row.Selection["projectId"] }[]
+    >`SELECT project_id FROM selection WHERE id = ${input.selectionId}`;
     const x = found(
       (await selectionsOf(row!.projectId)).find((y) => y.id === input.selectionId),
       "This selection",
@@ -170,7 +178,7 @@ export const closeSelection = command({
   subject: (sql, i) => ofSelection(sql, i.id),
   async run({ sql, by, audit }, input) {
     const [row] = await sql<
-      { projectId: string; version: number }[]
+      { projectId: row.Selection["projectId"]; version: row.Selection["version"] }[]
     >`SELECT project_id, version FROM selection WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(found(row, "This selection"), input.version, {}, {}, {});
     const x = (await selectionsOf(row!.projectId)).find((y) => y.id === input.id)!;

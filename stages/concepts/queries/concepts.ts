@@ -1,5 +1,5 @@
 import type { Claim } from "@/core/concepts/screen";
-import type { ConceptFate } from "@/core/vocabulary/concepts";
+import type * as row from "@/platform/db/rows";
 import { conceptActs } from "../acts";
 import "server-only";
 import { type Actor, can } from "@/core/access/can";
@@ -8,21 +8,21 @@ import { db, type Tx } from "@/platform/db/db";
 import { settingsOf } from "@/platform/project/settings";
 
 export interface Concept {
-  id: string;
-  title: string;
-  idea: string;
-  dimensions: string;
-  author: string | null;
-  authorId: string | null;
-  team: string | null;
-  mass: string | null;
-  cost: string | null;
-  sides: string[] | null;
-  fate: ConceptFate;
-  fateReason: string;
-  fateBy: string | null;
-  createdAt: string;
-  version: number;
+  id: row.Concept["id"];
+  title: row.Concept["title"];
+  idea: row.Concept["idea"];
+  dimensions: row.Concept["dimensions"];
+  author: row.Person["name"] | null;
+  authorId: row.Concept["authorId"];
+  team: row.Team["name"] | null;
+  mass: row.Concept["mass"];
+  cost: row.Concept["cost"];
+  sides: row.Concept["sides"];
+  fate: row.Concept["fate"];
+  fateReason: row.Concept["fateReason"];
+  fateBy: row.Concept["fateBy"];
+  createdAt: row.Concept["createdAt"];
+  version: row.Concept["version"];
   sketches: { id: string; caption: string }[];
   parents: { id: string; title: string }[];
   claims: Record<string, Claim>;
@@ -72,12 +72,12 @@ export async function conceptsOf(projectId: string, actor: Actor): Promise<Conce
 }
 
 export interface Fate {
-  id: string;
-  conceptId: string;
-  fate: string;
-  reason: string;
-  decidedBy: string;
-  decidedAt: string;
+  id: row.ConceptFate["id"];
+  conceptId: row.ConceptFate["conceptId"];
+  fate: row.ConceptFate["fate"];
+  reason: row.ConceptFate["reason"];
+  decidedBy: row.ConceptFate["decidedBy"];
+  decidedAt: row.ConceptFate["decidedAt"];
 }
 
 export const fatesOf = (conceptId: string) =>

@@ -1,4 +1,5 @@
-import type { ConceptMethod, Severity } from "@/core/vocabulary/concepts";
+import type { Severity } from "@/core/vocabulary/concepts";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { Flip, FragilityInput } from "@/core/concepts/fragility";
 import type { RaterModel } from "@/core/concepts/raters";
@@ -25,16 +26,16 @@ export interface SelectionSheet {
 }
 
 export interface Selection {
-  id: string;
-  projectId: string;
-  title: string;
-  school: ConceptMethod;
+  id: row.Selection["id"];
+  projectId: row.Selection["projectId"];
+  title: row.Selection["title"];
+  school: row.Selection["school"];
   definition: SelectionDefinition;
   concepts: { id: string; title: string; fate: string; fateReason: string }[];
-  closedAt: string | null;
-  createdBy: string;
-  createdAt: string;
-  version: number;
+  closedAt: row.Selection["closedAt"];
+  createdBy: row.Selection["createdBy"];
+  createdAt: row.Selection["createdAt"];
+  version: row.Selection["version"];
   sheets: SelectionSheet[];
 }
 

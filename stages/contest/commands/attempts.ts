@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { EventDefinition } from "@/core/contest/standings";
 import type { ProtocolDefinition } from "@/core/run/protocol";
@@ -10,7 +11,7 @@ import { readingsFor } from "../view/attempts";
 
 const ofEntry = async (sql: Tx, id: string) => {
   const [e] = await sql<
-    { projectId: string }[]
+    { projectId: row.Event["projectId"] }[]
   >`SELECT e.project_id FROM entry n JOIN event e ON e.id = n.event_id WHERE n.id = ${id}`;
   return e ? { project: e.projectId } : null;
 };
@@ -22,7 +23,14 @@ export const inspectEntry = command({
   subject: (sql, i) => ofEntry(sql, i.entryId),
   async run({ sql, audit }, input) {
     const [n] = await sql<
-      { version: number; inspection: string; note: string; team: string; state: string; buildId: string | null }[]
+      {
+        version: row.Entry["version"];
+        inspection: row.Entry["inspection"];
+        note: row.Entry["inspectionNote"];
+        team: row.Team["name"];
+        state: row.Event["state"];
+        buildId: row.Entry["buildId"];
+      }[]
     >`
       SELECT n.version, n.inspection, n.inspection_note AS note, t.name AS team, e.state, n.build_id
       FROM entry n
@@ -64,15 +72,15 @@ export const scoreAttempt = command({
   async run({ sql, audit, by }, input): Promise<{ attempt: number }> {
     const [n] = await sql<
       {
-        eventId: string;
-        projectId: string;
-        name: string;
-        state: string;
-        team: string;
-        buildId: string | null;
-        revision: number | null;
-        inspection: string;
-        protocolVersionId: string;
+        eventId: row.Entry["eventId"];
+        projectId: row.Event["projectId"];
+        name: row.Event["name"];
+        state: row.Event["state"];
+        team: row.Team["name"];
+        buildId: row.Entry["buildId"];
+        revision: row.Build["revision"] | null;
+        inspection: row.Entry["inspection"];
+        protocolVersionId: row.Event["protocolVersionId"];
         definition: EventDefinition;
         protocol: ProtocolDefinition;
       }[]
@@ -89,7 +97,7 @@ export const scoreAttempt = command({
     `;
     const entry = found(n, "This entry");
     const [known] = await sql<
-      { attempt: number; entryId: string }[]
+      { attempt: row.Run["attempt"]; entryId: NonNullable<row.Run["entryId"]> }[]
     >`SELECT attempt, entry_id FROM run WHERE id = ${input.id}`;
     if (known) {
       if (known.entryId !== input.entryId) refuse("This attempt was already scored for another team.");
@@ -155,11 +163,21 @@ export const voidAttempt = command({
   act: contestActs.score,
   schema: s.voidAttempt,
   async subject(sql, i) {
-    const [r] = await sql<{ projectId: string }[]>`SELECT project_id FROM run WHERE id = ${i.id} AND place = 'contest'`;
+    const [r] = await sql<
+      { projectId: row.Run["projectId"] }[]
+    >`SELECT project_id FROM run WHERE id = ${i.id} AND place = 'contest'`;
     return r ? { project: r.projectId } : null;
   },
   async run({ sql, audit }, input) {
-    const [r] = await sql<{ version: number; state: string; attempt: number; team: string; event: string }[]>`
+    const [r] = await sql<
+      {
+        version: row.Run["version"];
+        state: row.Run["state"];
+        attempt: row.Run["attempt"];
+        team: row.Team["name"];
+        event: row.Event["state"];
+      }[]
+    >`
       SELECT r.version, r.state, r.attempt, t.name AS team, e.state AS event
       FROM run r
       JOIN entry n ON n.id = r.entry_id

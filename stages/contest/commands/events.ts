@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { EventDefinition } from "@/core/contest/standings";
 import { drawOrder } from "@/core/draw/draw";
@@ -17,7 +18,7 @@ export const saveEvent = command({
   schema: s.event,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
-    const [v] = await sql<{ id: string; definition: ProtocolDefinition }[]>`
+    const [v] = await sql<{ id: row.ProtocolVersion["id"]; definition: ProtocolDefinition }[]>`
       SELECT v.id, v.definition
       FROM protocol p
       JOIN protocol_version v ON v.protocol_id = p.id
@@ -79,7 +80,7 @@ export const saveEvent = command({
 });
 
 async function enterTeams(sql: Tx, projectId: string, eventId: string): Promise<void> {
-  const teams = await sql<{ id: string; buildId: string | null }[]>`
+  const teams = await sql<{ id: row.Team["id"]; buildId: string | null }[]>`
     SELECT t.id, (SELECT b.id FROM build b WHERE b.team_id = t.id ORDER BY b.number DESC LIMIT 1) AS build_id
     FROM team t
     WHERE t.project_id = ${projectId} AND t.retired_at IS NULL
@@ -115,7 +116,9 @@ export const drawRunOrder = command({
   schema: s.drawOrder,
   subject: (sql, i) => ofEvent(sql, i.id),
   async run({ sql, audit, by }, input) {
-    const [e] = await sql<{ version: number; projectId: string; name: string; scored: boolean }[]>`
+    const [e] = await sql<
+      { version: row.Event["version"]; projectId: row.Event["projectId"]; name: row.Event["name"]; scored: boolean }[]
+    >`
       SELECT
         version, project_id, name,
         EXISTS (SELECT FROM run r JOIN entry n ON n.id = r.entry_id WHERE n.event_id = e.id) AS scored
@@ -124,7 +127,7 @@ export const drawRunOrder = command({
     `;
     checkVersion(found(e, "This event"), input.version, {}, {}, {});
     if (e!.scored) refuse("Attempts have been scored: the order stays.");
-    const entries = await sql<{ id: string; team: string }[]>`
+    const entries = await sql<{ id: row.Entry["id"]; team: row.Team["name"] }[]>`
       SELECT n.id, t.name AS team
       FROM entry n
       JOIN team t ON t.id = n.team_id
@@ -160,7 +163,12 @@ export const confirmEvent = command({
   subject: (sql, i) => ofEvent(sql, i.id),
   async run({ sql, audit }, input) {
     const [e] = await sql<
-      { version: number; state: string; name: string; projectId: string }[]
+      {
+        version: row.Event["version"];
+        state: row.Event["state"];
+        name: row.Event["name"];
+        projectId: row.Event["projectId"];
+      }[]
     >`SELECT version, state, name, project_id FROM event WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(
       found(e, "This event"),

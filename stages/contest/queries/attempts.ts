@@ -1,4 +1,5 @@
 import type { Verdict } from "@/core/vocabulary/needs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 
 import type { Computed } from "@/core/working/working";
@@ -17,7 +18,7 @@ export async function requirementLimits(projectId: string): Promise<Map<string, 
   const [requirements, builds] = await Promise.all([
     requirementsOf(projectId),
     db()<
-      { id: string; mass: string | null; cost: string | null; sides: string[] | null }[]
+      { id: row.Build["id"]; mass: row.Build["mass"]; cost: row.Build["cost"]; sides: row.Build["sides"] }[]
     >`SELECT id, mass, cost, sides FROM build WHERE project_id = ${projectId}`,
   ]);
   return new Map(builds.map((b) => [b.id, checkLimits(requirements, b)]));

@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
 import { db } from "@/platform/db/db";
+import type * as row from "@/platform/db/rows";
 import { guestActor } from "@/platform/sign-in/actors";
 import { Board } from "../parts/board";
 import { contestOf } from "../queries/events";
@@ -8,7 +9,7 @@ import { contestOf } from "../queries/events";
 export async function LinkBoardScreen({ secret }: { secret: string }) {
   const guest = await guestActor(secret);
   if (guest.kind !== "guest" || guest.role !== "board") notFound();
-  const [p] = await db()<{ title: string }[]>`SELECT title FROM project WHERE id = ${guest.project}`;
+  const [p] = await db()<{ title: row.Project["title"] }[]>`SELECT title FROM project WHERE id = ${guest.project}`;
   return (
     <Board
       title={`${p?.title ?? ""} contest`}

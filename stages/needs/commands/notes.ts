@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -25,7 +26,7 @@ export const closeSource = command({
   schema: s.sourceState,
   subject: (sql, i) => ofSource(sql, i.id),
   async run({ sql, audit }, input) {
-    const [r] = await sql<{ title: string }[]>`
+    const [r] = await sql<{ title: row.Source["title"] }[]>`
       UPDATE source
       SET closed_at = CASE WHEN ${input.closed} THEN app_now() END, version = version + 1
       WHERE id = ${input.id}
@@ -47,10 +48,10 @@ export const writeNote = command({
   subject: (sql, i) => ofSource(sql, i.sourceId),
   async run({ sql, actor, by, audit }, input): Promise<{ id: string }> {
     const [source] = await sql<
-      { projectId: string; closedAt: string | null; title: string }[]
+      { projectId: row.Source["projectId"]; closedAt: row.Source["closedAt"]; title: row.Source["title"] }[]
     >`SELECT project_id, closed_at, title FROM source WHERE id = ${input.sourceId}`;
     const [here] = await sql<
-      { authorId: string | null; text: string }[]
+      { authorId: row.Note["authorId"]; text: row.Note["text"] }[]
     >`SELECT author_id, text FROM note WHERE id = ${input.id}`;
     const me = actor.kind === "person" ? actor.id : null;
     if (here && (here.authorId !== me || here.text !== input.text))
@@ -87,7 +88,7 @@ export const amendNote = command({
   schema: s.amendNote,
   async subject(sql, i) {
     const [n] = await sql<
-      { projectId: string; authorId: string | null }[]
+      { projectId: row.Note["projectId"]; authorId: row.Note["authorId"] }[]
     >`SELECT project_id, author_id FROM note WHERE id = ${i.id}`;
     return n ? { project: n.projectId, person: n.authorId ?? "" } : null;
   },

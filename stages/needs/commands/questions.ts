@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -113,7 +114,12 @@ export const answerQuestion = command({
   subject: (sql, i) => ofQuestion(sql, i.questionId),
   async run({ sql, by, today, audit }, input) {
     const [q] = await sql<
-      { projectId: string; text: string; forClient: boolean; statementId: string | null }[]
+      {
+        projectId: row.Question["projectId"];
+        text: row.Question["text"];
+        forClient: row.Question["forClient"];
+        statementId: row.Question["statementId"];
+      }[]
     >`SELECT project_id, text, for_client, statement_id FROM question WHERE id = ${input.questionId} FOR UPDATE`;
     if (!found(q, "This question").forClient) refuse("This question has been answered already. Thank you.");
     const sourceId = newId();

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { nextCode } from "@/core/needs/requirement";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
@@ -68,7 +69,7 @@ export const decideChange = command({
   subject: (sql, i) => projectOf(sql, "change_request", i.id),
   async run({ sql, by, audit }, input) {
     const [c] = await sql<
-      { version: number; what: string; state: string }[]
+      { version: row.ChangeRequest["version"]; what: row.ChangeRequest["what"]; state: row.ChangeRequest["state"] }[]
     >`SELECT version, what, state FROM change_request WHERE id = ${input.id} FOR UPDATE`;
     checkVersion(found(c, "This request"), input.version, { state: "Decision" }, input, c!);
     await sql`
@@ -108,7 +109,7 @@ export const ownRequirement = command({
         "This person",
       );
     const [r] = await sql<
-      { code: string }[]
+      { code: row.Requirement["code"] }[]
     >`UPDATE requirement SET owner_id = ${input.ownerId ?? null} WHERE id = ${input.id} RETURNING code`;
     audit({ type: "requirement", id: input.id, label: r?.code, after: { owner: input.ownerId ?? null } });
   },
@@ -122,11 +123,15 @@ export const adoptStatement = command({
   subject: (sql, i) => projectOf(sql, "statement", i.id),
   async run({ sql, by, audit }, input): Promise<{ requirementId: string; code: string }> {
     const [st] = await sql<
-      { projectId: string; text: string; requirementId: string | null }[]
+      {
+        projectId: row.Statement["projectId"];
+        text: row.Statement["text"];
+        requirementId: row.Statement["requirementId"];
+      }[]
     >`SELECT project_id, text, requirement_id FROM statement WHERE id = ${input.id} FOR UPDATE`;
     if (found(st, "This statement").requirementId) refuse("This statement is a requirement already.");
     await sql`SELECT FROM project WHERE id = ${st!.projectId} FOR UPDATE`;
-    const [first] = await sql<{ text: string; source: string }[]>`
+    const [first] = await sql<{ text: row.Note["text"]; source: row.Source["title"] }[]>`
       SELECT n.text, o.title AS source
       FROM statement_note x
       JOIN note n ON n.id = x.note_id
@@ -136,9 +141,9 @@ export const adoptStatement = command({
       LIMIT 1
     `;
     const code = nextCode(
-      (await sql<{ code: string }[]>`SELECT code FROM requirement WHERE project_id = ${st!.projectId}`).map(
-        (r) => r.code,
-      ),
+      (
+        await sql<{ code: row.Requirement["code"] }[]>`SELECT code FROM requirement WHERE project_id = ${st!.projectId}`
+      ).map((r) => r.code),
     );
     const requirementId = newId();
     await sql`INSERT INTO requirement (id, project_id, code) VALUES (${requirementId}, ${st!.projectId}, ${code})`;

@@ -1,4 +1,5 @@
 import { numeric, twoNumbers } from "@/core/vocabulary/needs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { isBuildMeasure, nextCode, runMeasure } from "@/core/needs/requirement";
 import { sameDimension } from "@/core/quantity/dimension";
@@ -80,9 +81,11 @@ export const saveRequirement = command({
     if (!input.id) {
       await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
       const code = nextCode(
-        (await sql<{ code: string }[]>`SELECT code FROM requirement WHERE project_id = ${input.projectId}`).map(
-          (r) => r.code,
-        ),
+        (
+          await sql<
+            { code: row.Requirement["code"] }[]
+          >`SELECT code FROM requirement WHERE project_id = ${input.projectId}`
+        ).map((r) => r.code),
       );
       const id = newId();
       await sql`INSERT INTO requirement (id, project_id, code) VALUES (${id}, ${input.projectId}, ${code})`;
@@ -190,13 +193,27 @@ async function adoptEvidence(
     { number: number }[]
   >`SELECT max(number) AS number FROM requirement_version WHERE requirement_id = ${requirementId}`;
   const rows = measure.startsWith("run:")
-    ? await sql<{ buildId: string; runId: string | null; buildRevision: number; protocolVersion: number | null }[]>`
+    ? await sql<
+        {
+          buildId: row.Run["buildId"];
+          runId: row.Run["id"] | null;
+          buildRevision: row.Run["buildRevision"];
+          protocolVersion: row.ProtocolVersion["number"] | null;
+        }[]
+      >`
       SELECT r.build_id, r.id AS run_id, r.build_revision, pv.number AS protocol_version
       FROM run r
       JOIN protocol_version pv ON pv.id = r.protocol_version_id
       WHERE r.project_id = ${projectId} AND pv.protocol_id = ${measure.split(":")[1]!}
     `
-    : await sql<{ buildId: string; runId: string | null; buildRevision: number; protocolVersion: number | null }[]>`
+    : await sql<
+        {
+          buildId: row.Build["id"];
+          runId: string | null;
+          buildRevision: row.Build["revision"];
+          protocolVersion: number | null;
+        }[]
+      >`
       SELECT id AS build_id, NULL::uuid AS run_id, revision AS build_revision, NULL::int AS protocol_version
       FROM build
       WHERE project_id = ${projectId}
@@ -257,12 +274,12 @@ export const restoreRequirement = command({
 async function requirementAndBuild(sql: Tx, requirementId: string, buildId: string) {
   const [row] = await sql<
     {
-      projectId: string;
-      code: string;
-      requirementVersion: number;
-      buildRevision: number;
-      comparator: string | null;
-      measure: string | null;
+      projectId: row.Requirement["projectId"];
+      code: row.Requirement["code"];
+      requirementVersion: row.RequirementVersion["number"];
+      buildRevision: row.Build["revision"];
+      comparator: row.RequirementVersion["comparator"];
+      measure: row.RequirementVersion["measure"];
     }[]
   >`
     SELECT r.project_id, r.code, v.number AS requirement_version, v.comparator, v.measure, b.revision AS build_revision

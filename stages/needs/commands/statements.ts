@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -61,7 +62,7 @@ export const mergeStatements = command({
       )[0],
       "The statement to keep",
     );
-    const rows = await sql<{ id: string; text: string }[]>`
+    const rows = await sql<{ id: row.Statement["id"]; text: row.Statement["text"] }[]>`
       UPDATE statement
       SET merged_into = ${input.into}, version = version + 1
       WHERE project_id = ${input.projectId} AND (id IN ${sql(from)} OR merged_into IN ${sql(from)})
@@ -85,7 +86,7 @@ export const unmergeStatement = command({
   subject: (sql, i) => ofStatement(sql, i.id),
   async run({ sql, audit }, input) {
     const [r] = await sql<
-      { text: string }[]
+      { text: row.Statement["text"] }[]
     >`UPDATE statement SET merged_into = NULL, version = version + 1 WHERE id = ${input.id} RETURNING text`;
     audit({ type: "statement", id: input.id, label: r?.text, after: { merged: false } });
   },
@@ -116,7 +117,7 @@ export const setStatementAside = command({
   schema: s.setAside,
   subject: (sql, i) => ofStatement(sql, i.id),
   async run({ sql, audit }, input) {
-    const [r] = await sql<{ text: string }[]>`
+    const [r] = await sql<{ text: row.Statement["text"] }[]>`
       UPDATE statement
       SET set_aside = ${input.reason || null}, version = version + 1
       WHERE id = ${input.id}
@@ -151,7 +152,7 @@ export const linkStatement = command({
         )[0],
         "This requirement",
       );
-    const [r] = await sql<{ text: string }[]>`
+    const [r] = await sql<{ text: row.Statement["text"] }[]>`
       UPDATE statement
       SET requirement_id = ${input.requirementId ?? null}, version = version + 1
       WHERE id = ${input.id}
@@ -171,7 +172,9 @@ export const askClient = command({
   schema: s.openQuestion,
   subject: (sql, i) => ofStatement(sql, i.statementId),
   async run({ sql, actor, by, audit }, input): Promise<{ id: string }> {
-    const [st] = await sql<{ projectId: string }[]>`SELECT project_id FROM statement WHERE id = ${input.statementId}`;
+    const [st] = await sql<
+      { projectId: row.Statement["projectId"] }[]
+    >`SELECT project_id FROM statement WHERE id = ${input.statementId}`;
     const id = newId();
     await sql`
       INSERT INTO question (id, project_id, text, drafted_by, drafter_id, for_client, statement_id)

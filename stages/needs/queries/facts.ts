@@ -1,4 +1,4 @@
-import type { EvidenceKind, FindingOutcome } from "@/core/vocabulary/needs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { AssessedRun } from "@/core/run/assess";
 import { db } from "@/platform/db/db";
@@ -9,19 +9,19 @@ import { assessAll } from "../view/verdicts";
 import { type RequirementRow, requirementsOf } from "./requirements";
 
 export interface EvidenceRow {
-  id: string;
-  requirementId: string;
-  buildId: string;
-  kind: EvidenceKind;
-  runId: string | null;
-  requirementVersion: number;
-  buildRevision: number;
-  protocolVersion: number | null;
-  finding: FindingOutcome | null;
-  note: string;
-  keptReason: string | null;
-  recordedBy: string;
-  recordedAt: string;
+  id: row.Evidence["id"];
+  requirementId: row.Evidence["requirementId"];
+  buildId: row.Evidence["buildId"];
+  kind: row.Evidence["kind"];
+  runId: row.Evidence["runId"];
+  requirementVersion: row.Evidence["requirementVersion"];
+  buildRevision: row.Evidence["buildRevision"];
+  protocolVersion: row.Evidence["protocolVersion"];
+  finding: row.Evidence["finding"];
+  note: row.Evidence["note"];
+  keptReason: row.Evidence["keptReason"];
+  recordedBy: row.Evidence["recordedBy"];
+  recordedAt: row.Evidence["recordedAt"];
 }
 
 export interface ProjectFacts {

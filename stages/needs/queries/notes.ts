@@ -1,29 +1,29 @@
-import type { SourceKind } from "@/core/vocabulary/needs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface Source {
-  id: string;
-  kind: SourceKind;
-  title: string;
-  who: string;
-  heldOn: string;
-  closedAt: string | null;
+  id: row.Source["id"];
+  kind: row.Source["kind"];
+  title: row.Source["title"];
+  who: row.Source["who"];
+  heldOn: row.Source["heldOn"];
+  closedAt: row.Source["closedAt"];
   notes: number;
-  createdBy: string;
-  version: number;
+  createdBy: row.Source["createdBy"];
+  version: row.Source["version"];
 }
 
 export interface Note {
-  id: string;
-  sourceId: string;
-  source: string;
-  questionId: string | null;
-  text: string;
-  author: string;
-  authorId: string | null;
-  writtenAt: string;
-  version: number;
+  id: row.Note["id"];
+  sourceId: row.Note["sourceId"];
+  source: row.Source["title"];
+  questionId: row.Note["questionId"];
+  text: row.Note["text"];
+  author: row.Note["author"];
+  authorId: row.Note["authorId"];
+  writtenAt: row.Note["writtenAt"];
+  version: row.Note["version"];
   used: number /** Codes of the requirements that its words led to. */;
   became: string[];
 }

@@ -1,20 +1,21 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface Question {
-  id: string;
-  text: string;
-  draftedBy: string;
-  drafterId: string | null;
-  askerId: string | null;
-  asker: string | null;
-  mergedInto: string | null;
-  place: number | null;
-  forClient: boolean;
-  dropped: boolean;
+  id: row.Question["id"];
+  text: row.Question["text"];
+  draftedBy: row.Question["draftedBy"];
+  drafterId: row.Question["drafterId"];
+  askerId: row.Question["askerId"];
+  asker: row.Person["name"] | null;
+  mergedInto: row.Question["mergedInto"];
+  place: row.Question["place"];
+  forClient: row.Question["forClient"];
+  dropped: row.Question["dropped"];
   answers: number;
-  createdAt: string;
-  version: number;
+  createdAt: row.Question["createdAt"];
+  version: row.Question["version"];
 }
 
 /** The question bank: ordered ones first, merged and dropped ones last. */
@@ -30,7 +31,13 @@ export const questionsOf = (projectId: string) => db()<Question[]>`
 
 /** What the client's page asks, oldest first, and what has been answered there. */
 export const clientQuestions = (projectId: string) => db()<
-  { id: string; text: string; forClient: boolean; answer: string | null; by: string | null }[]
+  {
+    id: row.Question["id"];
+    text: row.Question["text"];
+    forClient: row.Question["forClient"];
+    answer: row.Note["text"] | null;
+    by: row.Note["author"] | null;
+  }[]
 >`
   SELECT q.id, q.text, q.for_client, n.text AS answer, n.author AS by
   FROM question q

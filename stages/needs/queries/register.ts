@@ -1,30 +1,30 @@
-import type { ChangeState } from "@/core/vocabulary/needs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { volatility } from "@/core/needs/conflicts";
 import { db } from "@/platform/db/db";
 
 export interface Baseline {
-  id: string;
-  number: number;
-  note: string;
-  madeBy: string;
-  madeAt: string;
+  id: row.Baseline["id"];
+  number: row.Baseline["number"];
+  note: row.Baseline["note"];
+  madeBy: row.Baseline["madeBy"];
+  madeAt: row.Baseline["madeAt"];
   content: { code: string; version: number; statement: string }[];
 }
 
 export interface ChangeRequest {
-  id: string;
-  requirementId: string | null;
-  code: string | null;
-  what: string;
-  reason: string;
-  askedBy: string;
-  state: ChangeState;
-  decision: string;
-  decidedBy: string | null;
-  decidedAt: string | null;
-  createdAt: string;
-  version: number;
+  id: row.ChangeRequest["id"];
+  requirementId: row.ChangeRequest["requirementId"];
+  code: row.Requirement["code"] | null;
+  what: row.ChangeRequest["what"];
+  reason: row.ChangeRequest["reason"];
+  askedBy: row.ChangeRequest["askedBy"];
+  state: row.ChangeRequest["state"];
+  decision: row.ChangeRequest["decision"];
+  decidedBy: row.ChangeRequest["decidedBy"];
+  decidedAt: row.ChangeRequest["decidedAt"];
+  createdAt: row.ChangeRequest["createdAt"];
+  version: row.ChangeRequest["version"];
 }
 
 export const baselinesOf = (projectId: string) =>

@@ -1,4 +1,5 @@
 import type { Comparator, Priority, RequirementKind, VerificationMethod } from "@/core/vocabulary/needs";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 
 import { db, type Tx } from "@/platform/db/db";
@@ -58,7 +59,12 @@ export const requirementHistory = (requirementId: string) => db()<
 `;
 
 export const retiredRequirements = (projectId: string) => db()<
-  { id: string; code: string; statement: string; retiredReason: string | null }[]
+  {
+    id: row.Requirement["id"];
+    code: row.Requirement["code"];
+    statement: string;
+    retiredReason: row.Requirement["retiredReason"];
+  }[]
 >`
   SELECT
     r.id, r.code, r.retired_reason,

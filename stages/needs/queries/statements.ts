@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { clashingStatements, missingMeasure } from "@/core/needs/conflicts";
 import { vagueWordsIn } from "@/core/needs/requirement";
@@ -5,15 +6,15 @@ import { groupAlike } from "@/core/needs/similarity";
 import { db } from "@/platform/db/db";
 
 export interface Statement {
-  id: string;
-  text: string;
-  mergedInto: string | null;
-  requirementId: string | null;
-  requirement: string | null;
-  setAside: string | null;
-  createdBy: string;
-  createdAt: string;
-  version: number;
+  id: row.Statement["id"];
+  text: row.Statement["text"];
+  mergedInto: row.Statement["mergedInto"];
+  requirementId: row.Statement["requirementId"];
+  requirement: row.Requirement["code"] | null;
+  setAside: row.Statement["setAside"];
+  createdBy: row.Statement["createdBy"];
+  createdAt: row.Statement["createdAt"];
+  version: row.Statement["version"];
   notes: { id: string; text: string; author: string; source: string; sourceId: string }[];
   asked: boolean;
 }
@@ -56,7 +57,7 @@ export async function lookOver(projectId: string, all: readonly Statement[]): Pr
   const list = all.filter((x) => !x.mergedInto && x.setAside === null);
   const at = new Map(list.map((x, i) => [x.id, i]));
   const told = await db()<
-    { a: string; b: string }[]
+    { a: row.StatementApart["a"]; b: row.StatementApart["b"] }[]
   >`SELECT x.a, x.b FROM statement_apart x JOIN statement s ON s.id = x.a WHERE s.project_id = ${projectId}`;
   const apart = new Set(
     told.flatMap(({ a, b }) => {

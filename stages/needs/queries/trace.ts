@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db, type Tx } from "@/platform/db/db";
 
@@ -39,7 +40,7 @@ export async function traceOf(requirementId: string): Promise<Trace> {
       WHERE s.requirement_id = ${requirementId} AND s.merged_into IS NULL
       ORDER BY s.created_at
     `,
-    sql<{ key: string }[]>`SELECT key FROM brief_rule WHERE requirement_id = ${requirementId}`,
+    sql<{ key: row.BriefRule["key"] }[]>`SELECT key FROM brief_rule WHERE requirement_id = ${requirementId}`,
     sql<Trace["builds"]>`
       SELECT b.id, t.name || ' G' || b.number AS label, count(DISTINCT e.run_id)::int AS runs
       FROM evidence e
@@ -65,7 +66,7 @@ export async function traceOf(requirementId: string): Promise<Trace> {
 export const tracedCounts = async (projectId: string, sql: Tx = db()): Promise<Map<string, number>> =>
   new Map(
     (
-      await sql<{ id: string; n: number }[]>`
+      await sql<{ id: NonNullable<row.Statement["requirementId"]>; n: number }[]>`
         SELECT requirement_id AS id, count(*)::int AS n
         FROM statement
         WHERE project_id = ${projectId} AND requirement_id IS NOT NULL AND merged_into IS NULL

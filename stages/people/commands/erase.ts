@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { columnsOf } from "@/platform/bundle/catalog";
 import { command, found, refuse } from "@/platform/command/command";
@@ -14,7 +15,7 @@ export const eraseStudent = command({
   subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
   async run({ sql, audit, today }, input) {
     const [row] = await sql<
-      { name: string; instructor: boolean }[]
+      { name: row.Person["name"]; instructor: row.Person["instructor"] }[]
     >`SELECT name, instructor FROM person WHERE id = ${input.personId} AND erased_at IS NULL`;
     const p = found(row, "This student");
     if (p.instructor) refuse("An instructor cannot be erased as a student.");
@@ -48,7 +49,7 @@ export const eraseStudent = command({
     // Wherever else the name was written down in the projects of this student: as who recorded something, in a label,
     // in a draw.
     const projects = (
-      await sql<{ id: string }[]>`
+      await sql<{ id: row.ProjectSection["projectId"] }[]>`
         SELECT DISTINCT ps.project_id AS id
         FROM enrolment e
         JOIN project_section ps USING (section_id)

@@ -1,4 +1,5 @@
 import { guestPin } from "@/core/access/guests";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { randomInt } from "node:crypto";
 import { hash } from "@node-rs/argon2";
@@ -18,7 +19,7 @@ export const addCoInstructor = command({
   async run({ sql, audit }, input): Promise<{ password: string | null }> {
     const email = input.email.toLowerCase();
     const [known] = await sql<
-      { id: string; instructor: boolean }[]
+      { id: row.Person["id"]; instructor: row.Person["instructor"] }[]
     >`SELECT id, instructor FROM person WHERE email = ${email}`;
     if (known && !known.instructor) refuse("This email address belongs to a student.", "email");
     const password = known ? null : newPassword();
@@ -63,7 +64,7 @@ export const revokeGuestLink = command({
   schema: s.guestLinkId,
   subject: (sql, i) => projectOf(sql, "guest_link", i.id),
   async run({ sql, audit }, input) {
-    const [g] = await sql<{ label: string }[]>`
+    const [g] = await sql<{ label: row.GuestLink["label"] }[]>`
       UPDATE guest_link
       SET revoked_at = coalesce(revoked_at, now()), version = version + 1
       WHERE id = ${input.id}

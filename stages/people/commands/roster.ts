@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import Papa from "papaparse";
 import { readRoster } from "@/core/roster/roster";
@@ -9,7 +10,7 @@ import * as s from "../schema";
 import { decodeText } from "../view";
 
 const sectionsOf = (sql: Sql, projectId: string) =>
-  sql<{ id: string; name: string }[]>`
+  sql<{ id: row.Section["id"]; name: row.Section["name"] }[]>`
     SELECT id, name
     FROM section
     JOIN project_section ps ON ps.section_id = id

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { hash } from "@node-rs/argon2";
 import { command, found, refuse } from "@/platform/command/command";
@@ -15,7 +16,7 @@ export const giveLogin = command({
   subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
   async run({ sql, audit }, input): Promise<{ password: string }> {
     const [person] = await sql<
-      { name: string; instructor: boolean }[]
+      { name: row.Person["name"]; instructor: row.Person["instructor"] }[]
     >`SELECT name, instructor FROM person WHERE id = ${input.personId} AND erased_at IS NULL`;
     if (found(person, "This student").instructor) refuse("An instructor sets their own password.");
     const password = newPassword();

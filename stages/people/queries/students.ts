@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db, type Sql } from "@/platform/db/db";
 
@@ -12,15 +13,15 @@ export const studentSubject = async (sql: Sql, projectId: string, personId: stri
 };
 
 export interface Student {
-  id: string;
-  name: string;
-  email: string | null;
+  id: row.Person["id"];
+  name: row.Person["name"];
+  email: row.Person["email"];
   hasLogin: boolean;
-  sectionId: string;
-  section: string;
-  teamId: string | null;
-  team: string | null;
-  role: string | null;
+  sectionId: row.Section["id"];
+  section: row.Section["name"];
+  teamId: row.Team["id"] | null;
+  team: row.Team["name"] | null;
+  role: row.Membership["role"] | null;
 }
 
 /** The students now in a project's sections with their teams, by section and name. */
@@ -39,7 +40,7 @@ export const studentsOf = (projectId: string) => db()<Student[]>`
 `;
 
 export const staffOf = (projectId: string) =>
-  db()<{ id: string; name: string; email: string | null; role: string }[]>`
+  db()<{ id: row.Person["id"]; name: row.Person["name"]; email: row.Person["email"]; role: row.Staff["role"] }[]>`
     SELECT p.id, p.name, p.email, s.role
     FROM staff s
     JOIN person p ON p.id = s.person_id

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { MeetingPattern } from "@/core/sessions/sessions";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
@@ -15,7 +16,14 @@ export const saveSectionPattern = command({
   schema: s.sectionPattern,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
-    const [c] = await sql<{ version: number; name: string; pattern: MeetingPattern; startsOn: string }[]>`
+    const [c] = await sql<
+      {
+        version: row.Section["version"];
+        name: row.Section["name"];
+        pattern: MeetingPattern;
+        startsOn: row.Project["startsOn"];
+      }[]
+    >`
       SELECT c.version, c.name, c.pattern, p.starts_on
       FROM section c
       JOIN project_section ps ON ps.section_id = c.id

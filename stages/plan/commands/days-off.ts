@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -13,7 +14,7 @@ export const importDaysOff = command({
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ days: IcsDay[]; problems: string[]; outside: number; written: number }> {
     const [p] = await sql<
-      { startsOn: string; endsOn: string }[]
+      { startsOn: row.Project["startsOn"]; endsOn: row.Project["endsOn"] }[]
     >`SELECT starts_on, ends_on FROM project WHERE id = ${input.projectId}`;
     const read = readIcs(input.text, found(p).startsOn, p!.endsOn);
     let written = 0;

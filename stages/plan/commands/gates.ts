@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -16,7 +17,7 @@ export const setGate = command({
   subject: (sql, i) => ofMilestone(sql, i.milestoneId),
   async run({ sql, audit }, input) {
     const [m] = await sql<
-      { title: string; scope: string }[]
+      { title: row.Milestone["title"]; scope: row.Milestone["scope"] }[]
     >`SELECT title, scope FROM milestone WHERE id = ${input.milestoneId} FOR UPDATE`;
     if (input.stage && m!.scope !== "team")
       refuse("A gate is passed by teams; this milestone is passed by each student.");
@@ -34,13 +35,13 @@ export const addGateItem = command({
   subject: (sql, i) => ofMilestone(sql, i.milestoneId),
   async run({ sql, audit }, input): Promise<{ id: string }> {
     const [m] = await sql<
-      { projectId: string; stage: string | null }[]
+      { projectId: row.Milestone["projectId"]; stage: row.Milestone["gateStage"] }[]
     >`SELECT project_id, gate_stage AS stage FROM milestone WHERE id = ${input.milestoneId}`;
     if (!m!.stage) refuse("Make the milestone a gate first.");
     const [tool] =
       input.kind === "tool"
         ? await sql<
-            { name: string }[]
+            { name: row.Tool["name"] }[]
           >`SELECT name FROM tool WHERE id = ${input.toolId ?? null} AND project_id = ${m!.projectId}`
         : [undefined];
     if (input.kind === "tool") found(tool, "This tool");
@@ -65,7 +66,7 @@ export const addGateItem = command({
 
 const ofItem = async (sql: Tx, id: string) => {
   const [i] = await sql<
-    { projectId: string; label: string; kind: string }[]
+    { projectId: row.GateItem["projectId"]; label: row.GateItem["label"]; kind: row.GateItem["kind"] }[]
   >`SELECT project_id, label, kind FROM gate_item WHERE id = ${id}`;
   return i ?? null;
 };
@@ -106,14 +107,14 @@ export const tickGate = command({
     const x = (await ofItem(sql, input.itemId))!;
     if (x.kind !== (input.personId ? "each" : "team")) refuse("This line of the checklist is not ticked by hand.");
     const [who] = input.personId
-      ? await sql<{ name: string }[]>`
+      ? await sql<{ name: row.Person["name"] }[]>`
           SELECT p.name
           FROM person p
           JOIN membership m ON m.person_id = p.id AND m.to_on IS NULL
           WHERE p.id = ${input.personId} AND m.project_id = ${x.projectId}
         `
       : await sql<
-          { name: string }[]
+          { name: row.Team["name"] }[]
         >`SELECT name FROM team WHERE id = ${input.teamId!} AND project_id = ${x.projectId}`;
     found(who, input.personId ? "This member" : "This team");
     await sql`

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -25,7 +26,7 @@ export const setMilestoneDate = command({
   act: planActs.edit,
   schema: s.milestoneDate,
   async subject(sql, i) {
-    const [m] = await sql<{ projectId: string }[]>`
+    const [m] = await sql<{ projectId: row.Milestone["projectId"] }[]>`
       SELECT m.project_id
       FROM milestone m
       JOIN project_section ps ON ps.project_id = m.project_id
@@ -90,7 +91,14 @@ export const checkMilestone = command({
   schema: s.milestoneCheck,
   subject: (sql, i) => ofMilestone(sql, i.milestoneId),
   async run({ sql, audit, by }, input) {
-    const [row] = await sql<{ title: string; scope: string; projectId: string; subject: string | null }[]>`
+    const [row] = await sql<
+      {
+        title: row.Milestone["title"];
+        scope: row.Milestone["scope"];
+        projectId: row.Milestone["projectId"];
+        subject: string | null;
+      }[]
+    >`
       SELECT
         m.title, m.scope, m.project_id,
         coalesce(

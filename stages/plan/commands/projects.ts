@@ -1,4 +1,5 @@
 import type { PatternKind } from "@/core/vocabulary/project";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { MeetingPattern } from "@/core/sessions/sessions";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
@@ -76,15 +77,15 @@ export const editProject = command({
   async run({ sql, audit }, input) {
     const [row] = await sql<
       {
-        version: number;
-        title: string;
-        purpose: string;
-        kind: string;
-        client: string;
-        startsOn: string;
-        endsOn: string;
-        eventOn: string | null;
-        currency: string;
+        version: row.Project["version"];
+        title: row.Project["title"];
+        purpose: row.Project["purpose"];
+        kind: row.Project["kind"];
+        client: row.Project["client"];
+        startsOn: row.Project["startsOn"];
+        endsOn: row.Project["endsOn"];
+        eventOn: row.Project["eventOn"];
+        currency: row.Project["currency"];
       }[]
     >`
       SELECT version, title, purpose, kind, client, starts_on, ends_on, event_on, currency
@@ -111,7 +112,7 @@ export const createSection = command({
   schema: s.newSection,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
-    const [p] = await sql<{ startsOn: string; taken: boolean }[]>`
+    const [p] = await sql<{ startsOn: row.Project["startsOn"]; taken: boolean }[]>`
       SELECT
         starts_on,
         EXISTS (

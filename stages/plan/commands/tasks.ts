@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { countTasks, scheduleTasks } from "@/core/sessions/network";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
@@ -81,7 +82,7 @@ export const finishTask = command({
   subject: (sql, i) => ofTask(sql, i.id),
   async run({ sql, audit }, input) {
     const [t] = await sql<
-      { title: string }[]
+      { title: row.Task["title"] }[]
     >`UPDATE task SET done_on = ${input.doneOn ?? null}, version = version + 1 WHERE id = ${input.id} RETURNING title`;
     audit({ type: "task", id: input.id, label: t?.title, after: { done: input.doneOn ?? null } });
   },

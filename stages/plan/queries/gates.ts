@@ -1,5 +1,5 @@
 import { type BuildStage, buildStage } from "@/core/vocabulary/builds";
-import type { GateItemKind } from "@/core/vocabulary/project";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { gateStates, type ItemState, mayBuild } from "@/core/gates/gate";
 import { db, type Tx } from "@/platform/db/db";
@@ -10,12 +10,12 @@ import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { toolsOf } from "@/stages/shop/queries";
 
 interface Item {
-  id: string;
-  milestoneId: string;
-  kind: GateItemKind;
-  label: string;
-  needs: number;
-  toolId: string | null;
+  id: row.GateItem["id"];
+  milestoneId: row.GateItem["milestoneId"];
+  kind: row.GateItem["kind"];
+  label: row.GateItem["label"];
+  needs: row.GateItem["needs"];
+  toolId: row.GateItem["toolId"];
 }
 
 export interface GateTeam {
@@ -37,12 +37,19 @@ export interface Gate {
 /** What has been ticked by hand, by item and team or person. */
 export const gateTicks = (projectId: string, sql: Tx = db()) =>
   sql<
-    { itemId: string; teamId: string | null; personId: string | null }[]
+    { itemId: row.GateTick["itemId"]; teamId: row.GateTick["teamId"]; personId: row.GateTick["personId"] }[]
   >`SELECT item_id, team_id, person_id FROM gate_tick WHERE project_id = ${projectId}`;
 
 /** Every gate of a project with its checklist as it stands for each team. */
 export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]> {
-  const gates = await sql<{ id: string; title: string; dueOn: string; stage: BuildStage }[]>`
+  const gates = await sql<
+    {
+      id: row.Milestone["id"];
+      title: row.Milestone["title"];
+      dueOn: row.Milestone["dueOn"];
+      stage: NonNullable<row.Milestone["gateStage"]>;
+    }[]
+  >`
     SELECT id, title, due_on, gate_stage AS stage
     FROM milestone
     WHERE project_id = ${projectId} AND gate_stage IS NOT NULL
@@ -55,9 +62,22 @@ export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]
     >`SELECT id, milestone_id, kind, label, needs, tool_id FROM gate_item WHERE project_id = ${projectId} ORDER BY id`,
     gateTicks(projectId, sql),
     sql<
-      { milestoneId: string; teamId: string; signedBy: string; signedAt: string; missing: string }[]
+      {
+        milestoneId: row.GateSignOff["milestoneId"];
+        teamId: row.GateSignOff["teamId"];
+        signedBy: row.GateSignOff["signedBy"];
+        signedAt: row.GateSignOff["signedAt"];
+        missing: row.GateSignOff["missing"];
+      }[]
     >`SELECT milestone_id, team_id, signed_by, signed_at, missing FROM gate_sign_off WHERE project_id = ${projectId}`,
-    sql<{ id: string; name: string; conceptId: string | null; members: { id: string; name: string }[] }[]>`
+    sql<
+      {
+        id: row.Team["id"];
+        name: row.Team["name"];
+        conceptId: string | null;
+        members: { id: string; name: string }[];
+      }[]
+    >`
       SELECT
         t.id, t.name,
         coalesce(

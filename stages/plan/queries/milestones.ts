@@ -1,15 +1,15 @@
-import type { MilestoneScope } from "@/core/vocabulary/project";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface Milestone {
-  id: string;
-  title: string;
-  dueOn: string /** Sections with a date of their own. */;
+  id: row.Milestone["id"];
+  title: row.Milestone["title"];
+  dueOn: row.Milestone["dueOn"] /** Sections with a date of their own. */;
   dates: Record<string, string>;
-  scope: MilestoneScope;
-  gateStage: string | null;
-  version: number;
+  scope: row.Milestone["scope"];
+  gateStage: row.Milestone["gateStage"];
+  version: row.Milestone["version"];
   checks: { teamId: string | null; personId: string | null; doneOn: string; checkedBy: string }[];
 }
 

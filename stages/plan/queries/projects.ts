@@ -1,17 +1,18 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 
 export interface ProjectLine {
-  id: string;
-  slug: string;
-  title: string;
-  purpose: string;
-  kind: string;
-  startsOn: string;
-  endsOn: string;
-  eventOn: string | null;
-  finishedAt: string | null;
+  id: row.Project["id"];
+  slug: row.Project["slug"];
+  title: row.Project["title"];
+  purpose: row.Project["purpose"];
+  kind: row.Project["kind"];
+  startsOn: row.Project["startsOn"];
+  endsOn: row.Project["endsOn"];
+  eventOn: row.Project["eventOn"];
+  finishedAt: row.Project["finishedAt"];
   teams: number;
   students: number;
   sections: string[];

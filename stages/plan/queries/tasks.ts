@@ -1,16 +1,17 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface Task {
-  id: string;
-  title: string;
-  length: number;
-  notBefore: string | null;
-  deadline: string | null;
-  milestoneId: string | null;
-  after: string[];
-  doneOn: string | null;
-  version: number;
+  id: row.Task["id"];
+  title: row.Task["title"];
+  length: row.Task["length"];
+  notBefore: row.Task["notBefore"];
+  deadline: row.Task["deadline"];
+  milestoneId: row.Task["milestoneId"];
+  after: row.Task["after"];
+  doneOn: row.Task["doneOn"];
+  version: row.Task["version"];
 }
 
 export const tasksOf = (projectId: string) =>

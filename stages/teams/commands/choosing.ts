@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { drawOrder } from "@/core/draw/draw";
 import { command, found, projectOf, refuse } from "@/platform/command/command";
@@ -20,7 +21,7 @@ export const joinTeam = command({
     if (set.teamSchool !== "self")
       refuse("In this project you do not choose the team yourself. Tell your wishes, or ask your instructor.");
     await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
-    const [me] = await sql<{ sectionId: string }[]>`
+    const [me] = await sql<{ sectionId: row.Enrolment["sectionId"] }[]>`
       SELECT e.section_id
       FROM enrolment e
       JOIN project_section ps USING (section_id)
@@ -84,7 +85,7 @@ export const setTeamConcept = command({
         )[0],
         "This concept",
       );
-    const [t] = await sql<{ name: string }[]>`
+    const [t] = await sql<{ name: row.Team["name"] }[]>`
       UPDATE team
       SET concept_id = ${input.conceptId ?? null}, version = version + 1
       WHERE id = ${input.id}
@@ -104,7 +105,7 @@ export const formByIdea = command({
   schema: s.teamsByIdea,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, today, audit }, input): Promise<{ teams: number; placed: number }> {
-    const going = await sql<{ id: string; title: string; authors: string[] }[]>`
+    const going = await sql<{ id: row.Concept["id"]; title: row.Concept["title"]; authors: string[] }[]>`
       SELECT
         k.id, k.title,
         (
@@ -124,7 +125,7 @@ export const formByIdea = command({
     const placed = new Set(
       (
         await sql<
-          { personId: string }[]
+          { personId: row.Membership["personId"] }[]
         >`SELECT person_id FROM membership WHERE project_id = ${input.projectId} AND to_on IS NULL`
       ).map((m) => m.personId),
     );
@@ -168,7 +169,7 @@ export const drawSelectionOrder = command({
     const teams = (await teamsOf(input.projectId))
       .filter((t) => !input.sectionId || t.sectionId === input.sectionId)
       .map((t) => ({ id: t.id, name: t.name }));
-    const who = teams.length
+    const who: { id: string; name: string }[] = teams.length
       ? teams
       : (await peopleIn(sql, input.projectId, input.sectionId ? [input.sectionId] : [])).map(({ id, name }) => ({
           id,

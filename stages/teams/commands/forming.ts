@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { costOf } from "@/core/teams/cost";
 import { reportTeams } from "@/core/teams/report";
@@ -37,7 +38,9 @@ export const saveWishes = command({
   async run({ sql, audit }, input) {
     const here = new Set((await peopleIn(sql, input.projectId, [])).map((p) => p.id));
     const concepts = new Set(
-      (await sql<{ id: string }[]>`SELECT id FROM concept WHERE project_id = ${input.projectId}`).map((k) => k.id),
+      (await sql<{ id: row.Concept["id"] }[]>`SELECT id FROM concept WHERE project_id = ${input.projectId}`).map(
+        (k) => k.id,
+      ),
     );
     if (input.people.some((p) => !here.has(p) || p === input.personId))
       refuse("Wish for students of this project, not for yourself.", "people");
@@ -131,11 +134,11 @@ export const adoptTeamPlan = command({
   async run({ sql, today, audit }, input): Promise<{ teams: number }> {
     const [plan] = await sql<
       {
-        projectId: string;
-        name: string;
+        projectId: row.TeamPlan["projectId"];
+        name: row.TeamPlan["name"];
         problem: Setup;
         assignment: Record<string, string>;
-        adoptedAt: string | null;
+        adoptedAt: row.TeamPlan["adoptedAt"];
       }[]
     >`SELECT project_id, name, problem, assignment, adopted_at FROM team_plan WHERE id = ${input.id} FOR UPDATE`;
     const { projectId } = found(plan, "This plan");
@@ -165,7 +168,7 @@ export const adoptTeamPlan = command({
       if (!live.has(t.id)) {
         id = newId();
         created.push(id);
-        const [first] = await sql<{ sectionId: string }[]>`
+        const [first] = await sql<{ sectionId: row.Enrolment["sectionId"] }[]>`
           SELECT e.section_id
           FROM enrolment e
           JOIN project_section ps USING (section_id)
@@ -213,7 +216,12 @@ export const undoTeamPlan = command({
   subject: (sql, i) => ofPlan(sql, i.id),
   async run({ sql, today, audit }, input) {
     const [plan] = await sql<
-      { projectId: string; name: string; before: Before | null; adoptedAt: string | null }[]
+      {
+        projectId: row.TeamPlan["projectId"];
+        name: row.TeamPlan["name"];
+        before: Before | null;
+        adoptedAt: row.TeamPlan["adoptedAt"];
+      }[]
     >`SELECT project_id, name, before, adopted_at FROM team_plan WHERE id = ${input.id} FOR UPDATE`;
     if (!found(plan, "This plan").adoptedAt || !plan!.before)
       refuse("This plan is not adopted, so there is nothing to undo.");

@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -6,7 +7,9 @@ import { partActs } from "../acts";
 import * as s from "../schema";
 
 const ofPart = async (sql: Tx, id: string) => {
-  const [p] = await sql<{ projectId: string; teamId: string }[]>`SELECT project_id, team_id FROM part WHERE id = ${id}`;
+  const [p] = await sql<
+    { projectId: row.Part["projectId"]; teamId: row.Part["teamId"] }[]
+  >`SELECT project_id, team_id FROM part WHERE id = ${id}`;
   return p ? { project: p.projectId, team: p.teamId } : null;
 };
 
@@ -15,16 +18,18 @@ export const savePart = command({
   act: partActs.edit,
   schema: s.part,
   async subject(sql, i) {
-    const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${i.teamId}`;
+    const [t] = await sql<{ projectId: row.Team["projectId"] }[]>`SELECT project_id FROM team WHERE id = ${i.teamId}`;
     if (i.id && (await ofPart(sql, i.id))?.team !== i.teamId) return null;
     return t ? { project: t.projectId, team: i.teamId } : null;
   },
   async run({ sql, audit }, input): Promise<{ id: string }> {
-    const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${input.teamId}`;
+    const [t] = await sql<
+      { projectId: row.Team["projectId"] }[]
+    >`SELECT project_id FROM team WHERE id = ${input.teamId}`;
     const members = new Set(
       (
         await sql<
-          { personId: string }[]
+          { personId: row.Membership["personId"] }[]
         >`SELECT person_id FROM membership WHERE team_id = ${input.teamId} AND to_on IS NULL`
       ).map((m) => m.personId),
     );

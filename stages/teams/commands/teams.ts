@@ -1,3 +1,4 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { drawTeams as drawSizes } from "@/core/draw/draw";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
@@ -6,7 +7,7 @@ import { teamActs } from "../acts";
 import * as s from "../schema";
 
 const ofTeam = async (sql: Tx, id: string) => {
-  const [t] = await sql<{ projectId: string }[]>`SELECT project_id FROM team WHERE id = ${id}`;
+  const [t] = await sql<{ projectId: row.Team["projectId"] }[]>`SELECT project_id FROM team WHERE id = ${id}`;
   return t ? { project: t.projectId, team: id } : null;
 };
 
@@ -75,7 +76,7 @@ export const moveStudent = command({
   schema: s.moveStudent,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit, today }, input) {
-    const [p] = await sql<{ name: string }[]>`
+    const [p] = await sql<{ name: row.Person["name"] }[]>`
       SELECT p.name
       FROM person p
       JOIN enrolment e ON e.person_id = p.id
@@ -85,11 +86,11 @@ export const moveStudent = command({
     found(p, "This student");
     const [t] = input.teamId
       ? await sql<
-          { name: string }[]
+          { name: row.Team["name"] }[]
         >`SELECT name FROM team WHERE id = ${input.teamId} AND project_id = ${input.projectId} AND retired_at IS NULL`
       : [undefined];
     if (input.teamId) found(t, "This team");
-    const [old] = await sql<{ team: string; teamId: string; role: string }[]>`
+    const [old] = await sql<{ team: row.Team["name"]; teamId: row.Team["id"]; role: row.Membership["role"] }[]>`
       SELECT t.name AS team, t.id AS team_id, m.role
       FROM membership m
       JOIN team t ON t.id = m.team_id
@@ -143,7 +144,7 @@ export const drawTeams = command({
       )[0],
       "This section",
     );
-    const people = await sql<{ id: string; name: string }[]>`
+    const people = await sql<{ id: row.Person["id"]; name: row.Person["name"] }[]>`
       SELECT p.id, p.name
       FROM enrolment e
       JOIN person p ON p.id = e.person_id

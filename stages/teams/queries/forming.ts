@@ -1,4 +1,4 @@
-import type { ConstraintKind, WishKind } from "@/core/vocabulary/teams";
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { Cost } from "@/core/teams/cost";
 import type { SolverWeights, TeamProblem } from "@/core/teams/problem";
@@ -6,24 +6,24 @@ import { db, newId, type Tx } from "@/platform/db/db";
 import { teamsOf } from "./teams";
 
 export interface Trait {
-  personId: string;
+  personId: row.Trait["personId"];
   skills: Record<string, number>;
-  marked: boolean;
+  marked: row.Trait["marked"];
 }
 
 export interface Wish {
-  personId: string;
-  kind: WishKind;
-  target: string;
-  place: number;
+  personId: row.Wish["personId"];
+  kind: row.Wish["kind"];
+  target: row.Wish["target"];
+  place: row.Wish["place"];
 }
 
 export interface TeamConstraint {
-  id: string;
-  kind: ConstraintKind;
-  people: string[];
-  seat: string | null;
-  createdBy: string;
+  id: row.TeamConstraint["id"];
+  kind: row.TeamConstraint["kind"];
+  people: row.TeamConstraint["people"];
+  seat: row.TeamConstraint["seat"];
+  createdBy: row.TeamConstraint["createdBy"];
 }
 
 export interface Setup {
@@ -36,15 +36,15 @@ export interface Setup {
 }
 
 export interface TeamPlan {
-  id: string;
-  name: string;
-  seed: string;
+  id: row.TeamPlan["id"];
+  name: row.TeamPlan["name"];
+  seed: row.TeamPlan["seed"];
   problem: Setup;
   assignment: Record<string, string>;
   cost: Cost;
-  madeBy: string;
-  madeAt: string;
-  adoptedAt: string | null;
+  madeBy: row.TeamPlan["madeBy"];
+  madeAt: row.TeamPlan["madeAt"];
+  adoptedAt: row.TeamPlan["adoptedAt"];
   undone: boolean;
 }
 
@@ -73,7 +73,7 @@ export const teamPlansOf = (projectId: string) =>
 
 /** The students of some sections (all when none is named) now in a project. */
 export const peopleIn = (sql: Tx, projectId: string, sectionIds: readonly string[]) => sql<
-  { id: string; name: string; sectionId: string }[]
+  { id: row.Person["id"]; name: row.Person["name"]; sectionId: row.Enrolment["sectionId"] }[]
 >`
   SELECT p.id, p.name, e.section_id
   FROM enrolment e
@@ -93,7 +93,7 @@ export async function problemOf(projectId: string, setup: Setup, sql: Tx = db())
     wishesOf(projectId),
     constraintsOf(projectId),
     teamsOf(projectId),
-    sql<{ id: string; title: string; sectionId: string | null }[]>`
+    sql<{ id: row.Concept["id"]; title: row.Concept["title"]; sectionId: string | null }[]>`
       SELECT
         k.id, k.title,
         (
@@ -106,7 +106,7 @@ export async function problemOf(projectId: string, setup: Setup, sql: Tx = db())
       FROM concept k
       WHERE k.project_id = ${projectId}
     `,
-    sql<{ a: string; b: string }[]>`
+    sql<{ a: row.Membership["personId"]; b: row.Membership["personId"] }[]>`
       SELECT DISTINCT x.person_id AS a, y.person_id AS b
       FROM membership x
       JOIN membership y ON y.team_id = x.team_id AND y.person_id > x.person_id

@@ -1,13 +1,14 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface PartRow {
-  id: string;
-  teamId: string;
-  name: string;
-  role: string;
+  id: row.Part["id"];
+  teamId: row.Part["teamId"];
+  name: row.Part["name"];
+  role: row.Part["role"];
   owners: string[];
-  version: number;
+  version: row.Part["version"];
 }
 
 export const partsOf = (projectId: string) =>

@@ -1,14 +1,15 @@
+import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 
 export interface Team {
-  id: string;
-  name: string;
-  sectionId: string | null;
-  section: string | null;
-  conceptId: string | null;
-  concept: string | null;
-  version: number;
+  id: row.Team["id"];
+  name: row.Team["name"];
+  sectionId: row.Team["sectionId"];
+  section: row.Section["name"] | null;
+  conceptId: row.Team["conceptId"];
+  concept: row.Concept["title"] | null;
+  version: row.Team["version"];
   members: { id: string; name: string; role: string }[];
 }
 
@@ -30,7 +31,15 @@ export const teamsOf = (projectId: string) => db()<Team[]>`
 `;
 
 export const drawsOf = (projectId: string, purpose: string) =>
-  db()<{ id: string; seed: string; drawnBy: string; drawnAt: string; outcome: unknown }[]>`
+  db()<
+    {
+      id: row.Draw["id"];
+      seed: row.Draw["seed"];
+      drawnBy: row.Draw["drawnBy"];
+      drawnAt: row.Draw["drawnAt"];
+      outcome: unknown;
+    }[]
+  >`
     SELECT id, seed, drawn_by, drawn_at, outcome
     FROM draw
     WHERE project_id = ${projectId} AND purpose = ${purpose}
