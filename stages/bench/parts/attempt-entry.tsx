@@ -42,6 +42,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
   const [note, setNote] = useState("");
   // A quick hand types the next attempt while this one is on its way: neither its readings nor its Enter is lost.
   const busy = useRef(false);
+  const [saving, setSaving] = useState(false);
   const asked = useRef<EnteredState | null>(null);
   const latest = useRef(values);
   latest.current = values;
@@ -68,6 +69,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
       }
     }
     busy.current = true;
+    setSaving(true);
     setNote("");
     runId.current ||= crypto.randomUUID();
     try {
@@ -92,6 +94,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
       );
     } finally {
       busy.current = false;
+      setSaving(false);
     }
     const waiting = asked.current;
     asked.current = null;
@@ -167,7 +170,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
           </td>
         ))}
         <td className="text-sm text-soft">
-          {busy ? "saving…" : "Enter: next field"}
+          {saving ? "saving…" : "Enter: next field"}
           <span className="no-print block">
             <button type="button" className="underline" onClick={() => save("foul")}>
               foul
