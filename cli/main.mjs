@@ -17,6 +17,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone import FILE.zip         a bundle into this school
   ./ironstone backup FILE.zip         the whole school
   ./ironstone restore FILE.zip        the whole school from a backup (replaces what is here)
+  ./ironstone verify                  computes every kept value anew and names what differs
   ./ironstone bench                   how fast the main views are, as ratios to the lightest page
   ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
   ./ironstone structure               lengths of files and lines, the tests' share, lists written twice
@@ -117,6 +118,11 @@ async function dispatch([command, ...rest]) {
       return withDatabase(async (env) => {
         await task("migrate", [], env);
         await task("bundle", ["schema", join(root, "docs/bundle.schema.json")], env);
+      });
+    case "verify":
+      return withDatabase(async (env) => {
+        await task("migrate", [], env);
+        await task("verify", [], env);
       });
     case "rows":
       return withDatabase(async (env) => {

@@ -1,22 +1,34 @@
 "use client";
 
 import dynamic from "next/dynamic";
-import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from "react";
-import type { Working } from "@/core/working/working";
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
+import { makeWorking, type Working } from "@/core/working/working";
 import { cx } from "./classes";
 
 const load = () => import("./working-drawer");
 const WorkingDrawer = dynamic(load, { ssr: false });
-const Open = createContext<(w: Working) => void>(() => {});
+const Open = createContext<(w: Working | string) => void>(() => {});
+
+const note = (title: string, rule: string): Working => makeWorking({ title, result: "", rule });
+const waiting = note("…", "The working is being made.");
+const failed = note("not here", "The working could not be fetched. Press the figure again, or reload the page.");
 
 /** Holds the working drawer: one for the whole application. */
 export function WorkingProvider({ children }: { children: ReactNode }) {
   const [shown, setShown] = useState<Working | null>(null);
   const [asked, setAsked] = useState(false);
   useEffect(() => void load(), []);
-  const open = useCallback((w: Working) => {
+  // The last press wins, however slowly an earlier working arrives.
+  const last = useRef(0);
+  const open = useCallback((w: Working | string) => {
     setAsked(true);
-    setShown(w);
+    const mine = ++last.current;
+    if (typeof w !== "string") return setShown(w);
+    setShown(waiting);
+    fetch(w)
+      .then((r) => (r.ok ? r.json() : failed))
+      .catch(() => failed)
+      .then((found: Working) => mine === last.current && setShown(found));
   }, []);
   return (
     <Open.Provider value={open}>
@@ -28,6 +40,7 @@ export function WorkingProvider({ children }: { children: ReactNode }) {
 
 /**
  * A computed figure: dotted underline, opens its working by press or W. The one way in which computed values are shown.
+ * The working comes with the page, or by its address (`workingAt`) when it is opened.
  */
 export function Figure({
   children,
@@ -38,7 +51,7 @@ export function Figure({
 }: {
   children: ReactNode;
   unit?: string;
-  working: Working;
+  working: Working | string;
   className?: string;
   big?: boolean;
 }) {
@@ -52,7 +65,7 @@ export function Figure({
       onKeyDown={(e) => {
         if (e.key === "w" || e.key === "W") show();
       }}
-      title={`${working.title}. Press for its working.`}
+      title={typeof working === "string" ? "Press for its working." : `${working.title}. Press for its working.`}
       className={cx(
         "cursor-help border-b border-dotted border-soft/80 leading-[1.15] hover:border-iron hover:text-iron",
         big && "text-[19px] font-[650]",

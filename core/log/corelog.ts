@@ -7,7 +7,8 @@ export interface LogFacts {
   readonly weeks: readonly Week[];
   readonly teams: readonly { id: string }[];
   readonly builds: readonly { team: string; date: string; label: string }[];
-  readonly runs: readonly { team: string; date: string; value: number | null; counts: boolean }[];
+  /** Runs of a team on a day: how many, and the best of those that count. */
+  readonly runs: readonly { team: string; date: string; n: number; best: number | null }[];
   readonly reviews: readonly { team: string; date: string }[];
   readonly checks: readonly { team: string; date: string; title: string }[];
 }
@@ -57,7 +58,7 @@ export function coreLog(facts: LogFacts, better: Better): Map<string, LogCell[]>
       facts.weeks.map(({ number }) => {
         const builds = of(facts.builds, number).map((b) => b.label);
         const runs = of(facts.runs, number);
-        const values = runs.filter((r) => r.counts && r.value !== null).map((r) => r.value!);
+        const values = runs.flatMap((r) => (r.best === null ? [] : [r.best]));
         const reviews = of(facts.reviews, number).length;
         const checks = of(facts.checks, number).map((c) => c.title);
         const empty = builds.length + runs.length + reviews + checks.length === 0;
@@ -67,7 +68,7 @@ export function coreLog(facts: LogFacts, better: Better): Map<string, LogCell[]>
         return {
           week: number,
           builds,
-          runs: runs.length,
+          runs: runs.reduce((s, r) => s + r.n, 0),
           best: values.length ? (better === "more" ? Math.max(...values) : Math.min(...values)) : null,
           reviews,
           checks,

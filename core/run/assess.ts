@@ -43,6 +43,10 @@ export interface AssessedRun {
   readonly state: RunState;
   readonly values: Readonly<Record<string, Computed<RunValue | null>>>;
   readonly comparable: boolean;
+  /** Made under the protocol version that it is judged by. */
+  readonly current: boolean;
+  /** Inside all tolerances. */
+  readonly inside: boolean;
   /** Why it is not comparable, in words. */
   readonly reasons: readonly string[];
   readonly alarms: readonly string[];
@@ -74,6 +78,7 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
   const alarms: string[] = [];
   const scope: Record<string, FormulaInput> = {};
   const inputs: Record<string, WorkingInput> = {};
+  let inside = true;
   const values: Record<string, Computed<RunValue | null>> = {};
   const source = { by: run.by, at: run.at };
 
@@ -102,11 +107,13 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
     };
     if (si === undefined) continue;
     const off = fromSi(si, c.unit).minus(c.target).abs();
-    if (off.gt(c.tolerance))
+    if (off.gt(c.tolerance)) {
+      inside = false;
       reasons.push(
         `${c.name} ${shown} ${c.unit}, outside ${new Decimal(c.target).minus(c.tolerance)} to ` +
           `${new Decimal(c.target).plus(c.tolerance)} ${c.unit}`,
       );
+    }
   }
   for (const m of p.measures) {
     const si = run.readings[m.key];
@@ -220,6 +227,8 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
     state: run.state,
     values,
     comparable: reasons.length === 0,
+    current: run.otherVersion === undefined,
+    inside,
     reasons,
     alarms,
   };
@@ -265,7 +274,7 @@ export function summariseRuns(p: ProtocolDefinition, runs: readonly AssessedRun[
   const good = runs
     .filter((r) => r.comparable && r.values[key]?.value)
     .map((r) => ({ run: r, v: r.values[key]!.value! }));
-  const fouls = runs.filter((r) => (r.state === "foul" || r.state === "no_finish") && r.reasons.length === 1);
+  const fouls = runs.filter((r) => (r.state === "foul" || r.state === "no_finish") && r.current && r.inside);
   const description = describe(good.map((g) => g.v.value));
   const ordered = [
     ...good.map((g) => ({ at: g.run.attempt, value: String(g.v.value), state: "valid" as const })),

@@ -65,14 +65,10 @@ export const findingOutcome = vocabulary({ met: "", "not met": "", "not applicab
 export type FindingOutcome = Term<typeof findingOutcome>;
 
 /** How a requirement stands for a build. */
-export const verdict = vocabulary({
-  met: "",
-  "not met": "",
-  marginal: "",
-  untested: "",
-  stale: "",
-  "not applicable": "",
-});
+export const verdict = vocabulary(
+  { met: "", "not met": "", marginal: "", untested: "", stale: "", "not applicable": "" },
+  ["verdict.value"],
+);
 export type Verdict = Term<typeof verdict>;
 
 /** What a verdict leans on. */

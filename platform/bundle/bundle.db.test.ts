@@ -73,7 +73,7 @@ const countAll = async () =>
     `
   )[0]!.n;
 
-test("every table of the database travels in a backup, but sign-in and request state", async () => {
+test("every table of the database travels in a backup, but kept values, sign-in and request state", async () => {
   const all = (
     await db()<{ name: string }[]>`
       SELECT relname AS name
@@ -83,10 +83,14 @@ test("every table of the database travels in a backup, but sign-in and request s
     `
   ).map((r) => r.name);
   expect(all.filter((t) => !tables.some((x) => x.name === t)).sort()).toEqual([
+    "build_summary",
+    "kept_build",
     "migration",
     "request_done",
+    "run_value",
     "session_token",
     "sign_in_attempt",
+    "verdict",
   ]);
 });
 

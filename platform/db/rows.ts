@@ -94,6 +94,14 @@ export interface BuildParent {
   parentId: Id<"build">;
 }
 
+export interface BuildSummary {
+  buildId: Id<"build">;
+  protocolId: Id<"protocol">;
+  key: string;
+  summary: unknown;
+  protocolNumber: number;
+}
+
 export interface Challenge {
   id: Id<"challenge">;
   projectId: Id<"project">;
@@ -322,6 +330,13 @@ export interface GuestLink {
   revokedAt: string | null;
   createdAt: string;
   version: number;
+}
+
+export interface KeptBuild {
+  buildId: Id<"build">;
+  projectId: Id<"project">;
+  stale: boolean;
+  mark: string;
 }
 
 export interface Membership {
@@ -583,6 +598,19 @@ export interface Run {
   version: number;
 }
 
+export interface RunValue {
+  runId: Id<"run">;
+  key: string;
+  buildId: Id<"build">;
+  value: number | null;
+  u: number | null;
+  comparable: boolean;
+  sound: boolean;
+  reasons: string[];
+  runVersion: number;
+  protocolNumber: number;
+}
+
 export interface SchemeVersion {
   id: Id<"scheme_version">;
   projectId: Id<"project">;
@@ -773,6 +801,14 @@ export interface VariableSetting {
   buildId: Id<"build">;
   name: string;
   value: string;
+}
+
+export interface Verdict {
+  requirementId: Id<"requirement">;
+  buildId: Id<"build">;
+  value: In<"verdict">;
+  requirementNumber: number;
+  buildRevision: number;
 }
 
 export interface Wish {

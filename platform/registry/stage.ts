@@ -1,4 +1,5 @@
 import type { Act, Actor } from "@/core/access/can";
+import type { Working } from "@/core/working/working";
 import type { Sql } from "../db/db";
 import type { ProjectRow } from "../project/frame";
 
@@ -60,6 +61,18 @@ export interface Search {
   readonly may: (act: Act) => boolean;
 }
 
+/** A working of this stage, made when it is opened. */
+export interface WorkingOf {
+  readonly act: Act;
+  readonly make: (ask: {
+    readonly projectId: string;
+    readonly actor: Actor;
+    readonly today: string;
+    /** Which one, as the figure's address says. */
+    which(name: string): string;
+  }) => Promise<Working | null>;
+}
+
 /** A list of the project as CSV, under its name in the address. */
 export interface Download {
   readonly act: Act;
@@ -82,6 +95,8 @@ export interface Stage {
   readonly waiting?: (projectIds: readonly string[], today: string) => Promise<readonly Waiting[]>;
   readonly home?: HomePart;
   readonly search?: (search: Search) => Promise<readonly Hit[]>;
+  /** By what a figure's address names. */
+  readonly workings?: Readonly<Record<string, WorkingOf>>;
   readonly downloads?: Readonly<Record<string, Download>>;
 }
 

@@ -54,7 +54,13 @@ export interface StoredRun extends RecordedRun {
 /** Runs with their readings, oldest first; narrowed by protocol, build or place. */
 export const runsOf = (
   projectId: string,
-  narrow: { protocolId?: string; buildId?: string; place?: RunPlace } = {},
+  narrow: {
+    protocolId?: string;
+    buildIds?: readonly string[];
+    place?: RunPlace;
+    /** Only so many, the latest. */
+    latest?: number;
+  } = {},
   sql: Tx = db(),
 ) => sql<StoredRun[]>`
   SELECT
@@ -72,8 +78,47 @@ export const runsOf = (
     WHERE run_id = r.id
   ) d ON true
   WHERE r.project_id = ${projectId}
+    ${
+      narrow.latest && narrow.buildIds
+        ? sql`AND r.id IN (
+            SELECT x.id
+            FROM run x
+            JOIN protocol_version y ON y.id = x.protocol_version_id
+            WHERE x.build_id IN ${sql(narrow.buildIds)} AND y.protocol_id = ${narrow.protocolId ?? null}
+              AND x.place = 'bench'
+            ORDER BY x.recorded_at DESC, x.id DESC
+            LIMIT ${narrow.latest}
+          )`
+        : sql``
+    }
     ${narrow.protocolId ? sql`AND v.protocol_id = ${narrow.protocolId}` : sql``}
-    ${narrow.buildId ? sql`AND r.build_id = ${narrow.buildId}` : sql``}
+    ${narrow.buildIds ? sql`AND r.build_id IN ${sql(narrow.buildIds)}` : sql``}
     ${narrow.place ? sql`AND r.place = ${narrow.place}` : sql``}
   ORDER BY r.build_id, v.number, r.attempt, r.recorded_at
 `;
+
+/** The comparable bench values of some builds in a channel, oldest first, and each build's last attempt so far. */
+export async function benchValues(buildIds: readonly string[], protocolId: string, key: string) {
+  if (!buildIds.length) return { values: [], attempts: [] };
+  const sql = db();
+  const [values, attempts] = await Promise.all([
+    sql<{ buildId: string; runId: string; value: number }[]>`
+      SELECT v.build_id, v.run_id, v.value
+      FROM run_value v
+      JOIN run r ON r.id = v.run_id
+      JOIN protocol_version o ON o.id = r.protocol_version_id
+      WHERE v.build_id IN ${sql(buildIds)} AND v.key = ${key} AND v.comparable AND v.value IS NOT NULL
+        AND o.protocol_id = ${protocolId} AND r.place = 'bench'
+      ORDER BY o.number, r.attempt, r.recorded_at
+    `,
+    sql<{ buildId: string; runs: number; last: number }[]>`
+      SELECT r.build_id, count(*)::int AS runs, max(r.attempt) FILTER (WHERE o.number = n.newest) AS last
+      FROM run r
+      JOIN protocol_version o ON o.id = r.protocol_version_id
+      CROSS JOIN (SELECT max(number) AS newest FROM protocol_version WHERE protocol_id = ${protocolId}) n
+      WHERE r.build_id IN ${sql(buildIds)} AND o.protocol_id = ${protocolId} AND r.place = 'bench'
+      GROUP BY r.build_id
+    `,
+  ]);
+  return { values, attempts };
+}

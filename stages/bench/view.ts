@@ -1,41 +1,40 @@
 import { decimalsFor, formatSi, fromSi } from "@/core/quantity/quantity";
+import type { AssessedRun } from "@/core/run/assess";
 import { channelsOf } from "@/core/run/protocol";
 import { compareMeans } from "@/core/stats/compare";
 import { outliers } from "@/core/stats/describe";
 import type { Build } from "@/stages/builds/queries";
-import type { ProjectFacts } from "@/stages/needs/queries/facts";
+import { changedVariables } from "@/stages/builds/view";
+import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";
-import { requirementStatus, summaryOf } from "@/stages/needs/view/verdicts";
-import type { Protocol } from "./queries";
+import type { Protocol, StoredRun } from "./queries";
+
+/** The runs and values that the bench's page is made of. */
+export interface BenchFacts {
+  /** The build's attempts that are shown, in their order. */
+  readonly runs: readonly StoredRun[];
+  readonly assessed: ReadonlyMap<string, AssessedRun>;
+  /** Comparable values of the primary channel, of the team's builds. */
+  readonly values: readonly { buildId: string; runId: string; value: number }[];
+  /** By build: how many runs, and the last attempt under the current version. */
+  readonly attempts: readonly { buildId: string; runs: number; last: number | null }[];
+}
 
 /** The build that the bench opens at: the one asked for, the last tested one, or the newest, of the own team if any. */
-export const buildAtBench = (facts: ProjectFacts, wanted: string | undefined, ownTeam: string | null) =>
-  facts.builds.find((b) => b.id === wanted) ??
-  facts.builds.findLast((b) => (ownTeam ? b.teamId === ownTeam : true) && facts.runs.some((r) => r.buildId === b.id)) ??
-  facts.builds.findLast((b) => !ownTeam || b.teamId === ownTeam);
-
-/** The design variables that differ between two builds, by name. */
-export const changedVariables = (a: Pick<Build, "variables">, b: Pick<Build, "variables">): string[] =>
-  [...new Set([...Object.keys(a.variables), ...Object.keys(b.variables)])].filter(
-    (k) => a.variables[k] !== b.variables[k],
-  );
+export function buildAtBench(state: ProjectState, wanted: string | undefined, ownTeam: string | null) {
+  const own = state.builds.filter((b) => !ownTeam || b.teamId === ownTeam);
+  return state.builds.find((b) => b.id === wanted) ?? own.findLast((b) => state.tested.has(b.id)) ?? own.at(-1);
+}
 
 /** What the bench shows of a build under a protocol. */
-export function benchView(facts: ProjectFacts, protocol: Protocol, build: Build) {
+export function benchView(state: ProjectState, facts: BenchFacts, protocol: Protocol, build: Build) {
   const d = protocol.definition;
   const channels = channelsOf(d);
   const primary = channels.find((c) => c.key === d.primary)!;
-  const benchRuns = facts.runs.filter((r) => r.protocolId === protocol.id && r.place === "bench");
-  const runs = benchRuns.filter((r) => r.buildId === build.id);
-  const siblings = facts.builds.filter((b) => b.teamId === build.teamId);
-  const valuesOf = (id: string) =>
-    benchRuns
-      .filter((r) => r.buildId === id)
-      .flatMap((r) => {
-        const a = facts.assessed.get(r.id);
-        const v = a?.comparable ? a.values[d.primary]?.value : null;
-        return v ? [v.value] : [];
-      });
+  const siblings = state.builds.filter((b) => b.teamId === build.teamId);
+  const valuesOf = (id: string) => facts.values.filter((v) => v.buildId === id).map((v) => v.value);
+  const mine = facts.values.filter((v) => v.buildId === build.id);
+  const far = new Set(outliers(mine.map((v) => v.value)).map((i) => mine[i]!.runId));
   const before = siblings.findLast((b) => b.number < build.number && valuesOf(b.id).length > 0);
   const comparison = before
     ? compareMeans(
@@ -45,22 +44,21 @@ export function benchView(facts: ProjectFacts, protocol: Protocol, build: Build)
         primary.unit,
       )
     : null;
-  const asked = facts.requirements.filter((r) => r.measure?.startsWith(`run:${protocol.id}:`));
+  const asked = state.requirements.filter((r) => r.measure?.startsWith(`run:${protocol.id}:`));
   const limit = asked.find((r) => r.measure === `run:${protocol.id}:${d.primary}` && r.target);
-  const counted = runs.filter((r) => facts.assessed.get(r.id)?.comparable);
-  const far = outliers(counted.map((r) => facts.assessed.get(r.id)!.values[d.primary]?.value?.value ?? 0));
-  const last = runs.at(-1);
+  const last = facts.runs.at(-1);
   const shown = (value: string | undefined, unit: string, decimals: number) =>
     value ? formatSi(value, unit, decimals) : "";
+  const count = facts.attempts.find((a) => a.buildId === build.id);
   return {
     channels,
     primary,
     siblings,
     /** Attempts in their order, each with its assessment and what a correction starts from. */
-    rows: runs.map((run) => ({
+    rows: facts.runs.map((run) => ({
       run,
       assessed: facts.assessed.get(run.id)!,
-      far: far.some((i) => counted[i]!.id === run.id),
+      far: far.has(run.id),
       typed: {
         readings: Object.fromEntries(
           d.measures.map((m) => [m.key, shown(run.readings[m.key], m.unit, decimalsFor(m.resolution))]),
@@ -70,11 +68,13 @@ export function benchView(facts: ProjectFacts, protocol: Protocol, build: Build)
         ),
       },
     })),
-    summary: summaryOf(facts, protocol, build.id, d.primary),
+    /** Earlier attempts that are not shown. */
+    earlier: (count?.runs ?? 0) - facts.runs.length,
+    summary: state.summary(build.id, protocol.id, d.primary),
     before,
     comparison,
     changed: before ? changedVariables(build, before) : [],
-    verdicts: asked.map((r) => ({ code: r.code, status: requirementStatus(facts, r, build) })),
+    verdicts: asked.map((r) => ({ id: r.id, code: r.code, value: state.verdict(r.id, build.id) })),
     /** The limit on the primary channel, for the chart. */
     limit: limit
       ? {
@@ -86,18 +86,18 @@ export function benchView(facts: ProjectFacts, protocol: Protocol, build: Build)
     ghost: Object.fromEntries(
       d.measures.map((m) => [m.key, shown(last?.readings[m.key], m.unit, decimalsFor(m.resolution))]),
     ),
-    next: Math.max(0, ...runs.filter((r) => r.protocolVersionId === protocol.versionId).map((r) => r.attempt)) + 1,
+    next: (count?.last ?? 0) + 1,
     generations: siblings.map((b) => {
-      const s = summaryOf(facts, protocol, b.id, d.primary).value;
+      const s = state.summary(b.id, protocol.id, d.primary);
       return {
         label: `G${b.number}`,
         runs: valuesOf(b.id),
-        mean: s.mean,
-        low: s.interval?.[0] ?? null,
-        high: s.interval?.[1] ?? null,
+        mean: s?.mean ?? null,
+        low: s?.interval?.[0] ?? null,
+        high: s?.interval?.[1] ?? null,
       };
     }),
-    teamTested: facts.runs.some((r) => r.teamId === build.teamId && r.protocolId === protocol.id),
+    teamTested: siblings.some((b) => state.summary(b.id, protocol.id, d.primary) !== null),
   };
 }
 

@@ -29,3 +29,9 @@ export function margin(r: RequirementRow, b: Build): { text: string; bad: boolea
 }
 
 export const size = (b: Build) => (b.sides ? b.sides.map((s) => formatNumber(Number(s) * 1000, 0)).join(" × ") : null);
+
+/** The design variables that differ between two builds, by name. */
+export const changedVariables = (a: Pick<Build, "variables">, b: Pick<Build, "variables">): string[] =>
+  [...new Set([...Object.keys(a.variables), ...Object.keys(b.variables)])].filter(
+    (k) => a.variables[k] !== b.variables[k],
+  );

@@ -147,7 +147,7 @@ export const publishGrades = command({
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit, by, today }, input): Promise<{ number: number }> {
     await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
-    const book = await gradebook(input.projectId, today);
+    const book = await gradebook(input.projectId, today, { whole: true });
     if (!book.scheme) refuse("There is no grading scheme yet.");
     if (!book.rows.some((r) => r.grade.value.grade !== null))
       refuse("Nothing can be published: no component counts for anybody yet.");

@@ -5,7 +5,8 @@ import { type ComponentState, type Grade, gradeOf, type Override, type SchemeDef
 import { type Computed, makeWorking } from "@/core/working/working";
 import { db } from "@/platform/db/db";
 import { contestOf } from "@/stages/contest/queries/events";
-import { projectFacts } from "@/stages/needs/queries/facts";
+import { factsOfBuilds } from "@/stages/needs/queries/facts";
+import { projectState } from "@/stages/needs/queries/state";
 import { type Student, studentsOf } from "@/stages/people/queries/students";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { reviewsOf } from "@/stages/reviews/queries";
@@ -54,12 +55,19 @@ export interface Gradebook {
   rows: GradebookRow[];
 }
 
-/** Every student's grade from the facts; narrowed to one student where given. */
-export async function gradebook(projectId: string, today: string, only?: string): Promise<Gradebook> {
-  const [scheme, students, facts, reviews, milestones, events, entered] = await Promise.all([
+/**
+ * Every student's grade, from what is kept; of one student where asked. With `whole`, or of one student, the workings
+ * go down to the single run; otherwise a figure's working is fetched when it is opened.
+ */
+export async function gradebook(
+  projectId: string,
+  today: string,
+  { only, whole = only !== undefined }: { only?: string; whole?: boolean } = {},
+): Promise<Gradebook> {
+  const [scheme, students, state, reviews, milestones, events, entered] = await Promise.all([
     schemeOf(projectId),
     studentsOf(projectId),
-    projectFacts(projectId),
+    projectState(projectId),
     reviewsOf(projectId),
     milestonesOf(projectId),
     contestOf(projectId),
@@ -70,7 +78,10 @@ export async function gradebook(projectId: string, today: string, only?: string)
     `,
   ]);
   if (!scheme) return { scheme, rows: [] };
-  const world = { facts, reviews, milestones, events, today };
+  const team = students.find((x) => x.id === only)?.teamId;
+  const shown = state.builds.filter((b) => only === undefined || b.teamId === team).map((b) => b.id);
+  const facts = whole ? await factsOfBuilds(projectId, shown) : null;
+  const world = { state, facts, reviews, milestones, events, today };
   const teamCache = new Map<string, ComponentState>();
   const rows = students
     .filter((x) => !only || x.id === only)

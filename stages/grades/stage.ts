@@ -1,3 +1,4 @@
+import { gradeWorking } from "./workings";
 import "server-only";
 import type { HomePart, Stage, Stratum } from "@/platform/registry/stage";
 import { gradeActs } from "./acts";
@@ -25,5 +26,6 @@ export const grades: Stage = {
   commands: [commands],
   stratum,
   home,
+  workings: { grade: gradeWorking },
   downloads: { gradebook: { act: gradeActs.readAll, make: gradebookTable } },
 };

@@ -4,14 +4,17 @@ import { applyRule } from "@/core/points/rule";
 import { channelsOf } from "@/core/run/protocol";
 import { combineSheets } from "@/core/sheet/sheet";
 import { type Computed, makeWorking } from "@/core/working/working";
+import type { Protocol } from "@/stages/bench/queries";
 import type { contestOf } from "@/stages/contest/queries/events";
 import type { ProjectFacts } from "@/stages/needs/queries/facts";
+import type { ProjectState } from "@/stages/needs/queries/state";
+import type { KeptSummary } from "@/stages/needs/view/kept";
 import { summaryOf } from "@/stages/needs/view/verdicts";
 import type { Student } from "@/stages/people/queries/students";
 import type { Milestone } from "@/stages/plan/queries/milestones";
 import type { reviewsOf } from "@/stages/reviews/queries";
 
-export const shownValue = (x: Computed<unknown>) => x.working.result.replace("−", "-");
+export const shownValue = (x: KeptSummary) => x.shown.replace("−", "-");
 
 /** What is known of a component for a student from the record: nothing is zero that was not due. */
 export function stateOf(c: Component, student: Student, w: World): ComponentState {
@@ -99,20 +102,23 @@ export function stateOf(c: Component, student: Student, w: World): ComponentStat
     });
   }
   const measure = src.measure as { protocol: string; channel: string };
-  const protocol = w.facts.protocols.find((p) => p.id === measure.protocol);
+  const protocol = w.state.protocols.find((p) => p.id === measure.protocol);
   const channel = protocol && channelsOf(protocol.definition).find((x) => x.key === measure.channel);
   if (!protocol || !channel) return waiting("the protocol is not there (any more)");
   // Performance on the bench: the newest build that has a run that counts.
-  for (const b of w.facts.builds.filter((x) => x.teamId === student.teamId).reverse()) {
-    const summary = summaryOf(w.facts, protocol, b.id, channel.key);
-    if (summary.value.counted === null) continue;
+  for (const b of w.state.builds.filter((x) => x.teamId === student.teamId).reverse()) {
+    const kept = w.state.summary(b.id, protocol.id, channel.key);
+    if (!kept || kept.counted === null) continue;
+    const working = w.facts
+      ? summaryOf(w.facts, protocol, b.id, channel.key).working
+      : makeWorking({ title: channel.name, result: kept.shown, unit: channel.unit, rule: "" });
     // The value is put into the rule as it is shown: at two digits of its uncertainty, so that a calculator gives the
     // same points.
-    const others = src.rule.kind === "ratio" ? bestOfClass(w.facts, protocol, channel.key) : undefined;
+    const others = src.rule.kind === "ratio" ? bestOfClass(w.state, protocol, channel.key) : undefined;
     return scored(
-      shownValue(summary),
+      shownValue(kept),
       channel.unit,
-      { ...summary.working, steps: [`G${b.number}: ${summary.working.steps[0] ?? ""}`] },
+      { ...working, steps: [`G${b.number}: ${working.steps[0] ?? ""}`] },
       others,
     );
   }
@@ -120,21 +126,21 @@ export function stateOf(c: Component, student: Student, w: World): ComponentStat
 }
 
 interface World {
-  facts: ProjectFacts;
+  /** What is kept, of the whole project. */
+  state: ProjectState;
+  /** The facts of the builds in question, where whole workings are wanted. */
+  facts: ProjectFacts | null;
   reviews: Awaited<ReturnType<typeof reviewsOf>>;
   milestones: Milestone[];
   events: Awaited<ReturnType<typeof contestOf>>;
   today: string;
 }
 
-export function bestOfClass(
-  facts: ProjectFacts,
-  protocol: ProjectFacts["protocols"][number],
-  key: string,
-): string | undefined {
-  const all = facts.builds
-    .map((b) => summaryOf(facts, protocol, b.id, key))
-    .filter((x) => x.value.counted !== null)
-    .map(shownValue);
+/** The best counted value of all builds in a channel, as it is shown. */
+export function bestOfClass(state: ProjectState, protocol: Protocol, key: string): string | undefined {
+  const all = state.builds.flatMap((b) => {
+    const kept = state.summary(b.id, protocol.id, key);
+    return kept && kept.counted !== null ? [shownValue(kept)] : [];
+  });
   return all.sort((a, b) => (protocol.definition.better === "more" ? Number(b) - Number(a) : Number(a) - Number(b)))[0];
 }

@@ -14,6 +14,7 @@ import * as table from "./commands/table";
 import { statusTable } from "./queries/status-table";
 import { registerTable } from "./queries/table";
 import { needsWaiting } from "./waiting";
+import { runWorking, summaryWorking, verdictWorking } from "./workings";
 
 interface Row {
   requirements: number;
@@ -94,6 +95,7 @@ export const needs: Stage = {
   home,
   search,
   waiting: needsWaiting,
+  workings: { verdict: verdictWorking, summary: summaryWorking, run: runWorking },
   downloads: {
     requirements: { act: needsActs.read, make: statusTable },
     register: { act: needsActs.read, make: async (p) => toCsv(await registerTable(p.id)) },

@@ -50,7 +50,7 @@ describe("reviews and grades", () => {
       fields: { "marks.fit": expect.stringContaining("none of its levels") },
     });
     await ok(submitSheet, guest, mark("0"));
-    const book = await gradebook(w.projectId, "2027-03-02", w.students[0]);
+    const book = await gradebook(w.projectId, "2027-03-02", { only: w.students[0] });
     expect(book.rows[0]!.grade.value.components[0]).toMatchObject({ percent: "50", state: "scored" });
     await ok(decideReview, boss, { id: w.review, version: 1, verdict: "go on" });
     expect(await refused(submitSheet, guest, mark("4", { version: 1 }))).toMatchObject({
@@ -64,7 +64,7 @@ describe("reviews and grades", () => {
   }
   test("a grade is its arithmetic: what is not due does not count, what is missing counts zero", async () => {
     await ok(submitSheet, boss, mark("4"));
-    const grade = async () => (await gradebook(w.projectId, "2027-03-02", w.students[0])).rows[0]!.grade;
+    const grade = async () => (await gradebook(w.projectId, "2027-03-02", { only: w.students[0] })).rows[0]!.grade;
     // Flow of 8.6 kg in 60 s: 8.617 L/min at two digits of its uncertainty: (8.617 − 4) ÷ 5 × 100 = 92.34; the drawing
     // is missing; the notebook is not due.
     expect((await grade()).value.components.map((c) => [c.state, c.percent])).toEqual([

@@ -7,9 +7,8 @@ import { sessionsHeld } from "@/core/sessions/sessions";
 import { db } from "@/platform/db/db";
 import { calendarsOf } from "@/platform/project/calendars";
 import type { Waiting } from "@/platform/registry/stage";
-import { type ProjectFacts, projectFacts } from "@/stages/needs/queries/facts";
+import { type ProjectState, projectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";
-import { statusMatrix, summaryOf } from "@/stages/needs/view/verdicts";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { dueFor } from "@/stages/plan/view/tasks";
 import { reviewsOf } from "@/stages/reviews/queries";
@@ -19,7 +18,7 @@ import { teamsOf } from "@/stages/teams/queries/teams";
 export async function flagsOf(
   projectId: string,
   today: string,
-  given?: ProjectFacts,
+  given?: ProjectState,
 ): Promise<{ team: string; reason: string }[]> {
   const [project] = await db()<
     {
@@ -30,12 +29,11 @@ export async function flagsOf(
     }[]
   >`SELECT id, starts_on, ends_on, event_on FROM project WHERE id = ${projectId}`;
   const [facts, { of: calendars }, reviews, milestones] = await Promise.all([
-    given ?? projectFacts(projectId),
+    given ?? projectState(projectId),
     calendarsOf(project!),
     reviewsOf(projectId),
     milestonesOf(projectId),
   ]);
-  const matrix = statusMatrix(facts);
   const primary = facts.protocols[0];
   const first = [...calendars.values()][0] ?? [];
   const end = project!.eventOn ?? project!.endsOn;
@@ -43,8 +41,8 @@ export async function flagsOf(
   const teams = facts.teams.map((t) => {
     const sessions = calendars.get(t.sectionId ?? "") ?? first;
     const builds = facts.builds.filter((b) => b.teamId === t.id);
-    const newest = matrix.newest.get(t.id);
-    const verdict = (id: string) => matrix.status.get(id)!.get(t.id)!.value;
+    const newest = facts.newest.get(t.id);
+    const verdict = (id: string) => facts.verdict(id, newest?.id);
     const musts = facts.requirements.filter((r) => r.priority === "must");
     return {
       id: t.id,
@@ -53,7 +51,7 @@ export async function flagsOf(
       mustsUntested: musts.filter((r) => verdict(r.id) === "untested").length,
       staleMusts: musts.filter((r) => verdict(r.id) === "stale").length,
       results: primary
-        ? builds.map((b) => summaryOf(facts, primary, b.id, primary.definition.primary).value.counted)
+        ? builds.map((b) => facts.summary(b.id, primary.id, primary.definition.primary)?.counted ?? null)
         : [],
       overdueActions: reviews
         .flatMap((r) => r.actions)

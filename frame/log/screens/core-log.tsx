@@ -6,8 +6,7 @@ import { projectWeeks } from "@/core/sessions/sessions";
 import { makeWorking } from "@/core/working/working";
 import { projectPage } from "@/platform/pages/page";
 import { briefVersions } from "@/stages/brief/queries";
-import { projectFacts } from "@/stages/needs/queries/facts";
-import { statusMatrix } from "@/stages/needs/view/verdicts";
+import { channelByDay, type ProjectState, projectState } from "@/stages/needs/queries/state";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { benchmarkOf } from "@/stages/records/view";
 import { reviewsOf } from "@/stages/reviews/queries";
@@ -16,6 +15,7 @@ import { cx } from "@/ui/classes";
 import { longDate, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import { Cell, Fact } from "../parts/cell";
 import { FirstSteps } from "../parts/first-steps";
 import { ramp } from "../parts/ramp";
@@ -24,7 +24,7 @@ import { ramp } from "../parts/ramp";
 export async function CoreLogScreen({ slug, show }: { slug: string; show: string }) {
   const { frame, staff } = await projectPage(slug);
   const p = frame.project;
-  const [facts, reviews, milestones] = await Promise.all([projectFacts(p.id), reviewsOf(p.id), milestonesOf(p.id)]);
+  const [facts, reviews, milestones] = await Promise.all([projectState(p.id), reviewsOf(p.id), milestonesOf(p.id)]);
   const flags = staff ? await flagsOf(p.id, frame.today, facts) : [];
   const primary = facts.protocols.find((x) => x.definition.primary) ?? null;
   const channel = primary ? channelsOf(primary.definition).find((c) => c.key === primary.definition.primary)! : null;
@@ -32,6 +32,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
   const base = `/p/${slug}`;
   const better = primary?.definition.better ?? "more";
   const mode = show === "mass" ? show : "best";
+  const log = primary && channel ? await channelByDay(p.id, primary.id, channel.key, better) : null;
   const weeks = projectWeeks(p.startsOn, p.endsOn);
   const cells = coreLog(
     {
@@ -40,20 +41,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
       weeks,
       teams: facts.teams,
       builds: facts.builds.map((b) => ({ team: b.teamId, date: b.builtOn, label: `G${b.number}` })),
-      runs: facts.runs
-        .filter((r) => r.place === "bench")
-        .map((r) => {
-          const a = facts.assessed.get(r.id);
-          const counts =
-            (a?.comparable ?? false) ||
-            (r.state === "valid" && !!a && a.reasons.every((x) => x.startsWith("made under")));
-          return {
-            team: r.teamId,
-            date: r.at.slice(0, 10),
-            value: r.protocolId === primary?.id ? (a?.values[channel!.key]?.value?.value ?? null) : null,
-            counts,
-          };
-        }),
+      runs: log?.days ?? [],
       reviews: reviews.filter((r) => r.heldOn <= frame.today).map((r) => ({ team: r.teamId, date: r.heldOn })),
       checks: milestones.flatMap((m) =>
         m.checks.flatMap((k) => (k.teamId ? [{ team: k.teamId, date: k.doneOn, title: m.title }] : [])),
@@ -77,19 +65,14 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
     );
   const all = [...cells.values()].flat();
   const top = Math.max(bench?.value ?? 0, ...all.map((c) => c.best ?? 0)) || 1;
-  const bests = facts.runs.flatMap((r) => {
-    const v = facts.assessed.get(r.id);
-    const x = r.protocolId === primary?.id && v?.comparable ? v.values[channel!.key] : undefined;
-    return x?.value ? [{ r, x }] : [];
-  });
-  const best = bests.sort((a, b) =>
-    better === "more" ? b.x.value!.value - a.x.value!.value : a.x.value!.value - b.x.value!.value,
-  )[0];
-  const matrix = statusMatrix(facts);
+  const best = log?.best ?? null;
   const covered = facts.teams.map((t) => ({
     team: t,
     ...coverage(
-      facts.requirements.map((r) => ({ priority: r.priority, verdict: matrix.status.get(r.id)!.get(t.id)!.value })),
+      facts.requirements.map((r) => ({
+        priority: r.priority,
+        verdict: facts.verdict(r.id, facts.newest.get(t.id)?.id),
+      })),
     ),
   }));
   const verified = covered.reduce((s, c) => s + c.verified, 0);
@@ -139,8 +122,12 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
           )}
           {best && channel && (
             <Fact label={bench ? `best, last year ${formatNumber(bench.value, 1)}` : "best so far"}>
-              <Figure big unit={channel.unit} working={best.x.working}>
-                {formatNumber(best.x.value!.value, 1)}
+              <Figure
+                big
+                unit={channel.unit}
+                working={workingAt(slug, "run", { run: best.runId, build: best.buildId, key: channel.key })}
+              >
+                {formatNumber(best.value, 1)}
               </Figure>
             </Fact>
           )}
@@ -314,7 +301,7 @@ function shade(
   return so.length ? 0.18 + 0.82 * Math.min(1, Math.max(...so) / top) : 0.06;
 }
 
-function massIn(facts: Awaited<ReturnType<typeof projectFacts>>, team: string, monday: string): string | null {
+function massIn(facts: ProjectState, team: string, monday: string): string | null {
   const b = facts.builds.findLast((x) => x.teamId === team && inWeek(x.builtOn, monday) && x.mass !== null);
   return b ? `${formatNumber(b.mass!, 2)} kg` : null;
 }

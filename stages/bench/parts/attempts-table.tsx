@@ -1,6 +1,7 @@
 import { cx } from "@/ui/classes";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import type { Protocol } from "../queries";
 import type { BenchView } from "../view";
 import { AttemptEntry } from "./attempt-entry";
@@ -8,6 +9,7 @@ import { RunTools } from "./run-tools";
 
 /** The attempts of a build under a protocol, and the row in which the next one is entered. */
 export function AttemptsTable({
+  slug,
   view,
   protocol,
   buildId,
@@ -15,6 +17,7 @@ export function AttemptsTable({
   staff,
   open,
 }: {
+  slug: string;
   view: BenchView;
   protocol: Protocol;
   buildId: string;
@@ -57,7 +60,7 @@ export function AttemptsTable({
                         isRead ? (
                           v.value.shown
                         ) : (
-                          <Figure working={{ ...v.working, title: `${c.name}, attempt ${r.attempt}` }}>
+                          <Figure working={workingAt(slug, "run", { run: r.id, build: buildId, key: c.key })}>
                             {v.value.shown}
                           </Figure>
                         )

@@ -3,33 +3,44 @@ import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import type { BenchView } from "../view";
 
 /** What the attempts come to: the counted value, the scatter, and the requirements that ask for it. */
-export function BenchSummary({ view, slug, method }: { view: BenchView; slug: string; method: string }) {
+export function BenchSummary({
+  view,
+  slug,
+  method,
+  at,
+}: {
+  view: BenchView;
+  slug: string;
+  method: string;
+  at: Record<string, string>;
+}) {
   const { summary, primary } = view;
-  if (summary.value.n === 0) return null;
+  if (!summary || summary.n === 0) return null;
   return (
     <div className="my-3 flex flex-wrap items-baseline gap-x-6 gap-y-1">
       <span>
         <span className="text-soft">counts ({method.replace("-", " ")})</span>{" "}
-        <Figure big unit={primary.unit} working={summary.working}>
-          {formatNumber(summary.value.counted ?? 0, 2)}
+        <Figure big unit={primary.unit} working={workingAt(slug, "summary", at)}>
+          {formatNumber(summary.counted ?? 0, 2)}
         </Figure>
       </span>
       <span className="text-soft">
-        mean {formatNumber(summary.value.mean!, 2)}
-        {summary.value.sd !== null && ` · spread (sd) ${formatNumber(summary.value.sd, 2)}`} · best{" "}
-        {formatNumber(summary.value.best!, 2)} · n = {summary.value.n}
-        {summary.value.setAside > 0 && `, ${summary.value.setAside} left out`}
+        mean {formatNumber(summary.mean!, 2)}
+        {summary.sd !== null && ` · spread (sd) ${formatNumber(summary.sd, 2)}`} · best {formatNumber(summary.best!, 2)}{" "}
+        · n = {summary.n}
+        {summary.setAside > 0 && `, ${summary.setAside} left out`}
       </span>
-      {view.verdicts.map(({ code, status }) => (
+      {view.verdicts.map(({ id, code, value }) => (
         <span key={code} className="flex items-center gap-1.5">
           <Link href={`/p/${slug}/needs?r=${code}`} className="font-[600] hover:text-iron">
             {code}
           </Link>
-          <Figure working={status.working} className="border-b-0">
-            <VerdictMark verdict={status.value} word />
+          <Figure working={workingAt(slug, "verdict", { requirement: id, build: at.build! })} className="border-b-0">
+            <VerdictMark verdict={value} word />
           </Figure>
         </span>
       ))}

@@ -1,12 +1,13 @@
 import { formatNumber } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
 import { projectPage } from "@/platform/pages/page";
-import { projectFacts } from "@/stages/needs/queries/facts";
+import { projectState } from "@/stages/needs/queries/state";
 import { benchmarkOf } from "@/stages/records/view";
 import { fullDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Caution, Empty, LinkButton, PageHead } from "@/ui/page";
 import { Figure } from "@/ui/working";
+import { loadBench } from "../load";
 import { AttemptsTable } from "../parts/attempts-table";
 import { BenchComparison, BenchSummary } from "../parts/bench-summary";
 import { LazyGenerationsChart } from "../parts/lazy-generations-chart";
@@ -17,14 +18,17 @@ export async function BenchScreen({
   slug,
   protocol: wantedProtocol,
   build: wantedBuild,
+  all = false,
 }: {
   slug: string;
   protocol?: string;
   build?: string;
+  /** Every attempt, not only the latest. */
+  all?: boolean;
 }) {
   const { frame, staff, ownTeam } = await projectPage(slug);
   const p = frame.project;
-  const facts = await projectFacts(p.id);
+  const facts = await projectState(p.id);
   const base = `/p/${slug}/bench`;
   const protocol = facts.protocols.find((x) => x.id === wantedProtocol) ?? facts.protocols[0];
   if (!protocol)
@@ -115,7 +119,7 @@ export async function BenchScreen({
       </>
     );
   const mine = staff || build.teamId === ownTeam;
-  const view = benchView(facts, protocol, build);
+  const view = benchView(facts, await loadBench(p.id, facts, protocol, build, all), protocol, build);
   const bench = await benchmarkOf(p.editionOf, protocol.name, d.primary);
   return (
     <>
@@ -179,7 +183,16 @@ export async function BenchScreen({
           ))}
         </dl>
       )}
+      {view.earlier > 0 && (
+        <p className="mb-1.5 text-sm text-soft">
+          The latest {view.rows.length} attempts.{" "}
+          <Link href={`${base}?protocol=${protocol.id}&build=${build.id}&all=1`} className="underline">
+            Show the {view.earlier} before them
+          </Link>
+        </p>
+      )}
       <AttemptsTable
+        slug={slug}
         view={view}
         protocol={protocol}
         buildId={build.id}
@@ -187,7 +200,12 @@ export async function BenchScreen({
         staff={staff}
         open={!p.finishedAt}
       />
-      <BenchSummary view={view} slug={slug} method={d.policy.school.replace("-", " ")} />
+      <BenchSummary
+        view={view}
+        slug={slug}
+        method={d.policy.school.replace("-", " ")}
+        at={{ build: build.id, protocol: protocol.id, key: d.primary }}
+      />
       <BenchComparison view={view} number={build.number} />
       {view.teamTested && (
         <LazyGenerationsChart

@@ -1,35 +1,30 @@
 import { notFound } from "next/navigation";
 import { formatNumber } from "@/core/quantity/quantity";
 import { projectPage } from "@/platform/pages/page";
-import { projectFacts } from "@/stages/needs/queries/facts";
+import { projectState } from "@/stages/needs/queries/state";
 import { limitWords } from "@/stages/needs/view/requirements";
-import { requirementStatus } from "@/stages/needs/view/verdicts";
 import { cx } from "@/ui/classes";
 import { fullDate, instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import { PhotoUpload, RemovePhoto } from "../parts/buttons";
 import { buildById } from "../queries";
-import { margin } from "../view";
+import { changedVariables, margin } from "../view";
 
 /** One build: its record, its limits with margins, its photos, and how every requirement stands. */
 export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
   const { frame, staff, ownTeam } = await projectPage(slug);
   const p = frame.project;
-  const [b, facts] = await Promise.all([buildById(p.id, id), projectFacts(p.id)]);
+  const [b, facts] = await Promise.all([buildById(p.id, id), projectState(p.id)]);
   if (!b) notFound();
   const mine = staff || b.teamId === ownTeam;
   const siblings = facts.builds.filter((x) => x.teamId === b.teamId);
   const parents = facts.builds.filter((x) => b.parents.includes(x.id));
-  const changed =
-    parents.length === 1
-      ? [...new Set([...Object.keys(b.variables), ...Object.keys(parents[0]!.variables)])].filter(
-          (k) => b.variables[k] !== parents[0]!.variables[k],
-        )
-      : null;
-  const statuses = facts.requirements.map((r) => ({ r, s: requirementStatus(facts, r, b), m: margin(r, b) }));
+  const changed = parents.length === 1 ? changedVariables(b, parents[0]!) : null;
+  const statuses = facts.requirements.map((r) => ({ r, verdict: facts.verdict(r.id, b.id), m: margin(r, b) }));
   return (
     <>
       <PageHead
@@ -141,7 +136,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
         </div>
         <Sheet
           title="Against the requirements"
-          aside={`${statuses.filter((x) => x.s.value === "met").length} met of ${statuses.length}`}
+          aside={`${statuses.filter((x) => x.verdict === "met").length} met of ${statuses.length}`}
         >
           <table className="w-full">
             <thead className="sr-only">
@@ -153,7 +148,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
               </tr>
             </thead>
             <tbody>
-              {statuses.map(({ r, s, m }) => (
+              {statuses.map(({ r, verdict, m }) => (
                 <tr key={r.id} className="border-b border-line align-top last:border-0">
                   <td className="py-1 pr-2">
                     <Link href={`/p/${slug}/needs?r=${r.code}`} className="font-[600] hover:text-iron">
@@ -168,8 +163,11 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
                     )}
                   </td>
                   <td className="py-1">
-                    <Figure working={s.working} className="border-b-0">
-                      <VerdictMark verdict={s.value} word />
+                    <Figure
+                      working={workingAt(slug, "verdict", { requirement: r.id, build: b.id })}
+                      className="border-b-0"
+                    >
+                      <VerdictMark verdict={verdict} word />
                     </Figure>
                   </td>
                 </tr>

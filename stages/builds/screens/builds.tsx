@@ -3,21 +3,21 @@ import { formatNumber, formatSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
 import { weekOf } from "@/core/sessions/sessions";
 import { projectPage } from "@/platform/pages/page";
-import { projectFacts } from "@/stages/needs/queries/facts";
+import { projectState } from "@/stages/needs/queries/state";
 import { limitWords, measureWords } from "@/stages/needs/view/requirements";
-import { summaryOf } from "@/stages/needs/view/verdicts";
 import { cx } from "@/ui/classes";
 import { shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import { margin, size } from "../view";
 
 /** Generations by team: what changed, why, mass, cost and size against the limits, and what came of it. */
 export async function BuildsScreen({ slug, team, week }: { slug: string; team?: string; week?: string }) {
   const { frame, staff, ownTeam } = await projectPage(slug);
   const p = frame.project;
-  const facts = await projectFacts(p.id);
+  const facts = await projectState(p.id);
   const base = `/p/${slug}/builds`;
   const chosen = facts.teams.find((t) => t.id === team);
   const teams = chosen ? [chosen] : facts.teams;
@@ -134,7 +134,7 @@ export async function BuildsScreen({ slug, team, week }: { slug: string; team?: 
                     </td>
                   </tr>
                   {builds.map((b) => {
-                    const s = primary && channel ? summaryOf(facts, primary, b.id, channel.key) : null;
+                    const s = primary && channel ? facts.summary(b.id, primary.id, channel.key) : null;
                     const over = (m: string) =>
                       limits
                         .filter((r) => r.measure === m)
@@ -175,8 +175,16 @@ export async function BuildsScreen({ slug, team, week }: { slug: string; team?: 
                               {b.predicted === null ? "–" : formatNumber(b.predicted, 1)}
                             </td>
                             <td className="num">
-                              {s && s.value.counted !== null ? (
-                                <Figure working={s.working}>{formatNumber(s.value.counted, 2)}</Figure>
+                              {s && s.counted !== null ? (
+                                <Figure
+                                  working={workingAt(slug, "summary", {
+                                    build: b.id,
+                                    protocol: primary!.id,
+                                    key: channel.key,
+                                  })}
+                                >
+                                  {formatNumber(s.counted, 2)}
+                                </Figure>
                               ) : (
                                 "–"
                               )}

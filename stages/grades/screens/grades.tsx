@@ -5,6 +5,7 @@ import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import { PublishForm } from "../parts/publish-form";
 import { gradebook, publicationsOf } from "../queries";
 
@@ -99,7 +100,7 @@ export async function GradesScreen({ slug }: { slug: string }) {
                   value: c.percent === null ? c.state : Number(c.percent),
                   show: (
                     <Figure
-                      working={c.working}
+                      working={workingAt(slug, "grade", { person: r.student.id, component: c.key })}
                       className={c.percent === null || c.state === "missing" ? "text-sm text-soft" : undefined}
                     >
                       {c.percent === null
@@ -116,7 +117,7 @@ export async function GradesScreen({ slug }: { slug: string }) {
             grade: {
               value: r.grade.value.grade === null ? null : Number(r.grade.value.grade),
               show: (
-                <Figure working={r.grade.working} className="font-[650]">
+                <Figure working={workingAt(slug, "grade", { person: r.student.id })} className="font-[650]">
                   {r.grade.value.grade === null
                     ? "–"
                     : Number(r.grade.value.grade).toFixed(book.scheme!.definition.decimals)}

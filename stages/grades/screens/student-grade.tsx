@@ -10,7 +10,7 @@ import { gradebook } from "../queries";
 export async function StudentGradeScreen({ slug, person }: { slug: string; person: string }) {
   const { frame } = await projectPage(slug, gradeActs.readAll);
   const p = frame.project;
-  const book = await gradebook(p.id, frame.today, person);
+  const book = await gradebook(p.id, frame.today, { only: person });
   const row = book.rows[0];
   if (book.scheme && !row) notFound();
   if (!row || !book.scheme)

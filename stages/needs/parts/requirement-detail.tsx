@@ -5,10 +5,11 @@ import { staffOf, studentsOf } from "@/stages/people/queries/students";
 import { instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { VerdictMark } from "@/ui/verdict";
+import { runCounts } from "../queries/counts";
 import { type RequirementRow, requirementHistory } from "../queries/requirements";
+import type { ProjectState } from "../queries/state";
 import { traceOf } from "../queries/trace";
 import { limitWords, measureWords } from "../view/requirements";
-import { type StatusMatrix, summaryOf } from "../view/verdicts";
 import { FindingForm } from "./finding-form";
 import { KeepForm } from "./keep-form";
 import { OwnerForm } from "./owner-form";
@@ -17,14 +18,14 @@ import { OwnerForm } from "./owner-form";
 export async function Detail({
   slug,
   r,
-  m,
+  state,
   staff,
   currency,
   projectId,
 }: {
   slug: string;
   r: RequirementRow;
-  m: StatusMatrix;
+  state: ProjectState;
   staff: boolean;
   currency: string;
   projectId: string;
@@ -35,29 +36,28 @@ export async function Detail({
     studentsOf(projectId),
     staffOf(projectId),
   ]);
-  const { facts } = m;
   const run = runMeasure(r.measure);
-  const protocol = run ? facts.protocols.find((x) => x.id === run.protocol) : undefined;
-  const runs = protocol ? facts.runs.filter((x) => x.protocolId === protocol.id && x.place === "bench") : [];
+  const protocol = run ? state.protocols.find((x) => x.id === run.protocol) : undefined;
+  const counts = protocol ? await runCounts(protocol.id) : { runs: 0, apart: 0 };
   const channel = protocol && channelsOf(protocol.definition).find((c) => c.key === run!.channel);
-  const values = facts.teams.map((t) => {
-    const b = m.newest.get(t.id);
+  const values = state.teams.map((t) => {
+    const b = state.newest.get(t.id);
     const v = !b
       ? null
       : protocol && channel
-        ? summaryOf(facts, protocol, b.id, channel.key).value.counted
+        ? (state.summary(b.id, protocol.id, channel.key)?.counted ?? null)
         : (r.measure === "mass" || r.measure === "cost") && b[r.measure] !== null
           ? Number(fromSi(b[r.measure]!, r.measure === "mass" ? (r.unit ?? "kg") : "1"))
           : null;
-    return { t, v, verdict: m.status.get(r.id)!.get(t.id)!.value };
+    return { t, v, verdict: state.verdict(r.id, b?.id) };
   });
   const target = r.target === null ? null : Number(fromSi(r.target, channel?.unit ?? r.unit ?? "1"));
   const top = Math.max(target ?? 0, ...values.map((x) => x.v ?? 0)) * 1.08 || 1;
-  const builds = facts.teams.flatMap((t) => {
-    const b = m.newest.get(t.id);
+  const builds = state.teams.flatMap((t) => {
+    const b = state.newest.get(t.id);
     return b ? [{ id: b.id, label: `${t.name} G${b.number}`, team: t.id }] : [];
   });
-  const staleBuilds = builds.filter((b) => m.status.get(r.id)!.get(b.team)!.value === "stale");
+  const staleBuilds = builds.filter((b) => state.verdict(r.id, b.id) === "stale");
   return (
     <section
       className="grid gap-x-6 gap-y-4 px-4 py-3 md:grid-cols-2 xl:grid-cols-4"
@@ -101,7 +101,7 @@ export async function Detail({
       <div>
         <h3 className="mb-1.5">Requirement, version {r.number}</h3>
         <p className="font-[600]">
-          {r.comparator ? `${measureWords(r, facts.protocols)} ${limitWords(r, currency)}` : "no measure yet"}
+          {r.comparator ? `${measureWords(r, state.protocols)} ${limitWords(r, currency)}` : "no measure yet"}
         </p>
         <ol className="mt-1 text-sm text-soft">
           {history.map((h) => (
@@ -131,7 +131,7 @@ export async function Detail({
               , {protocol.definition.policy.school.replace("-", " ")} counts
             </p>
             <p className="text-sm text-soft">
-              {runs.length} runs, {runs.filter((x) => !facts.assessed.get(x.id)?.comparable).length} not comparable
+              {counts.runs} runs, {counts.apart} not comparable
             </p>
           </>
         ) : r.measure ? (

@@ -1,7 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { AssessedRun } from "@/core/run/assess";
-import { db } from "@/platform/db/db";
+import { db, type Tx } from "@/platform/db/db";
 import { type Protocol, protocolsOf, runsOf, type StoredRun } from "@/stages/bench/queries";
 import { type Build, buildsOf } from "@/stages/builds/queries";
 import { type Team, teamsOf } from "@/stages/teams/queries/teams";
@@ -34,7 +34,16 @@ export interface ProjectFacts {
   readonly evidence: readonly EvidenceRow[];
 }
 
-/** The facts that verdicts, the core log and flags are computed from, in one round of queries. */
+/** Evidence of a project, oldest first; narrowed to some builds. */
+export const evidenceOf = (projectId: string, narrow: { buildIds?: readonly string[] } = {}, sql: Tx = db()) =>
+  sql<EvidenceRow[]>`
+    SELECT *
+    FROM evidence
+    WHERE project_id = ${projectId} ${narrow.buildIds ? sql`AND build_id IN ${sql(narrow.buildIds)}` : sql``}
+    ORDER BY recorded_at
+  `;
+
+/** Every fact that verdicts are computed from, of a whole project: for tables of all runs, and for checking. */
 export async function projectFacts(projectId: string): Promise<ProjectFacts> {
   const [requirements, teams, builds, protocols, runs, evidence] = await Promise.all([
     requirementsOf(projectId),
@@ -42,7 +51,21 @@ export async function projectFacts(projectId: string): Promise<ProjectFacts> {
     buildsOf(projectId),
     protocolsOf(projectId),
     runsOf(projectId),
-    db()<EvidenceRow[]>`SELECT * FROM evidence WHERE project_id = ${projectId} ORDER BY recorded_at`,
+    evidenceOf(projectId),
+  ]);
+  return { requirements, teams, builds, protocols, runs, evidence, assessed: assessAll(runs, protocols, evidence) };
+}
+
+/** The facts of some builds: narrow, for a page or a working that shows these. */
+export async function factsOfBuilds(projectId: string, buildIds: readonly string[]): Promise<ProjectFacts> {
+  const some = buildIds.length ? buildIds : ["00000000-0000-0000-0000-000000000000"];
+  const [requirements, teams, builds, protocols, runs, evidence] = await Promise.all([
+    requirementsOf(projectId),
+    teamsOf(projectId),
+    buildsOf(projectId),
+    protocolsOf(projectId),
+    runsOf(projectId, { buildIds: some }),
+    evidenceOf(projectId, { buildIds: some }),
   ]);
   return { requirements, teams, builds, protocols, runs, evidence, assessed: assessAll(runs, protocols, evidence) };
 }

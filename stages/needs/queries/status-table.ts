@@ -1,13 +1,11 @@
 import "server-only";
 import { toCsv } from "@/platform/csv/csv";
 import { limitWords, measureWords } from "../view/requirements";
-import { statusMatrix } from "../view/verdicts";
-import { projectFacts } from "./facts";
+import { projectState } from "./state";
 
 /** The requirements with their status for every team, as CSV. */
 export async function statusTable({ id, currency }: { id: string; currency: string }): Promise<string> {
-  const facts = await projectFacts(id);
-  const m = statusMatrix(facts);
+  const facts = await projectState(id);
   return toCsv([
     [
       "Code",
@@ -31,7 +29,7 @@ export async function statusTable({ id, currency }: { id: string; currency: stri
       limitWords(r, currency),
       r.method,
       r.source,
-      ...facts.teams.map((t) => m.status.get(r.id)!.get(t.id)!.value),
+      ...facts.teams.map((t) => facts.verdict(r.id, facts.newest.get(t.id)?.id)),
     ]),
   ]);
 }

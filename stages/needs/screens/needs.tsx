@@ -6,17 +6,17 @@ import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { VerdictLegend, VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import { needsActs } from "../acts";
 import { RestoreButton } from "../parts/buttons";
 import { NeedsTabs } from "../parts/needs-tabs";
 import { Detail } from "../parts/requirement-detail";
-import { projectFacts } from "../queries/facts";
 import { volatilityOf } from "../queries/register";
 import { type RequirementRow, retiredRequirements } from "../queries/requirements";
+import { projectState } from "../queries/state";
 import { tracedCounts } from "../queries/trace";
 import { clashesOf } from "../view/register";
 import { limitWords, measureWords } from "../view/requirements";
-import { statusMatrix } from "../view/verdicts";
 
 const sorts = {
   code: "code",
@@ -43,14 +43,13 @@ export async function NeedsScreen({
   const { frame, staff } = await projectPage(slug, needsActs.read);
   const p = frame.project;
   const [facts, retired, volatility, traced] = await Promise.all([
-    projectFacts(p.id),
+    projectState(p.id),
     retiredRequirements(p.id),
     volatilityOf(p.id, frame.today),
     tracedCounts(p.id),
   ]);
-  const m = statusMatrix(facts);
   const base = `/p/${slug}/needs`;
-  const of = (r: RequirementRow) => facts.teams.map((t) => m.status.get(r.id)!.get(t.id)!.value);
+  const of = (r: RequirementRow) => facts.teams.map((t) => facts.verdict(r.id, facts.newest.get(t.id)?.id));
   const keep = {
     all: () => true,
     must: (r: RequirementRow) => r.priority === "must",
@@ -253,11 +252,14 @@ export async function NeedsScreen({
                       <td className="pr-0">
                         <span className="flex">
                           {facts.teams.map((t) => {
-                            const s = m.status.get(r.id)!.get(t.id)!;
+                            const build = facts.newest.get(t.id)?.id;
                             return (
                               <span key={t.id} className="w-[22px] text-center">
-                                <Figure working={s.working} className="border-b-0">
-                                  <VerdictMark verdict={s.value} />
+                                <Figure
+                                  working={workingAt(slug, "verdict", { requirement: r.id, build: build ?? "" })}
+                                  className="border-b-0"
+                                >
+                                  <VerdictMark verdict={facts.verdict(r.id, build)} />
                                   <span className="sr-only"> {t.name}</span>
                                 </Figure>
                               </span>
@@ -269,7 +271,14 @@ export async function NeedsScreen({
                     {selected?.id === r.id && (
                       <tr>
                         <td colSpan={7} className="bg-[#f6f1e6] p-0">
-                          <Detail slug={slug} r={r} m={m} staff={staff} currency={p.currency} projectId={p.id} />
+                          <Detail
+                            slug={slug}
+                            r={r}
+                            state={facts}
+                            staff={staff}
+                            currency={p.currency}
+                            projectId={p.id}
+                          />
                         </td>
                       </tr>
                     )}
@@ -295,7 +304,7 @@ export async function NeedsScreen({
               const c = coverage(
                 facts.requirements.map((r) => ({
                   priority: r.priority,
-                  verdict: m.status.get(r.id)!.get(t.id)!.value,
+                  verdict: facts.verdict(r.id, facts.newest.get(t.id)?.id),
                 })),
               );
               return (

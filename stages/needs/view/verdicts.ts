@@ -15,7 +15,7 @@ import { limitOf } from "./requirements";
 // A run's assessment is a function of the run and the protocol version: it is kept with the versions it came from.
 const assessments = new Map<string, AssessedRun>();
 
-const mostKept = 50_000;
+const mostKept = 4_000;
 
 function assess(p: Protocol, r: StoredRun, otherVersion: number | undefined): AssessedRun {
   const key = `${r.id} ${r.version} ${p.versionId} ${p.runs > 0} ${otherVersion} ${r.by}`;

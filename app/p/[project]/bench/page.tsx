@@ -6,8 +6,8 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ protocol?: string; build?: string }>;
+  searchParams: Promise<{ protocol?: string; build?: string; all?: string }>;
 }) {
-  const { protocol, build } = await searchParams;
-  return <BenchScreen slug={(await params).project} protocol={protocol} build={build} />;
+  const { protocol, build, all } = await searchParams;
+  return <BenchScreen slug={(await params).project} protocol={protocol} build={build} all={all === "1"} />;
 }
