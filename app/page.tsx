@@ -1,5 +1,5 @@
 import { TodayScreen } from "@/frame/today/screens/today";
 
-export default function Page() {
-  return <TodayScreen />;
+export default async function Page({ searchParams }: { searchParams: Promise<{ all?: string }> }) {
+  return <TodayScreen all={(await searchParams).all === "1"} />;
 }

@@ -1,7 +1,8 @@
-// How fast the main views are on the demo data: server time p50 and p95, as ratios to the lightest page of the same
-// run, and what each page's script weighs.
+// How fast the main views are: server time p50 and p95, what each page weighs, and with --large the same in a
+// department beside the demo, in one run, with the ratio of the two.
 import { get } from "node:http";
 import { join } from "node:path";
+import { gzipSync } from "node:zlib";
 import { freePort, startCluster } from "./cluster.mjs";
 import { capture, end } from "./run.mjs";
 import { say, step } from "./say.mjs";
@@ -9,7 +10,7 @@ import { serve } from "./serve.mjs";
 import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
 import { task } from "./task.mjs";
 
-const rounds = 40;
+const rounds = Number(process.env.ROUNDS ?? 40);
 const at = (sorted, q) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))];
 
 /** One request on a kept connection: milliseconds to the last byte, and the body. */
@@ -29,89 +30,112 @@ const fetchOnce = (url, cookie, encoding = "identity") =>
     }).on("error", reject);
   });
 
-export async function bench() {
+const limits = { ratio: 1.5, packed: 150, plain: 400, script: 250 };
+
+/** A filled database in the cluster, with a server on it and a session of the person who keeps the school. */
+async function place(cluster, name, fill) {
+  const admin = new URL(cluster.url);
+  const made = await capture(
+    process.execPath,
+    [
+      "--input-type=module",
+      "-e",
+      [
+        `import postgres from "postgres"`,
+        `const sql = postgres(process.env.U)`,
+        `await sql.unsafe('CREATE DATABASE ${name}')`,
+        `await sql.end()`,
+      ].join("; "),
+    ],
+    { cwd: root, env: { ...process.env, U: admin.toString() } },
+  );
+  if (made.code !== 0) throw new Error(made.out);
+  admin.pathname = `/${name}`;
+  const env = { DATABASE_URL: admin.toString(), IRONSTONE_TODAY: "2027-03-02" };
+  for (const step of fill) await task(step, [], env);
+  const session = await capture(
+    process.execPath,
+    ["--conditions=react-server", "--import", "tsx", join(root, "tasks/session.ts")],
+    { cwd: root, env: { ...process.env, ...env } },
+  );
+  const server = await serve({ ...env, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
+  return { server, cookie: `ironstone_session=${session.out.trim().split("\n").at(-1)}`, times: new Map(), env };
+}
+
+const below = (project, paths) => paths.map((x) => `/p/${project}${x}`);
+const views = [
+  "/new",
+  "/",
+  ...below("terrace-pump", ["", "/brief", "/needs", "/needs?r=R-02", "/needs/questions", "/needs/statements"]),
+  ...below("terrace-pump", ["/concepts", "/teams", "/teams/form", "/plan/gates", "/notebook", "/builds", "/bench"]),
+  ...below("terrace-pump", ["/reviews", "/grades", "/contest", "/records", "/plan", "/people", "/audit"]),
+  "/screen/terrace-pump",
+  "/api/jump?project=terrace-pump&q=al",
+];
+
+async function measure(places) {
+  for (const p of places) for (const v of views) p.times.set(v, []);
+  for (let i = 0; i < rounds + 3; i++)
+    for (const view of views)
+      for (const p of places) {
+        const r = await fetchOnce(p.server.url + view, p.cookie);
+        if (r.status !== 200) throw new Error(`${view} answered ${r.status}`);
+        if (i >= 3) p.times.get(view).push(r.ms); // the first three rounds warm up
+      }
+}
+
+/** What a page weighs: its HTML plain and packed, and the scripts that a browser which knows modules fetches. */
+async function weigh({ server, cookie }, view) {
+  const plain = (await fetchOnce(server.url + view, cookie)).body;
+  const html = plain.toString().replace(/<script[^>]*nomodule[^>]*>/gi, "");
+  const scripts = [
+    ...new Set([...html.matchAll(/(?:src|href)="(\/_next\/static\/[^"]+\.js)[^"]*"/g)].map((m) => m[1])),
+  ];
+  let script = 0;
+  for (const s of scripts) script += (await fetchOnce(server.url + s, cookie, "gzip")).body.length;
+  return { plain: plain.length / 1000, packed: gzipSync(plain).length / 1000, script: script / 1000 };
+}
+
+const cell = (x, width, digits = 0) => x.toFixed(digits).padStart(width);
+
+export async function bench({ large = false } = {}) {
   await needPrograms({});
   await needPackages();
   const cluster = await startCluster({ temporary: true });
-  let server;
+  const places = [];
   try {
-    const env = { DATABASE_URL: cluster.url, IRONSTONE_TODAY: "2027-03-02" };
-    await task("migrate", [], env);
-    await task("demo", [], env);
     await needBuild();
-    const session = await capture(
-      process.execPath,
-      ["--conditions=react-server", "--import", "tsx", join(root, "tasks/session.ts")],
-      { cwd: root, env: { ...process.env, ...env } },
-    );
-    const cookie = `ironstone_session=${session.out.trim().split("\n").at(-1)}`;
-    server = await serve({ ...env, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
-    const p = "/p/terrace-pump";
-    const paths = [
-      "/new",
-      "/",
-      p,
-      `${p}/brief`,
-      `${p}/needs`,
-      `${p}/needs/questions`,
-      `${p}/needs/statements`,
-      `${p}/concepts`,
-      `${p}/teams`,
-      `${p}/teams/form`,
-      `${p}/plan/gates`,
-      `${p}/notebook`,
-      `${p}/builds`,
-      `${p}/bench`,
-      `${p}/reviews`,
-      `${p}/grades`,
-      `${p}/contest`,
-      `${p}/records`,
-      `${p}/plan`,
-      `${p}/people`,
-      `${p}/audit`,
-      "/screen/terrace-pump",
-    ];
-    step(`${rounds} rounds over ${paths.length} pages, one request at a time`);
-    const times = new Map(paths.map((x) => [x, []]));
-    for (let i = 0; i < rounds + 3; i++)
-      for (const path of paths) {
-        const r = await fetchOnce(server.url + path, cookie);
-        if (r.status !== 200) throw new Error(`${path} answered ${r.status}`);
-        if (i >= 3) times.get(path).push(r.ms); // the first three rounds warm up
-      }
-    const rows = [];
-    for (const path of paths) {
-      const sorted = times.get(path).sort((a, b) => a - b);
-      const html = (await fetchOnce(server.url + path, cookie)).body.toString();
-      // Browsers that know modules do not fetch what is marked noModule.
-      const scripts = [
-        ...new Set(
-          [
-            ...html
-              .replace(/<script[^>]*nomodule[^>]*>/gi, "")
-              .matchAll(/(?:src|href)="(\/_next\/static\/[^"]+\.js)[^"]*"/g),
-          ].map((m) => m[1]),
-        ),
-      ];
-      let bytes = 0;
-      for (const s of scripts) bytes += (await fetchOnce(server.url + s, cookie, "gzip")).body.length;
-      rows.push({ path, p50: at(sorted, 0.5), p95: at(sorted, 0.95), kb: bytes / 1000, html: html.length / 1000 });
-    }
-    const lightest = Math.min(...rows.map((r) => r.p50));
-    say("\npage                              p50 ms   p95 ms   p95 / lightest p50   script kB (gzip)   HTML kB");
-    for (const r of rows)
-      say(
-        `${r.path.padEnd(32)} ${r.p50.toFixed(1).padStart(7)} ${r.p95.toFixed(1).padStart(8)} ` +
-          `${(r.p95 / lightest).toFixed(1).padStart(20)} ${r.kb.toFixed(0).padStart(18)} ` +
-          `${r.html.toFixed(0).padStart(9)}`,
-      );
-    const worst = rows.reduce((a, b) => (a.p95 > b.p95 ? a : b));
+    places.push(await place(cluster, "demo", ["migrate", "demo"]));
+    if (large) places.push(await place(cluster, "department", ["migrate", "demo", "department"]));
+    step(`${rounds} rounds over ${views.length} pages, one request at a time`);
+    await measure(places);
+    const [demo, department] = places;
+    const last = places.at(-1);
     say(
-      `\nslowest: ${worst.path}, p95 ${worst.p95.toFixed(0)} ms; heaviest script: ` +
-        `${Math.max(...rows.map((r) => r.kb)).toFixed(0)} kB`,
+      `\n${"page".padEnd(38)}   demo p50  p95${large ? "   large p50  p95   p95 ratio" : ""}   HTML  gzip  scripts kB`,
     );
+    const over = [];
+    for (const view of views) {
+      const of = (p) => p.times.get(view).sort((a, b) => a - b);
+      const [d, l] = [of(demo), department ? of(department) : null];
+      const w = await weigh(last, view);
+      const ratio = l ? at(l, 0.95) / at(d, 0.95) : 1;
+      const medians = l ? at(l, 0.5) / at(d, 0.5) : 1;
+      say(
+        `${view.padEnd(38)} ${cell(at(d, 0.5), 10, 1)} ${cell(at(d, 0.95), 6, 1)}` +
+          (l
+            ? ` ${cell(at(l, 0.5), 9, 1)} ${cell(at(l, 0.95), 6, 1)} ${cell(medians, 6, 2)} ${cell(ratio, 5, 2)}`
+            : "") +
+          ` ${cell(w.plain, 6)} ${cell(w.packed, 5)} ${cell(w.script, 6)}`,
+      );
+      if (ratio > limits.ratio) over.push(`${view}: p95 ${ratio.toFixed(2)} times the demo's`);
+      if (w.plain > limits.plain) over.push(`${view}: ${w.plain.toFixed(0)} kB of HTML`);
+      if (w.packed > limits.packed) over.push(`${view}: ${w.packed.toFixed(0)} kB of HTML, packed`);
+      if (w.script > limits.script) over.push(`${view}: ${w.script.toFixed(0)} kB of scripts`);
+    }
+    say(over.length ? `\nover the measure:\n  ${over.join("\n  ")}` : "\nevery view is inside the measure");
   } finally {
-    if (server) await end(server.child);
+    await Promise.all(places.map((p) => end(p.server.child)));
     await cluster.stop();
   }
 }

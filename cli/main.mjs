@@ -18,7 +18,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone backup FILE.zip         the whole school
   ./ironstone restore FILE.zip        the whole school from a backup (replaces what is here)
   ./ironstone verify                  computes every kept value anew and names what differs
-  ./ironstone bench                   how fast the main views are, as ratios to the lightest page
+  ./ironstone bench [--large]         how fast the main views are; --large: beside them in a department
   ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
   ./ironstone structure               lengths of files and lines, the tests' share, lists written twice
   ./ironstone rows                    writes platform/db/rows.ts from the database's catalog
@@ -87,7 +87,7 @@ async function dispatch([command, ...rest]) {
     }
     case "bench": {
       const { bench } = await import("./bench.mjs");
-      return bench();
+      return bench({ large: rest.includes("--large") });
     }
     case "structure": {
       const { structure } = await import("./structure.mjs");

@@ -44,14 +44,18 @@ interface Found {
 async function search({ projectId, like }: Search): Promise<Hit[]> {
   const rows = await db()<Found[]>`
     SELECT r.attempt, t.name AS team, b.number, p.name AS protocol, b.id AS build_id, p.id AS protocol_id
-    FROM run r
+    FROM (
+      SELECT *
+      FROM run
+      WHERE project_id = ${projectId} AND place = 'bench'
+      ORDER BY recorded_at DESC
+      LIMIT 400
+    ) r
     JOIN build b ON b.id = r.build_id
     JOIN team t ON t.id = b.team_id
     JOIN protocol_version v ON v.id = r.protocol_version_id
     JOIN protocol p ON p.id = v.protocol_id
-    WHERE r.project_id = ${projectId}
-      AND r.place = 'bench'
-      AND (t.name || ' G' || b.number || ' ' || p.name || ' attempt ' || r.attempt) ILIKE ${like}
+    WHERE (t.name || ' G' || b.number || ' ' || p.name || ' attempt ' || r.attempt) ILIKE ${like}
     ORDER BY r.recorded_at DESC
     LIMIT 6
   `;

@@ -20,7 +20,7 @@ export interface Benchmark {
   working: Working;
 }
 
-// An edition's best, kept with a fingerprint of the runs, builds and protocols that it came from.
+// An edition's best, kept with the marks that its builds have gathered: they grow whenever a fact of a build changes.
 const bests = new Map<string, Benchmark | null>();
 
 /**
@@ -29,14 +29,9 @@ const bests = new Map<string, Benchmark | null>();
 export async function bestOf(projectId: string, protocolName: string, channel: string): Promise<Benchmark | null> {
   const [facts] = await db()<{ print: string }[]>`
     SELECT (
-      SELECT md5(coalesce(string_agg(r.id || ' ' || r.version || ' ' || r.recorded_by, ',' ORDER BY r.id), ''))
-      FROM run r
-      WHERE r.project_id = ${projectId}
-    ) || ' ' || (
-      SELECT md5(coalesce(string_agg(v.id || ' ' || v.definition::text, ',' ORDER BY v.id), ''))
-      FROM protocol_version v
-      JOIN protocol p ON p.id = v.protocol_id
-      WHERE p.project_id = ${projectId}
+      SELECT count(*) || '/' || coalesce(sum(mark), 0)
+      FROM kept_build
+      WHERE project_id = ${projectId}
     ) || ' ' || (
       SELECT p.title || ' ' || coalesce(
         (SELECT md5(string_agg(t.name, ',' ORDER BY t.id)) FROM team t WHERE t.project_id = p.id), ''

@@ -4,19 +4,29 @@ import { today } from "@/platform/command/command";
 import type { Waiting } from "@/platform/registry/stage";
 import { currentPerson } from "@/platform/sign-in/cookies";
 import { schoolIsEmpty } from "@/platform/sign-in/sign-in";
-import { projectsOf } from "@/stages/plan/queries/projects";
+import { type ProjectLine, projectsOf } from "@/stages/plan/queries/projects";
 import { fullDate, longDate, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { studentHome } from "../home";
 import { waitingIn } from "../waiting";
 
+/** How many projects Today looks into, and lists, unless all are asked for: nobody reads forty at once. */
+const looked = 4;
+const most = 12;
+
+/** The projects whose event or end comes first, first. */
+const nearestFirst = (list: readonly ProjectLine[]) =>
+  [...list].sort((a, b) => ((a.eventOn ?? a.endsOn) < (b.eventOn ?? b.endsOn) ? -1 : 1));
+
 /** Today: what waits for the instructor, from what the record knows; for a student, what is next. */
-export async function TodayScreen() {
+export async function TodayScreen({ all = false }: { all?: boolean }) {
   const actor = await currentPerson();
   if (actor.kind !== "person") redirect((await schoolIsEmpty()) ? "/welcome" : "/sign-in");
   const projects = await projectsOf(actor);
-  const running = projects.filter((p) => !p.finishedAt);
+  const everyRunning = projects.filter((p) => !p.finishedAt);
+  const running = all ? everyRunning : nearestFirst(everyRunning).slice(0, looked);
+  const listed = all ? projects : projects.slice(0, most);
   const found = actor.instructor
     ? await waitingIn(
         running.map((p) => p.id),
@@ -85,6 +95,14 @@ export async function TodayScreen() {
           )}
         </section>
       ))}
+      {running.length < everyRunning.length && (
+        <p className="mb-6 text-soft">
+          The {running.length} projects whose event is nearest.{" "}
+          <Link href="/?all=1" className="underline">
+            Look into all {everyRunning.length}
+          </Link>
+        </p>
+      )}
       {own.map((o) => (
         <section key={o.slug} className="mb-6">
           <h2 className="border-b border-line pb-1 text-[16px]">
@@ -151,7 +169,7 @@ export async function TodayScreen() {
                 </tr>
               </thead>
               <tbody>
-                {projects.map((p) => (
+                {listed.map((p) => (
                   <tr key={p.id}>
                     <td>
                       <Link href={`/p/${p.slug}`} className="font-[600] hover:text-iron">
@@ -171,6 +189,13 @@ export async function TodayScreen() {
               </tbody>
             </table>
           </div>
+          {listed.length < projects.length && (
+            <p className="mt-1.5 text-soft">
+              <Link href="/?all=1" className="underline">
+                Show all {projects.length} projects
+              </Link>
+            </p>
+          )}
         </section>
       )}
     </PlainShell>

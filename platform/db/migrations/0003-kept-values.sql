@@ -146,4 +146,6 @@ CREATE INDEX ON action_item (team_id) WHERE closed_at IS NULL;
 CREATE INDEX ON review (team_id);
 CREATE INDEX ON selection_sheet (selection_id);
 CREATE INDEX ON run (build_id, protocol_version_id, recorded_at);
-CREATE INDEX ON run (entry_id) WHERE place = 'contest';
+CREATE INDEX ON run (project_id) WHERE place = 'contest';
+CREATE INDEX ON run (protocol_version_id, place);
+CREATE INDEX ON audit (project_id, id);
