@@ -5,6 +5,7 @@ import type { HomePart, Stage, Stratum, Waiting } from "@/platform/registry/stag
 import { share } from "@/platform/registry/words";
 import * as concept from "./commands/concepts";
 import * as selection from "./commands/selection";
+import { screenWorking } from "./workings";
 
 interface Row {
   concepts: number;
@@ -108,4 +109,5 @@ export const concepts: Stage = {
   stratum,
   home,
   waiting,
+  workings: { screen: screenWorking },
 };

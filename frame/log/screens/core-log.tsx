@@ -6,7 +6,8 @@ import { projectWeeks } from "@/core/sessions/sessions";
 import { makeWorking } from "@/core/working/working";
 import { projectPage } from "@/platform/pages/page";
 import { briefVersions } from "@/stages/brief/queries";
-import { channelByDay, type ProjectState, projectState } from "@/stages/needs/queries/state";
+import { type ProjectState, projectState } from "@/stages/needs/queries/state";
+import { bestOfAll, runsByDay } from "@/stages/needs/view/days";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { benchmarkOf } from "@/stages/records/view";
 import { reviewsOf } from "@/stages/reviews/queries";
@@ -32,7 +33,6 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
   const base = `/p/${slug}`;
   const better = primary?.definition.better ?? "more";
   const mode = show === "mass" ? show : "best";
-  const log = primary && channel ? await channelByDay(p.id, primary.id, channel.key, better) : null;
   const weeks = projectWeeks(p.startsOn, p.endsOn);
   const cells = coreLog(
     {
@@ -41,7 +41,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
       weeks,
       teams: facts.teams,
       builds: facts.builds.map((b) => ({ team: b.teamId, date: b.builtOn, label: `G${b.number}` })),
-      runs: log?.days ?? [],
+      runs: runsByDay(facts, primary),
       reviews: reviews.filter((r) => r.heldOn <= frame.today).map((r) => ({ team: r.teamId, date: r.heldOn })),
       checks: milestones.flatMap((m) =>
         m.checks.flatMap((k) => (k.teamId ? [{ team: k.teamId, date: k.doneOn, title: m.title }] : [])),
@@ -65,7 +65,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
     );
   const all = [...cells.values()].flat();
   const top = Math.max(bench?.value ?? 0, ...all.map((c) => c.best ?? 0)) || 1;
-  const best = log?.best ?? null;
+  const best = primary ? bestOfAll(facts, primary) : null;
   const covered = facts.teams.map((t) => ({
     team: t,
     ...coverage(
@@ -125,7 +125,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
               <Figure
                 big
                 unit={channel.unit}
-                working={workingAt(slug, "run", { run: best.runId, build: best.buildId, key: channel.key })}
+                working={workingAt(slug, "run", { run: best.run, build: best.build, key: channel.key })}
               >
                 {formatNumber(best.value, 1)}
               </Figure>

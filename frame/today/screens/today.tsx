@@ -12,7 +12,7 @@ import { studentHome } from "../home";
 import { waitingIn } from "../waiting";
 
 /** How many projects Today looks into, and lists, unless all are asked for: nobody reads forty at once. */
-const looked = 4;
+const looked = 3;
 const most = 12;
 
 /** The projects whose event or end comes first, first. */

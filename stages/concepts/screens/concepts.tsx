@@ -7,6 +7,7 @@ import Link from "@/ui/link";
 import { Empty, PageHead } from "@/ui/page";
 import { VerdictLegend, VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import { ConceptForm } from "../parts/concept-form";
 import { ConceptTabs } from "../parts/concept-tabs";
 import { MergeForm } from "../parts/merge-form";
@@ -106,7 +107,10 @@ export async function ConceptsScreen({ slug }: { slug: string }) {
                         key={must.id}
                         className={cx("px-1 text-center", status.value === "not met" && "bg-iron-wash")}
                       >
-                        <Figure working={status.working} className="border-b-0">
+                        <Figure
+                          working={workingAt(slug, "screen", { concept: k.id, requirement: must.id })}
+                          className="border-b-0"
+                        >
                           <VerdictMark verdict={status.value} />
                         </Figure>
                       </td>

@@ -1,6 +1,5 @@
 import "server-only";
 import type { Verdict } from "@/core/vocabulary/needs";
-import type { Better } from "@/core/vocabulary/runs";
 import { db } from "@/platform/db/db";
 import { type Protocol, protocolsOf } from "@/stages/bench/queries";
 import { type Build, buildsOf } from "@/stages/builds/queries";
@@ -60,35 +59,4 @@ export async function projectState(projectId: string): Promise<ProjectState> {
     verdict: (requirementId, buildId) => said.get(`${requirementId} ${buildId}`) ?? "untested",
     summary: (buildId, protocolId, key) => sums.get(`${buildId} ${protocolId} ${key}`) ?? null,
   };
-}
-
-/** The figures of a channel over a project's bench runs by team and day, and the best of all that count. */
-export async function channelByDay(projectId: string, protocolId: string, key: string, better: Better) {
-  await freshen([projectId]);
-  const sql = db();
-  const [days, [best]] = await Promise.all([
-    sql<{ team: string; date: string; n: number; best: number | null }[]>`
-      SELECT
-        b.team_id AS team, (r.recorded_at AT TIME ZONE 'UTC')::date AS date, count(DISTINCT r.id)::int AS n,
-        ${better === "more" ? sql`max(v.value)` : sql`min(v.value)`} FILTER (WHERE v.sound AND v.key = ${key}) AS best
-      FROM run r
-      JOIN build b ON b.id = r.build_id
-      JOIN protocol_version o ON o.id = r.protocol_version_id
-      LEFT JOIN run_value v ON v.run_id = r.id AND v.key = ${key} AND o.protocol_id = ${protocolId}
-      WHERE r.project_id = ${projectId} AND r.place = 'bench'
-      GROUP BY 1, 2
-      ORDER BY 2
-    `,
-    sql<{ runId: string; buildId: string; value: number }[]>`
-      SELECT v.run_id, v.build_id, v.value
-      FROM run_value v
-      JOIN run r ON r.id = v.run_id
-      JOIN protocol_version o ON o.id = r.protocol_version_id
-      WHERE r.project_id = ${projectId} AND o.protocol_id = ${protocolId} AND v.key = ${key} AND v.comparable
-        AND v.value IS NOT NULL
-      ORDER BY ${better === "more" ? sql`v.value DESC` : sql`v.value`}, v.run_id
-      LIMIT 1
-    `,
-  ]);
-  return { days, best: best ?? null };
 }

@@ -1,6 +1,7 @@
 import type { RunSummary } from "@/core/run/assess";
 import { channelsOf } from "@/core/run/protocol";
 import type { Verdict } from "@/core/vocabulary/needs";
+import type { Protocol } from "@/stages/bench/queries";
 import type { Build } from "@/stages/builds/queries";
 import type { ProjectFacts } from "../queries/facts";
 import { requirementStatus, summaryOf } from "./verdicts";
@@ -8,6 +9,10 @@ import { requirementStatus, summaryOf } from "./verdicts";
 /** What a build's runs come to for a channel, as it is kept: the figures, and how the counted one is written. */
 export interface KeptSummary extends RunSummary {
   readonly shown: string;
+  /** Bench runs by day: how many, and the best of those that are valid and inside all tolerances. */
+  readonly days: readonly { readonly date: string; readonly n: number; readonly best: number | null }[];
+  /** The comparable run with the best value. */
+  readonly bestRun: string | null;
 }
 
 export interface KeptRows {
@@ -49,6 +54,28 @@ export const factsOfBuild = (facts: ProjectFacts, build: Build): ProjectFacts =>
 /** A number that can be kept; null where there is none. */
 const finite = (x: number | undefined): number | null => (x !== undefined && Number.isFinite(x) ? x : null);
 
+/** A build's bench runs of a protocol by day, and the best that compares. */
+function daysOf(facts: ProjectFacts, protocol: Protocol, key: string): Pick<KeptSummary, "days" | "bestRun"> {
+  const { better } = protocol.definition;
+  const beats = (a: number, b: number | null) => b === null || (better === "more" ? a > b : a < b);
+  const days = new Map<string, { n: number; best: number | null }>();
+  let top: { run: string; value: number } | null = null;
+  for (const r of facts.runs) {
+    if (r.protocolId !== protocol.id || r.place !== "bench") continue;
+    const a = facts.assessed.get(r.id);
+    const value = finite(a?.values[key]?.value?.value);
+    const date = r.at.slice(0, 10);
+    const day = days.get(date) ?? { n: 0, best: null };
+    const sound = a?.inside && a.state === "valid" && value !== null;
+    days.set(date, { n: day.n + 1, best: sound && beats(value, day.best) ? value : day.best });
+    if (a?.comparable && value !== null && beats(value, top?.value ?? null)) top = { run: r.id, value };
+  }
+  return {
+    days: [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([date, d]) => ({ date, ...d })),
+    bestRun: top?.run ?? null,
+  };
+}
+
 /** Everything that is kept of some builds, computed from the facts. */
 export function keptRows(all: ProjectFacts, builds: readonly Build[]): KeptRows {
   const protocols = new Map(all.protocols.map((p) => [p.id as string, p]));
@@ -79,7 +106,7 @@ export function keptRows(all: ProjectFacts, builds: readonly Build[]): KeptRows 
         if (!protocol) return [];
         return channelsOf(protocol.definition).map((c) => {
           const { value, working } = summaryOf(facts, protocol, build.id, c.key);
-          const summary = { ...value, shown: working.result };
+          const summary = { ...value, shown: working.result, ...daysOf(facts, protocol, c.key) };
           return { buildId: build.id, protocolId: id, key: c.key, summary, protocolNumber: protocol.number };
         });
       }),
