@@ -110,6 +110,7 @@ export async function bench({ large = false } = {}) {
     step(`${rounds} rounds over ${views.length} pages, one request at a time`);
     await measure(places);
     const [demo, department] = places;
+    for (const p of places) await task("round-trips", [], p.env);
     const last = places.at(-1);
     say(
       `\n${"page".padEnd(38)}   demo p50  p95${large ? "   large p50  p95   p95 ratio" : ""}   HTML  gzip  scripts kB`,

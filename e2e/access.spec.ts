@@ -23,6 +23,13 @@ test("every route handler against every role", async ({ page, browser }) => {
   await page.goto(`${demoUrl}/p/${slug}/builds`);
   await page.getByRole("link", { name: "Cistern G4" }).click();
   const photo = (await page.locator("figure img").first().getAttribute("src"))!;
+  // Workings by their address: what the class reads is open to the class, a grade to the instructor alone.
+  const source = async (path: string) =>
+    (await (await page.request.get(`${demoUrl}/p/${slug}${path}`)).text()).replaceAll(/&amp;|\\+u0026/g, "&");
+  const verdict = /\/api\/working\?project=[\w-]+&of=verdict&requirement=[\w-]{36}&build=[\w-]{36}/.exec(
+    await source("/needs"),
+  )!;
+  const grade = /\/api\/working\?project=[\w-]+&of=grade&person=[\w-]{36}/.exec(await source("/grades"))!;
   const contexts: Record<Role, APIRequestContext> = { owner: page.request } as never;
   const student = await stranger(browser);
   await enter(student, "Greta Malik");
@@ -41,6 +48,8 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["api/file/[use]", photo, ["owner", "student", "client", "reviewer"]],
     ["api/jump", `/api/jump?project=${slug}&q=alder`, inside],
     ["api/live", `/api/live?project=${live}`, ["owner", "student", "client", "reviewer", "scorer"]],
+    ["api/working", verdict[0], inside],
+    ["api/working", grade[0], ["owner"]],
     ["p/[project]/bundle", `/p/${slug}/bundle`, ["owner"]],
     ["p/[project]/calendar/[section]", ics, inside],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/requirements`, ["owner", "student", "reviewer"]],
@@ -67,6 +76,7 @@ test("every route handler against every role", async ({ page, browser }) => {
       "/p/cold-box/csv/requirements",
       "/p/cold-box/csv/standings",
       "/api/jump?project=cold-box&q=a",
+      verdict[0].replace(slug, "cold-box"),
     ])
       expect([url, role, (await contexts[role].get(demoUrl + url)).status()]).toEqual([url, role, 404]);
   expect((await contexts.student.get(`${demoUrl}/p/cold-box`)).status()).toBe(404);

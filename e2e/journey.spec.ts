@@ -209,7 +209,7 @@ test("from an empty school to the board and the next edition", async ({ page, br
   });
   await test.step("8 contest: rules, order, inspection, scores, and the board on a second screen", async () => {
     await go(page, "contest/event");
-    await page.getByLabel("Event").fill("Timed lift");
+    await page.getByLabel("Event", { exact: true }).fill("Timed lift");
     await page.getByLabel("Points rule").selectOption("line");
     await page.getByLabel("Anchors").fill("4 0\n9 100");
     await page.getByRole("button", { name: "Set up the event" }).click();

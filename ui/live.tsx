@@ -1,21 +1,39 @@
 "use client";
 
-import { useRouter } from "next/navigation";
+import { usePathname, useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import { isOurs } from "./own-requests";
 
-/** Refreshes the page when somebody writes to the project; says when the line is lost. */
-export function LiveRefresh({ url, dark }: { url: string; dark?: boolean }) {
+/**
+ * Loads the page again when somebody else writes to the project about something that it shows; says when the line is
+ * lost. `shows` names the kinds of things, for every page alike or by the first part of the address below `base`.
+ */
+export function LiveRefresh({
+  url,
+  dark,
+  shows,
+  base = "",
+}: {
+  url: string;
+  dark?: boolean;
+  shows: readonly string[] | Readonly<Record<string, readonly string[]>>;
+  base?: string;
+}) {
+  const place = usePathname().slice(base.length).split("/")[1] ?? "";
+  const about = ("length" in shows ? (shows as readonly string[]) : (shows[place] ?? [])).join(",");
   const router = useRouter();
   const [lost, setLost] = useState(false);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
     let wasLost = false;
-    const source = new EventSource(url);
+    const source = new EventSource(about ? `${url}&about=${about}` : url);
     const soon = () => {
       clearTimeout(timer);
       timer = setTimeout(() => router.refresh(), 60);
     };
-    source.addEventListener("change", soon);
+    source.addEventListener("change", (e) => {
+      if (!isOurs((JSON.parse(e.data) as { request: string | null }).request)) soon();
+    });
     source.addEventListener("ready", () => {
       if (wasLost) soon();
       wasLost = false;
@@ -29,7 +47,7 @@ export function LiveRefresh({ url, dark }: { url: string; dark?: boolean }) {
       clearTimeout(timer);
       source.close();
     };
-  }, [router, url]);
+  }, [router, url, about]);
   return (
     <span role="status" className={dark ? "text-[#E39A7C]" : "text-sm text-iron"}>
       {lost ? "No connection: what you see may be old" : ""}

@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
+import { sentByUs } from "./own-requests";
 
 interface Waiting<T> {
   id: string;
@@ -54,7 +55,7 @@ export function useOutbox<T extends { id: string }>(
         next = list.current.find((x) => !x.sent && !x.problem)
       ) {
         const at = next;
-        const r = await send(at.input, { requestId: at.id });
+        const r = await send(at.input, { requestId: sentByUs(at.id) });
         setOffline(false);
         keep(
           list.current.map((x) => (x.id === at.id ? { ...x, sent: r.ok, problem: r.ok ? undefined : r.message } : x)),

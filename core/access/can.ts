@@ -55,6 +55,14 @@ export interface Act {
 }
 
 /**
+ * The kind of thing that an act is about.
+ * @example aboutOf(acts("build", { edit: {} }).edit) // => "build"
+ */
+export function aboutOf(act: Act): string {
+  return act.name.slice(0, act.name.indexOf("."));
+}
+
+/**
  * The acts on one kind of thing: a stage lists them once, its commands and pages ask by them.
  * @example acts("build", { edit: { project: ["owner"] } }).edit.name // => "build.edit"
  */

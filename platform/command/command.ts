@@ -2,7 +2,7 @@ import type * as row from "../db/rows";
 import "server-only";
 import { randomBytes } from "node:crypto";
 import * as yup from "yup";
-import { type Act, type Actor, can, type Subject } from "@/core/access/can";
+import { type Act, type Actor, aboutOf, can, type Subject } from "@/core/access/can";
 import { inTransaction, newId, type Tx } from "@/platform/db/db";
 import { broken } from "./constraints";
 import type { ConflictField, Result } from "./result";
@@ -96,6 +96,14 @@ export async function projectOf(sql: Tx, table: string, id: string): Promise<{ p
 
 export const command = <I, O>(definition: Command<I, O>): Command<I, O> => definition;
 
+/** What a live notice says: in which project something was written, about what, and by which request. */
+export interface Notice {
+  readonly project: string;
+  /** The kind of thing, as its act names it: “run”, “contest”. */
+  readonly about: string;
+  readonly request: string | null;
+}
+
 const nameOf = (actor: Actor) => (actor.kind === "nobody" ? "nobody" : actor.name);
 
 export function today(): string {
@@ -166,25 +174,30 @@ export async function execute<I, O>(
       );
       const project = subject.project ?? (value as { projectId?: string } | null)?.projectId ?? null;
       if (notes.length === 0) throw new Error(`${cmd.name} left no audit row`);
-      await sql`INSERT INTO audit ${sql(
-        notes.map((n) => ({
-          id: newId(),
-          actorKind: actor.kind,
-          actorId: actor.id,
-          actorName: nameOf(actor),
-          projectId: project,
-          act: cmd.name,
-          subjectType: n.type,
-          subjectId: n.id ?? null,
-          label: n.label ?? "",
-          before: n.before === undefined ? null : sql.json(n.before as never),
-          after: n.after === undefined ? null : sql.json(n.after as never),
-          reason: n.reason ?? null,
-        })),
-      )}`;
-      if (requestId && !cmd.shownOnce)
-        await sql`UPDATE request_done SET result = ${sql.json((value ?? null) as never)} WHERE id = ${requestId}`;
-      if (project) await sql`SELECT pg_notify('ironstone', ${JSON.stringify({ project, act: cmd.name })})`;
+      const notice: Notice = { project: project ?? "", about: aboutOf(cmd.act), request: requestId ?? null };
+      // Sent together: they wait for no answer of each other's.
+      await Promise.all([
+        sql`INSERT INTO audit ${sql(
+          notes.map((n) => ({
+            id: newId(),
+            actorKind: actor.kind,
+            actorId: actor.id,
+            actorName: nameOf(actor),
+            projectId: project,
+            act: cmd.name,
+            subjectType: n.type,
+            subjectId: n.id ?? null,
+            label: n.label ?? "",
+            before: n.before === undefined ? null : sql.json(n.before as never),
+            after: n.after === undefined ? null : sql.json(n.after as never),
+            reason: n.reason ?? null,
+          })),
+        )}`,
+        requestId && !cmd.shownOnce
+          ? sql`UPDATE request_done SET result = ${sql.json((value ?? null) as never)} WHERE id = ${requestId}`
+          : null,
+        project ? sql`SELECT pg_notify('ironstone', ${JSON.stringify(notice)})` : null,
+      ]);
       return { ok: true as const, value };
     });
   } catch (error) {

@@ -1,7 +1,10 @@
+import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
+import { saveMilestone } from "@/stages/plan/commands/milestones";
 import { editProject } from "@/stages/plan/commands/projects";
+import { createTeam } from "@/stages/teams/commands/teams";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
@@ -46,9 +49,22 @@ test("a write reaches the project's watchers only, a refused one nobody", async 
   await ok(editProject, boss, { ...edit, projectId: w.projectId, version: 1, title: "Here" });
   const text = await until(reader, "event: change");
   expect(text.match(/event: change/g)).toHaveLength(1);
-  expect(text).toContain('{"act":"editProject"}');
+  expect(text).toContain('{"about":"project","request":null}');
   stop.abort();
   expect((await reader.read()).done).toBe(true);
+});
+
+test("a page hears only of what it shows, and which request it was", async () => {
+  const stop = new AbortController();
+  const reader = (await watch(w.projectId, stop.signal, ["milestone", "plan"])).body!.getReader();
+  await until(reader, "ready");
+  const request = randomUUID();
+  await ok(createTeam, boss, { projectId: w.projectId, name: "Quiet", sectionId: w.section });
+  await ok(saveMilestone, boss, { projectId: w.projectId, title: "Loud", dueOn: "2027-03-05" }, request);
+  const text = await until(reader, "event: change");
+  expect(text.match(/"about":"(\w+)"/)?.[1]).not.toBe("team");
+  expect(text).toContain(request);
+  stop.abort();
 });
 
 test("a transaction that fails sends no notice and leaves no trace", async () => {

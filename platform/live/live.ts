@@ -1,7 +1,8 @@
 import "server-only";
 import { db } from "@/platform/db/db";
+import type { Notice } from "../command/command";
 
-type Listener = (act: string) => void;
+type Listener = (notice: Notice) => void;
 
 const held = globalThis as unknown as {
   ironstoneLive?: { listeners: Map<string, Set<Listener>>; ready: Promise<unknown> };
@@ -14,8 +15,8 @@ function hub() {
   if (!held.ironstoneLive) {
     const listeners = new Map<string, Set<Listener>>();
     const ready = db().listen("ironstone", (payload) => {
-      const { project, act } = JSON.parse(payload) as { project: string; act: string };
-      for (const tell of listeners.get(project) ?? []) tell(act);
+      const notice = JSON.parse(payload) as Notice;
+      for (const tell of listeners.get(notice.project) ?? []) tell(notice);
     });
     held.ironstoneLive = { listeners, ready };
   }
@@ -23,10 +24,10 @@ function hub() {
 }
 
 /**
- * A stream of server-sent events: one `change` for every write to the project, and a comment now and then to keep it
- * open.
+ * A stream of server-sent events: one `change` for every write to the project that is about one of the named kinds of
+ * things (any, where none is named), and a comment now and then to keep it open.
  */
-export async function watch(project: string, signal: AbortSignal): Promise<Response> {
+export async function watch(project: string, signal: AbortSignal, about: readonly string[] = []): Promise<Response> {
   const { listeners, ready } = hub();
   await ready;
   const text = new TextEncoder();
@@ -39,7 +40,13 @@ export async function watch(project: string, signal: AbortSignal): Promise<Respo
           stop();
         }
       };
-      const tell: Listener = (act) => send(`event: change\ndata: ${JSON.stringify({ act })}\n\n`);
+      const tell: Listener = (n) => {
+        if (about.length && !about.includes(n.about)) return;
+        send(`event: change
+data: ${JSON.stringify({ about: n.about, request: n.request })}
+
+`);
+      };
       const beat = setInterval(() => send(": still here\n\n"), 20_000);
       const stop = () => {
         clearInterval(beat);

@@ -87,6 +87,8 @@ export interface Stage {
   readonly name: string;
   /** Its pages for the jump box, below the project's address; the first is the stage's own. */
   readonly pages: readonly { readonly label: string; readonly path: string; readonly for?: Viewer }[];
+  /** Kinds of things that its pages show: a write about another kind does not load them again. */
+  readonly shows: readonly string[];
   /** Modules whose exported commands are the application's. */
   readonly commands: readonly object[];
   readonly stratum?: Stratum;

@@ -93,45 +93,53 @@ export const recordRun = command({
     return b ? { project: b.projectId, team: b.teamId } : null;
   },
   async run({ sql, audit, by }, input): Promise<{ attempt: number }> {
-    const [b] = await sql<
-      {
-        projectId: row.Build["projectId"];
-        revision: row.Build["revision"];
-        number: row.Build["number"];
-        team: row.Team["name"];
-      }[]
-    >`
+    // Asked together, in this order: what follows the lock on the build sees what others wrote before it.
+    // The run's id is made by the form: sending it again after a lost answer has the effect of one.
+    const [[b], [known], [v], [last]] = await Promise.all([
+      sql<
+        {
+          projectId: row.Build["projectId"];
+          revision: row.Build["revision"];
+          number: row.Build["number"];
+          team: row.Team["name"];
+        }[]
+      >`
       SELECT b.project_id, b.revision, b.number, t.name AS team
       FROM build b
       JOIN team t ON t.id = b.team_id
       WHERE b.id = ${input.buildId} FOR UPDATE OF b
-    `;
-    // The run's id is made by the form: sending it again after a lost answer has the effect of one.
-    const [known] = await sql<
-      { attempt: row.Run["attempt"]; buildId: row.Run["buildId"] }[]
-    >`SELECT attempt, build_id FROM run WHERE id = ${input.id}`;
-    if (known) {
-      if (known.buildId !== input.buildId) refuse("This attempt was already recorded for another build.");
-      audit({ type: "run", id: input.id, label: "sent again" });
-      return { attempt: known.attempt };
-    }
-    const [v] = await sql<
-      {
-        id: row.ProtocolVersion["id"];
-        definition: ProtocolDefinition;
-        number: row.ProtocolVersion["number"];
-        protocolId: row.ProtocolVersion["protocolId"];
-        name: row.Protocol["name"];
-        latest: boolean;
-      }[]
-    >`
+    `,
+      sql<
+        { attempt: row.Run["attempt"]; buildId: row.Run["buildId"] }[]
+      >`SELECT attempt, build_id FROM run WHERE id = ${input.id}`,
+      sql<
+        {
+          id: row.ProtocolVersion["id"];
+          definition: ProtocolDefinition;
+          number: row.ProtocolVersion["number"];
+          protocolId: row.ProtocolVersion["protocolId"];
+          name: row.Protocol["name"];
+          latest: boolean;
+        }[]
+      >`
       SELECT
         v.id, v.definition, v.number, v.protocol_id, p.name,
         NOT EXISTS (SELECT FROM protocol_version n WHERE n.protocol_id = p.id AND n.number > v.number) AS latest
       FROM protocol_version v
       JOIN protocol p ON p.id = v.protocol_id
-      WHERE v.id = ${input.protocolVersionId} AND p.project_id = ${b!.projectId}
-    `;
+      WHERE v.id = ${input.protocolVersionId} AND p.project_id = (SELECT project_id FROM build WHERE id = ${input.buildId})
+    `,
+      sql<{ n: number }[]>`
+      SELECT coalesce(max(attempt), 0)::int AS n
+      FROM run
+      WHERE build_id = ${input.buildId} AND protocol_version_id = ${input.protocolVersionId} AND place = 'bench'
+    `,
+    ]);
+    if (known) {
+      if (known.buildId !== input.buildId) refuse("This attempt was already recorded for another build.");
+      audit({ type: "run", id: input.id, label: "sent again" });
+      return { attempt: known.attempt };
+    }
     const version = found(v, "This protocol");
     if (!version.latest)
       refuse(
@@ -145,13 +153,9 @@ export const recordRun = command({
       input.conditions,
       input.state === "valid" ? version.definition.measures.map((m) => m.key) : null,
     );
-    const [last] = await sql<{ n: number }[]>`
-      SELECT coalesce(max(attempt), 0)::int AS n
-      FROM run
-      WHERE build_id = ${input.buildId} AND protocol_version_id = ${version.id} AND place = 'bench'
-    `;
     const attempt = last!.n + 1;
-    await sql`
+    await Promise.all([
+      sql`
       INSERT INTO run ${sql({
         id: input.id,
         projectId: b!.projectId,
@@ -164,21 +168,23 @@ export const recordRun = command({
         reason: input.reason || null,
         recordedBy: by,
       })}
-    `;
-    if (rows.length) await sql`INSERT INTO reading ${sql(rows)}`;
-    if (input.state === "valid")
-      await noteRunEvidence(
-        sql,
-        {
-          id: input.id,
-          projectId: b!.projectId,
-          buildId: input.buildId,
-          buildRevision: b!.revision,
-          protocolId: version.protocolId,
-          protocolNumber: version.number,
-        },
-        by,
-      );
+    `,
+      rows.length ? sql`INSERT INTO reading ${sql(rows)}` : null,
+      input.state === "valid"
+        ? noteRunEvidence(
+            sql,
+            {
+              id: input.id,
+              projectId: b!.projectId,
+              buildId: input.buildId,
+              buildRevision: b!.revision,
+              protocolId: version.protocolId,
+              protocolNumber: version.number,
+            },
+            by,
+          )
+        : null,
+    ]);
     audit({
       type: "run",
       id: input.id,

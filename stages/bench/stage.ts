@@ -71,6 +71,7 @@ export const bench: Stage = {
   key: "bench",
   name: "Bench",
   pages: [{ label: "Bench", path: "/bench" }],
+  shows: ["run", "protocol", "build", "needs", "evidence", "team"],
   commands: [commands],
   stratum,
   search,

@@ -53,6 +53,7 @@ export const brief: Stage = {
     { label: "Brief", path: "/brief" },
     { label: "Entry challenge", path: "/brief/challenge" },
   ],
+  shows: ["brief", "needs", "people", "project"],
   commands: [commands],
   stratum,
   home,

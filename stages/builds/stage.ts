@@ -56,6 +56,7 @@ export const builds: Stage = {
   key: "builds",
   name: "Builds",
   pages: [{ label: "Builds", path: "/builds" }],
+  shows: ["build", "run", "needs", "team", "gate", "file"],
   commands: [commands],
   stratum,
   search,

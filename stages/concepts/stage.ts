@@ -105,6 +105,7 @@ export const concepts: Stage = {
     { label: "Concepts", path: "/concepts" },
     { label: "Choosing concepts", path: "/concepts/choose" },
   ],
+  shows: ["concept", "needs", "team", "project"],
   commands: [concept, selection],
   stratum,
   home,

@@ -27,6 +27,7 @@ export const contest: Stage = {
   key: "contest",
   name: "Contest",
   pages: [{ label: "Contest", path: "/contest" }],
+  shows: ["contest", "build"],
   commands: [attempts, events],
   stratum,
   downloads: { standings: { act: contestActs.read, make: standingsTable } },

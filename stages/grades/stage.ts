@@ -23,6 +23,7 @@ export const grades: Stage = {
   key: "grades",
   name: "Grades",
   pages: [{ label: "Grades", path: "/grades" }],
+  shows: ["grade", "review", "milestone", "run", "contest", "people"],
   commands: [commands],
   stratum,
   home,

@@ -18,6 +18,7 @@ export const notebook: Stage = {
   key: "notebook",
   name: "Notebook",
   pages: [{ label: "Notebook", path: "/notebook" }],
+  shows: ["notebook"],
   commands: [commands],
   below: "everyone",
   home,

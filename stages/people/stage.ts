@@ -32,6 +32,7 @@ export const people: Stage = {
   key: "people",
   name: "People",
   pages: [{ label: "People", path: "/people", for: "staff" }],
+  shows: ["people", "staff", "guest"],
   commands: [erase, guests, roster, students],
   below: "staff",
   search,

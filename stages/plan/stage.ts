@@ -57,6 +57,7 @@ export const plan: Stage = {
     { label: "Calendar", path: "/plan/calendar" },
     { label: "Gates and tools", path: "/plan/gates" },
   ],
+  shows: ["plan", "gate", "tool", "milestone", "project"],
   commands: [calendar, daysOff, gates, milestones, projects, settings, tasks],
   below: "everyone",
   home,

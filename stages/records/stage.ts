@@ -14,6 +14,7 @@ export const records: Stage = {
   key: "records",
   name: "Records",
   pages: [{ label: "Records", path: "/records" }],
+  shows: ["contest", "project", "run", "build"],
   commands: [commands],
   stratum,
 };

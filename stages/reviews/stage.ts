@@ -117,6 +117,7 @@ export const reviews: Stage = {
   key: "reviews",
   name: "Reviews",
   pages: [{ label: "Reviews", path: "/reviews" }],
+  shows: ["review", "action", "build"],
   commands: [commands],
   stratum,
   home,

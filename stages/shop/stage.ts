@@ -3,4 +3,4 @@ import type { Stage } from "@/platform/registry/stage";
 import * as commands from "./commands";
 
 /** Tools and who is trained for them; they stand on the gates' page. */
-export const shop: Stage = { key: "shop", name: "Shop", pages: [], commands: [commands] };
+export const shop: Stage = { key: "shop", name: "Shop", pages: [], shows: [], commands: [commands] };

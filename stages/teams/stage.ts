@@ -104,6 +104,7 @@ export const teams: Stage = {
     { label: "Forming teams", path: "/teams/form", for: "staff" },
     { label: "My wishes", path: "/teams/wishes", for: "student" },
   ],
+  shows: ["team", "wish", "part", "concept", "people"],
   commands: [choosing, forming, parts, commands],
   stratum,
   home,

@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { type ReactNode, useRef, useState } from "react";
+import { sentByUs } from "../own-requests";
 import { buttonClass } from "../page";
 import { lost, type Send } from "./result";
 
@@ -35,7 +36,7 @@ export function ActButton<T>({
     if (confirm && !asked) return setAsked(true);
     setBusy(true);
     setNote("");
-    requestId.current ||= crypto.randomUUID();
+    requestId.current ||= sentByUs(crypto.randomUUID());
     try {
       const result = await action(input, { requestId: requestId.current, via });
       requestId.current = "";

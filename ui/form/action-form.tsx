@@ -6,6 +6,7 @@ import { type ReactNode, useEffect, useRef, useState } from "react";
 import { type DefaultValues, type FieldValues, FormProvider, type UseFormReturn, useForm } from "react-hook-form";
 import type { ObjectSchema } from "yup";
 import { cx } from "../classes";
+import { sentByUs } from "../own-requests";
 import { buttonClass } from "../page";
 import { useReady } from "../ready";
 import { type ConflictShown, lost, type Send } from "./result";
@@ -106,7 +107,7 @@ export function ActionForm<T>({
     sending.current = true;
     setBusy(true);
     setNote(null);
-    requestId.current ||= crypto.randomUUID();
+    requestId.current ||= sentByUs(crypto.randomUUID());
     try {
       const shaped = (shape ? shape(values) : values) as object;
       const result = await action(

@@ -11,10 +11,11 @@ export const dynamic = "force-dynamic";
 /** Server-sent events of a project; a board's link is enough to watch. */
 export async function GET(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;
+  const about = (query.get("about") ?? "").split(",").filter(Boolean);
   const board = query.get("board");
   if (board) {
     const guest = await guestActor(board);
-    return guest.kind === "guest" ? watch(guest.project, request.signal) : refused();
+    return guest.kind === "guest" ? watch(guest.project, request.signal, about) : refused();
   }
   const project = query.get("project") ?? "";
   const actor =
@@ -22,5 +23,5 @@ export async function GET(request: Request): Promise<Response> {
     (await allowed(contestActs.read, project)) ??
     (await allowed(briefActs.read, project)) ??
     (await allowed(reviewActs.read, project));
-  return actor ? watch(project, request.signal) : refused();
+  return actor ? watch(project, request.signal, about) : refused();
 }

@@ -12,11 +12,14 @@ export function Surface({
   title,
   who,
   live,
+  shows,
   children,
 }: {
   title: string;
   who: string;
   live: string;
+  /** Kinds of things that the page shows. */
+  shows: readonly string[];
   children: ReactNode;
 }) {
   return (
@@ -27,7 +30,7 @@ export function Surface({
           {title}
         </p>
         <p className="text-soft">
-          {who} <LiveRefresh url={live} />
+          {who} <LiveRefresh url={live} shows={shows} />
         </p>
       </header>
       <main className="mx-auto max-w-[860px] px-4 py-5">{children}</main>
@@ -116,6 +119,6 @@ export async function choicesFor(guest: Extract<Actor, { kind: "guest" }>) {
 /** What every guest's page is given. */
 export interface GuestPage {
   readonly guest: Extract<Actor, { kind: "guest" }>;
-  readonly frame: { title: string; who: string; live: string };
+  readonly frame: { title: string; who: string; live: string; shows: readonly string[] };
   readonly currency: string;
 }

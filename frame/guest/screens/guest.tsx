@@ -9,6 +9,14 @@ import { ClientSurface } from "./client";
 import { ReviewSurface } from "./review";
 import { ScoringSurface } from "./scoring";
 
+/** What each page shows, as live notices name it. */
+const shows = {
+  client: ["brief", "question", "concept", "needs"],
+  review: ["review", "action", "concept"],
+  scoring: ["contest", "build"],
+  board: ["contest", "team"],
+} as const;
+
 /** Where a guest's link leads: what its role needs, and nothing else. */
 export async function GuestScreen({
   review,
@@ -29,12 +37,12 @@ export async function GuestScreen({
     SELECT title, currency FROM project WHERE id = ${guest.project}
   `;
   if (!p) notFound();
+  const surface = guestSurface[guest.role];
   const page = {
     guest,
     currency: p.currency,
-    frame: { title: p.title, who: guest.name, live: `/api/live?project=${guest.project}` },
+    frame: { title: p.title, who: guest.name, live: `/api/live?project=${guest.project}`, shows: shows[surface] },
   };
-  const surface = guestSurface[guest.role];
   switch (surface) {
     case "board":
       return redirect("/");

@@ -28,6 +28,11 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
         ]
       : []),
   ];
+  // The core log shows what teams do from week to week; settings and the audit show everything.
+  const shows = {
+    "": ["build", "run", "review", "milestone", "team", "finding", "evidence", "needs", "protocol", "action"],
+    ...Object.fromEntries(stages.map((x) => [x.key, x.shows])),
+  };
   const pages = [
     { label: "Core log", href: base },
     ...stages.flatMap((x) => x.pages.filter((y) => sees(y.for)).map((y) => ({ label: y.label, href: base + y.path }))),
@@ -66,7 +71,7 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
             {position} · {longDate(frame.today)}
           </p>
           <div className="flex items-center gap-3">
-            <LiveRefresh url={`/api/live?project=${p.id}`} />
+            <LiveRefresh url={`/api/live?project=${p.id}`} shows={shows} base={base} />
             <JumpBox url={`/api/jump?project=${slug}`} pages={pages} />
             <SignOut name={actor.name} />
           </div>

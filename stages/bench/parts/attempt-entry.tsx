@@ -6,6 +6,7 @@ import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { type Condition, implausible, type Measure } from "@/core/run/protocol";
 import type { EnteredState } from "@/core/vocabulary/runs";
 import { cx } from "@/ui/classes";
+import { sentByUs } from "@/ui/own-requests";
 import { useReady } from "@/ui/ready";
 import { recordRunAction } from "../actions";
 
@@ -71,16 +72,12 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
     busy.current = true;
     setSaving(true);
     setNote("");
-    runId.current ||= crypto.randomUUID();
+    runId.current ||= sentByUs(crypto.randomUUID());
     try {
-      const r = await recordRunAction({
-        id: runId.current,
-        buildId,
-        protocolVersionId,
-        state,
-        readings: values,
-        conditions: settings,
-      });
+      const r = await recordRunAction(
+        { id: runId.current, buildId, protocolVersionId, state, readings: values, conditions: settings },
+        { requestId: runId.current },
+      );
       if (!r.ok) return setNote(r.message);
       runId.current = "";
       setValues((now) => (now === values ? {} : now));

@@ -47,7 +47,7 @@ export function Board({ title, events, liveUrl }: { title: string; events: Conte
           <Clock />
           <p className="text-[clamp(11px,0.95vw,22px)] text-[#b9aea0]">
             {d && `seed ${d.seed} · `}
-            <LiveRefresh url={liveUrl} dark />
+            <LiveRefresh url={liveUrl} dark shows={["contest", "team"]} />
           </p>
         </div>
       </header>

@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { parseQuantity } from "@/core/quantity/quantity";
 import type { EnteredState } from "@/core/vocabulary/runs";
+import { sentByUs } from "@/ui/own-requests";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { scoreAttemptAction } from "../actions";
@@ -41,9 +42,10 @@ export function ScoreEntry({
       }
     setBusy(true);
     setNote(null);
-    runId.current ||= crypto.randomUUID();
+    runId.current ||= sentByUs(crypto.randomUUID());
     try {
-      const r = await scoreAttemptAction({ id: runId.current, entryId, state, readings: values }, { via });
+      const id = runId.current;
+      const r = await scoreAttemptAction({ id, entryId, state, readings: values }, { via, requestId: id });
       if (!r.ok) return setNote({ bad: true, text: r.message });
       runId.current = "";
       setValues({});

@@ -33,8 +33,13 @@ const linesOf = (rows: KeptRows): Lines =>
     ),
   ]);
 
-/** A summary as text that does not depend on the order of its keys. */
-const stable = (value: object): string => JSON.stringify(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)));
+/** A value as text that does not depend on the order of keys, which the database chooses itself. */
+const stable = (value: unknown): string =>
+  JSON.stringify(value, (_, v) =>
+    v !== null && typeof v === "object" && !Array.isArray(v)
+      ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : v,
+  );
 
 async function keptNow(projectId: string): Promise<KeptRows> {
   const sql = db();
