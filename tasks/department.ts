@@ -66,7 +66,9 @@ async function copyProject(sql: Tx, projectId: string): Promise<void> {
 /** Every bench run again and again, with its readings a little different, until each project has its number. */
 async function moreRuns(sql: Tx): Promise<void> {
   const [{ runs }] = (await sql`
-    SELECT count(*)::int AS runs FROM run WHERE place = 'bench' AND project_id = (SELECT id FROM project WHERE slug = ${model})
+    SELECT count(*)::int AS runs
+    FROM run
+    WHERE place = 'bench' AND project_id = (SELECT id FROM project WHERE slug = ${model})
   `) as unknown as [{ runs: number }];
   const times = Math.ceil(runsEach / runs) - 1;
   await sql.unsafe(`

@@ -45,7 +45,9 @@ export function db(): Sql {
   return held.ironstoneSql;
 }
 
-/** Runs work in one transaction, the running one if there is one; every query in it, through `db()` too, belongs to it. */
+/**
+ * Runs work in one transaction, the running one if there is one; every query in it, through `db()` too, belongs to it.
+ */
 export async function inTransaction<T>(work: (sql: Tx) => Promise<T>, mode = ""): Promise<T> {
   const inside = transaction.getStore();
   if (inside) return work(inside);

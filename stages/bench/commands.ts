@@ -127,7 +127,8 @@ export const recordRun = command({
         NOT EXISTS (SELECT FROM protocol_version n WHERE n.protocol_id = p.id AND n.number > v.number) AS latest
       FROM protocol_version v
       JOIN protocol p ON p.id = v.protocol_id
-      WHERE v.id = ${input.protocolVersionId} AND p.project_id = (SELECT project_id FROM build WHERE id = ${input.buildId})
+      WHERE v.id = ${input.protocolVersionId}
+        AND p.project_id = (SELECT project_id FROM build WHERE id = ${input.buildId})
     `,
       sql<{ n: number }[]>`
       SELECT coalesce(max(attempt), 0)::int AS n

@@ -20,6 +20,7 @@ export function BenchSummary({
 }) {
   const { summary, primary } = view;
   if (!summary || summary.n === 0) return null;
+  const spread = summary.sd === null ? "" : ` · spread (sd) ${formatNumber(summary.sd, 2)}`;
   return (
     <div className="my-3 flex flex-wrap items-baseline gap-x-6 gap-y-1">
       <span>
@@ -30,8 +31,7 @@ export function BenchSummary({
       </span>
       <span className="text-soft">
         mean {formatNumber(summary.mean!, 2)}
-        {summary.sd !== null && ` · spread (sd) ${formatNumber(summary.sd, 2)}`} · best {formatNumber(summary.best!, 2)}{" "}
-        · n = {summary.n}
+        {spread} · best {formatNumber(summary.best!, 2)} · n = {summary.n}
         {summary.setAside > 0 && `, ${summary.setAside} left out`}
       </span>
       {view.verdicts.map(({ id, code, value }) => (
