@@ -1,0 +1,92 @@
+/** @jest-environment jsdom */
+// Entry at the bench by keyboard alone: nothing that a quick hand types is lost while an attempt is being saved.
+import { act, render, screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { recordRunAction } from "../actions";
+import { AttemptEntry } from "./attempt-entry";
+
+const refresh = jest.fn();
+const router = { refresh };
+jest.mock("next/navigation", () => ({ useRouter: () => router }));
+jest.mock("../actions", () => ({ recordRunAction: jest.fn() }));
+const record = recordRunAction as unknown as jest.Mock;
+
+const measures = [
+  { key: "m", name: "Collected", unit: "kg", resolution: "0.05", min: "1", max: "15" },
+  { key: "F", name: "Force", unit: "N", resolution: "0.5" },
+];
+function open() {
+  render(
+    <table>
+      <tbody>
+        <AttemptEntry
+          buildId="b"
+          protocolVersionId="v"
+          next={3}
+          measures={measures}
+          conditions={[]}
+          before={{}}
+          derived={1}
+          lead={4}
+        />
+      </tbody>
+    </table>,
+  );
+  return { mass: screen.getByLabelText(/^Collected/), force: screen.getByLabelText(/^Force/) };
+}
+const readings = () => record.mock.calls.map((c) => (c[0] as { readings: unknown }).readings);
+beforeEach(() => jest.clearAllMocks());
+
+test("Enter goes to the next field and saves from the last one", async () => {
+  record.mockResolvedValue({ ok: true, value: { attempt: 3 } });
+  const { mass, force } = open();
+  await userEvent.type(mass, "8.6{Enter}");
+  expect(document.activeElement).toBe(force);
+  await userEvent.type(force, "34{Enter}");
+  expect(await screen.findByText("Attempt 3 is saved.")).toBeTruthy();
+  expect(readings()).toEqual([{ m: "8.6", F: "34" }]);
+  expect((mass as HTMLInputElement).value).toBe("");
+  expect(document.activeElement).toBe(mass);
+});
+
+test("the next attempt, typed and sent while this one is on its way, is kept and saved after it", async () => {
+  let answer: (a: unknown) => void = () => {};
+  record
+    .mockImplementationOnce(() => new Promise((r) => (answer = r)))
+    .mockResolvedValueOnce({ ok: true, value: { attempt: 4 } });
+  const { mass, force } = open();
+  await userEvent.type(mass, "8.6");
+  await userEvent.type(force, "34{Enter}");
+  await userEvent.clear(mass);
+  await userEvent.type(mass, "8.8");
+  await userEvent.clear(force);
+  await userEvent.type(force, "35{Enter}");
+  await act(async () => answer({ ok: true, value: { attempt: 3 } }));
+  await waitFor(() => expect(record).toHaveBeenCalledTimes(2));
+  expect(readings()).toEqual([
+    { m: "8.6", F: "34" },
+    { m: "8.8", F: "35" },
+  ]);
+  const ids = record.mock.calls.map((c) => (c[0] as { id: string }).id);
+  expect(new Set(ids).size).toBe(2);
+});
+
+test("without a network the readings stay, and Enter sends the same attempt again", async () => {
+  record.mockRejectedValueOnce(new Error("offline")).mockResolvedValueOnce({ ok: true, value: { attempt: 3 } });
+  const { mass, force } = open();
+  await userEvent.type(mass, "8.6");
+  await userEvent.type(force, "34{Enter}");
+  expect(await screen.findByText(/The network did not answer/)).toBeTruthy();
+  expect((mass as HTMLInputElement).value).toBe("8.6");
+  await userEvent.type(force, "{Enter}");
+  expect(await screen.findByText("Attempt 3 is saved.")).toBeTruthy();
+  const ids = record.mock.calls.map((c) => (c[0] as { id: string }).id);
+  expect(ids[0]).toBe(ids[1]);
+});
+
+test("a reading that cannot be read is named and nothing is sent", async () => {
+  const { force } = open();
+  await userEvent.type(force, "34{Enter}");
+  expect(await screen.findByText("Collected is missing.")).toBeTruthy();
+  expect(record).not.toHaveBeenCalled();
+});

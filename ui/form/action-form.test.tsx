@@ -1,0 +1,97 @@
+/** @jest-environment jsdom */
+// The one form: what is typed is kept whatever the server answers, it is sent once, and a retry is the same request.
+import { render, screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import * as yup from "yup";
+import { ActionForm } from "./action-form";
+import { TextField } from "./fields";
+
+const refresh = jest.fn();
+const push = jest.fn();
+jest.mock("next/navigation", () => ({ useRouter: () => ({ refresh, push }) }));
+
+const schema = yup.object({ name: yup.string().trim().required("Give it a name."), version: yup.number().required() });
+type Answer = Awaited<ReturnType<Parameters<typeof ActionForm>[0]["action"]>>;
+
+function open(action: jest.Mock) {
+  render(
+    <ActionForm schema={schema} action={action} fixed={{ version: 3 }} defaults={{ name: "" }} submit="Save">
+      <TextField name="name" label="Name" />
+    </ActionForm>,
+  );
+  return { field: screen.getByLabelText("Name"), save: screen.getByRole("button", { name: "Save" }) };
+}
+const requestsOf = (action: jest.Mock) => action.mock.calls.map((c) => (c[1] as { requestId: string }).requestId);
+
+beforeEach(() => jest.clearAllMocks());
+
+test("what the schema refuses is said beside the field and not sent", async () => {
+  const action = jest.fn();
+  const { save } = open(action);
+  await userEvent.click(save);
+  expect(await screen.findByText("Give it a name.")).toBeTruthy();
+  expect(action).not.toHaveBeenCalled();
+});
+
+test("what is sent is what is typed with what is fixed; the page loads once", async () => {
+  const action = jest.fn(async (): Promise<Answer> => ({ ok: true, value: null }));
+  const { field, save } = open(action);
+  await userEvent.type(field, "Alder");
+  await userEvent.click(save);
+  await waitFor(() => expect(refresh).toHaveBeenCalledTimes(1));
+  expect(action.mock.calls.map((c) => (c as unknown[])[0])).toEqual([{ name: "Alder", version: 3 }]);
+});
+
+test("a double click sends once", async () => {
+  let answer: (a: Answer) => void = () => {};
+  const action = jest.fn(() => new Promise<Answer>((r) => (answer = r)));
+  const { field, save } = open(action);
+  await userEvent.type(field, "Alder");
+  await userEvent.dblClick(save);
+  expect(action).toHaveBeenCalledTimes(1);
+  answer({ ok: true, value: null });
+  await waitFor(() => expect(refresh).toHaveBeenCalled());
+});
+
+test("without an answer the text stays, and sending again is the same request", async () => {
+  const action = jest.fn().mockRejectedValueOnce(new Error("offline")).mockResolvedValueOnce({ ok: true, value: null });
+  const { field, save } = open(action);
+  await userEvent.type(field, "Alder");
+  await userEvent.click(save);
+  expect(await screen.findByText(/The network did not answer/)).toBeTruthy();
+  expect((field as HTMLInputElement).value).toBe("Alder");
+  await userEvent.click(save);
+  await waitFor(() => expect(refresh).toHaveBeenCalled());
+  const [first, second] = requestsOf(action);
+  expect(first).toBe(second);
+});
+
+test("a conflict shows both values; saving over it sends the newer version", async () => {
+  const fields = [{ field: "name", label: "Name", yours: "Alder", theirs: "Birch" }];
+  const action = jest
+    .fn()
+    .mockResolvedValueOnce({ ok: false, kind: "conflict", message: "Somebody else changed this.", version: 4, fields })
+    .mockResolvedValueOnce({ ok: true, value: null });
+  const { field, save } = open(action);
+  await userEvent.type(field, "Alder");
+  await userEvent.click(save);
+  expect(await screen.findByText("Birch")).toBeTruthy();
+  expect((field as HTMLInputElement).value).toBe("Alder");
+  await userEvent.click(screen.getByRole("button", { name: "Save mine over theirs" }));
+  await waitFor(() => expect(refresh).toHaveBeenCalled());
+  expect((action.mock.calls[1] as [{ version: number }])[0].version).toBe(4);
+  expect(new Set(requestsOf(action)).size).toBe(2);
+});
+
+test("a field that the server refuses carries the server's words", async () => {
+  const action = jest.fn(async () => ({
+    ok: false as const,
+    kind: "invalid",
+    message: "Taken.",
+    fields: { name: "There is one of this name." },
+  }));
+  const { field, save } = open(action);
+  await userEvent.type(field, "Alder");
+  await userEvent.click(save);
+  expect(await screen.findByText("There is one of this name.")).toBeTruthy();
+});
