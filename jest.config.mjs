@@ -10,7 +10,7 @@ const swc = {
     },
   ],
 };
-const common = {
+export const common = {
   testEnvironment: "node",
   transform: { ...swc, "^.+\\.m?js$": ["@swc/jest", { jsc: { target: "es2022" } }] },
   transformIgnorePatterns: ["/node_modules/(?!(uuid|ics|nanoid|stemmer|ical.js|diff)/)"],

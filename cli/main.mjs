@@ -1,7 +1,7 @@
 import { existsSync } from "node:fs";
 import { join, resolve } from "node:path";
 import { startCluster } from "./cluster.mjs";
-import { end, endAll } from "./run.mjs";
+import { end, endAll, run } from "./run.mjs";
 import { complain, Refusal, say, step } from "./say.mjs";
 import { serve } from "./serve.mjs";
 import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
@@ -20,6 +20,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone verify                  computes every kept value anew and names what differs
   ./ironstone bench [--large]         how fast the main views are; --large: beside them in a department
   ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
+  ./ironstone mutate [FILES]          changes the core's rules one by one and says which change no test notices
   ./ironstone structure               lengths of files and lines, the tests' share, lists written twice
   ./ironstone rows                    writes platform/db/rows.ts from the database's catalog
   ./ironstone schema                  writes docs/bundle.schema.json from the database
@@ -92,6 +93,11 @@ async function dispatch([command, ...rest]) {
     case "structure": {
       const { structure } = await import("./structure.mjs");
       return (await structure()).forEach((line) => say(line));
+    }
+    case "mutate": {
+      await needPackages();
+      const only = rest.length ? ["--mutate", rest.join(",")] : [];
+      return run(join(root, "node_modules/.bin/stryker"), ["run", ...only], { cwd: root });
     }
     case "measure": {
       await needPackages();
