@@ -171,6 +171,7 @@ test("from an empty school to the board and the next edition", async ({ page, br
   await test.step("5 bench: attempts, one outside its tolerance", async () => {
     await go(page, "bench");
     await page.getByRole("navigation", { name: "Team" }).getByRole("link", { name: "Team 1" }).click();
+    await expect(page.getByText(/^Team 1 G1, /)).toBeVisible();
     await expect(page.getByText("Ask the instructor before the first run.")).toBeVisible();
     const field = () => page.getByRole("textbox", { name: /Collected, attempt/ });
     for (const [i, m] of ["8.40", "8.60"].entries()) {

@@ -116,6 +116,8 @@ export function AttemptsTable({
           })}
           {mine && open && (
             <AttemptEntry
+              // What is half typed belongs to this build and version: it does not move to the next one that is opened.
+              key={`${buildId} ${protocol.versionId}`}
               buildId={buildId}
               protocolVersionId={protocol.versionId}
               next={view.next}
