@@ -23,6 +23,7 @@ export default {
     {
       ...common,
       displayName: "unit",
+      setupFiles: ["<rootDir>/ui/testing/browser.ts"],
       testMatch: [`<rootDir>/${folders}/**/*.test.ts?(x)`],
       testPathIgnorePatterns: ["\\.db\\.test\\.ts$", "/node_modules/"],
     },

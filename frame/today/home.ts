@@ -36,6 +36,6 @@ export async function studentHome(actor: Person, today: string): Promise<Student
     team: row.team,
     next: parts.flatMap((h) => h.due?.(row) ?? []).sort((a, b) => (a.on < b.on ? -1 : 1))[0] ?? null,
     about: parts.flatMap((h) => h.about?.(row, today) ?? []),
-    items: parts.flatMap((h) => h.items?.(row, today) ?? []),
+    items: parts.flatMap((h) => h.items?.(row, today) ?? []).sort((a, b) => (a.rank ?? 0) - (b.rank ?? 0)),
   }));
 }

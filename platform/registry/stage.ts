@@ -41,6 +41,8 @@ export interface HomeLine {
   readonly path?: string;
 }
 export interface HomeItem {
+  /** The smaller, the sooner it is named; 0 where nothing is said. */
+  readonly rank?: number;
   readonly what: string;
   readonly note: string;
   readonly path: string;

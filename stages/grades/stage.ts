@@ -16,7 +16,7 @@ const stratum: Stratum = {
 const home: HomePart = {
   columns: (sql) => sql`(SELECT max(number) FROM publication WHERE project_id = p.id) AS published`,
   items: ({ published }) =>
-    published ? [{ what: "My grade", note: `version ${published} is published`, path: "/grades" }] : [],
+    published ? [{ what: "My grade", note: `version ${published} is published`, path: "/grades", rank: 4 }] : [],
 };
 
 export const grades: Stage = {

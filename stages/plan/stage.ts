@@ -46,6 +46,7 @@ const home: HomePart = {
       what: m.title,
       note: `milestone, ${m.dueOn < today ? "was due" : "due"} ${dayMonth(m.dueOn)}`,
       path: "/plan",
+      rank: 2,
     })),
 };
 

@@ -60,9 +60,10 @@ const home: HomePart = {
         what: a.what,
         note: `action of a review, ${a.dueOn < today ? "was due" : "due"} ${dayMonth(a.dueOn)}`,
         path: `/reviews/${a.reviewId}`,
+        rank: 1,
       })),
       ...(review
-        ? [{ what: review.title, note: `review on ${dayMonth(review.heldOn)}`, path: `/reviews/${review.id}` }]
+        ? [{ what: review.title, note: `review on ${dayMonth(review.heldOn)}`, path: `/reviews/${review.id}`, rank: 3 }]
         : []),
     ];
   },

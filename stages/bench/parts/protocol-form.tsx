@@ -5,6 +5,7 @@ import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { MethodField } from "@/ui/form/method-field";
 import { buttonClass, LinkButton } from "@/ui/page";
 import { saveProtocolAction } from "../actions";
 import { protocol } from "../schema";
@@ -161,14 +162,11 @@ export function ProtocolForm({
       <div className="grid gap-3 border-t border-line pt-2.5 sm:grid-cols-3 lg:grid-cols-6">
         <Primary />
         <SelectField name="definition.better" label="Better is" options={better.options} />
-        <SelectField
-          name="definition.policy.school"
-          label="Which attempt counts"
-          options={attemptMethod.options}
-          className="lg:col-span-2"
-        />
         <TextField name="definition.policy.n" label="Attempts" type="number" />
-        <SelectField name="definition.policy.foul" label="A foul" options={foulMethod.options} />
+      </div>
+      <div className="grid gap-x-6 gap-y-3 lg:grid-cols-2">
+        <MethodField name="definition.policy.school" label="Which attempt counts" options={attemptMethod.options} />
+        <MethodField name="definition.policy.foul" label="A foul or no finish" options={foulMethod.options} />
       </div>
       <TextArea
         name="safetyText"

@@ -6,15 +6,13 @@ import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { ChoiceField } from "@/ui/form/choice-field";
 import { SelectField, TextField } from "@/ui/form/fields";
+import { MethodField } from "@/ui/form/method-field";
 import type { Option } from "@/ui/option";
 import { LinkButton } from "@/ui/page";
 import { RuleFields } from "@/ui/rule-fields";
 import { readRule, type TypedRule } from "@/ui/rule-fields-read";
 import { saveEventAction } from "../actions";
 import { event } from "../schema";
-
-const schoolOptions = (o: Record<string, string>): Option[] =>
-  Object.entries(o).map(([value, label]) => ({ value, label }));
 
 function Rules({ channels }: { channels: Record<string, Option[]> }) {
   const { watch } = useFormContext();
@@ -27,15 +25,20 @@ function Rules({ channels }: { channels: Record<string, Option[]> }) {
         options={channels[watch("protocolId") as string] ?? []}
       />
       <SelectField name="better" label="Better is" options={better.options} />
-      <SelectField name="school" label="Which attempt counts" options={schoolOptions(attemptMethod.labels)} />
+      <MethodField
+        name="school"
+        label="Which attempt counts"
+        options={attemptMethod.options}
+        className="sm:row-span-3"
+      />
       <TextField name="n" label="Attempts" type="number" />
       {watch("school") === "best-k" && <TextField name="k" label="k" type="number" />}
-      <SelectField name="foul" label="A foul or no finish" options={schoolOptions(foulMethod.labels)} />
-      <SelectField name="ties" label="Values closer than the instrument's resolution" options={tieRule.options} />
+      <MethodField name="foul" label="A foul or no finish" options={foulMethod.options} />
+      <MethodField name="ties" label="Values closer than the instrument's resolution" options={tieRule.options} />
       {watch("ties") === "resolution" && (
         <TextField name="resolution" label="Resolution" inputMode="decimal" hint="in the measure's unit" />
       )}
-      <SelectField name="ranking" label="Places after a tie" options={placeNumbering.options} />
+      <MethodField name="ranking" label="Places after a tie" options={placeNumbering.options} />
     </>
   );
 }

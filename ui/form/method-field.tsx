@@ -1,0 +1,59 @@
+"use client";
+
+import { RadioGroup } from "radix-ui";
+import { useController } from "react-hook-form";
+import { cx } from "../classes";
+import type { Option } from "../option";
+import { type FieldProps, useField } from "./field";
+
+/** A label of the vocabulary as its name and its one-line reason: what stands before and after the colon. */
+const split = (label: string): [string, string] => {
+  const at = label.indexOf(": ");
+  return at < 0 ? [label, ""] : [label.slice(0, at), label.slice(at + 2)];
+};
+
+const row = "flex cursor-pointer items-start gap-2 border-b border-line px-1 py-1 last:border-0 hover:bg-spine";
+const dot = "grid size-3.5 mt-[3px] shrink-0 place-items-center rounded-full border border-[#8a7f72] bg-sheet";
+
+/** A choice between methods: a row each, with its reason, readable whole. Arrow keys move, as in every radio group. */
+export function MethodField({ name, label, hint, className, options }: FieldProps & { options: readonly Option[] }) {
+  const f = useField(name);
+  const { field } = useController({ name: f.full, control: f.form.control });
+  return (
+    <div className={cx("grid content-start gap-1", className)}>
+      <span id={`${f.id}-l`} className="text-[12.5px] font-[600]">
+        {label}
+      </span>
+      <RadioGroup.Root
+        value={String(field.value ?? "")}
+        onValueChange={field.onChange}
+        aria-labelledby={`${f.id}-l`}
+        aria-describedby={f.error || hint ? `${f.id}-e` : undefined}
+        className="grid border-y border-line"
+      >
+        {options.map((o) => {
+          const [what, why] = split(o.label);
+          return (
+            <label key={o.value} htmlFor={`${f.id}-${o.value}`} className={row}>
+              <RadioGroup.Item id={`${f.id}-${o.value}`} value={o.value} onBlur={field.onBlur} className={dot}>
+                <RadioGroup.Indicator className="size-2 rounded-full bg-iron" />
+              </RadioGroup.Item>
+              <span>
+                <span className="font-[600]">
+                  {what}
+                  {why && ":"}
+                </span>
+                {why && <span className="text-soft"> {why}</span>}
+              </span>
+            </label>
+          );
+        })}
+      </RadioGroup.Root>
+      {(f.error || hint) && (
+        <p id={`${f.id}-e`} className={f.error ? "text-sm text-iron" : "text-sm text-soft"}>
+          {f.error ?? hint}
+        </p>
+      )}
+    </div>
+  );
+}
