@@ -11,8 +11,6 @@ import { type ProjectState, projectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { dueFor } from "@/stages/plan/view/tasks";
-import { reviewsOf } from "@/stages/reviews/queries";
-import { teamsOf } from "@/stages/teams/queries/teams";
 
 /** The teams' flags with their reasons, from facts already loaded where given. */
 export async function flagsOf(
@@ -28,10 +26,12 @@ export async function flagsOf(
       eventOn: row.Project["eventOn"];
     }[]
   >`SELECT id, starts_on, ends_on, event_on FROM project WHERE id = ${projectId}`;
-  const [facts, { of: calendars }, reviews, milestones] = await Promise.all([
+  const [facts, { of: calendars }, overdue, milestones] = await Promise.all([
     given ?? projectState(projectId),
     calendarsOf(project!),
-    reviewsOf(projectId),
+    db()<{ teamId: row.ActionItem["teamId"] }[]>`
+      SELECT team_id FROM action_item WHERE project_id = ${projectId} AND closed_at IS NULL AND due_on < ${today}
+    `,
     milestonesOf(projectId),
   ]);
   const primary = facts.protocols[0];
@@ -53,9 +53,7 @@ export async function flagsOf(
       results: primary
         ? builds.map((b) => facts.summary(b.id, primary.id, primary.definition.primary)?.counted ?? null)
         : [],
-      overdueActions: reviews
-        .flatMap((r) => r.actions)
-        .filter((a) => a.teamId === t.id && !a.closedAt && a.dueOn < today).length,
+      overdueActions: overdue.filter((x) => x.teamId === t.id).length,
       overdueMilestones: milestones
         .filter((m) => m.scope === "team" && dueFor(m, t.sectionId) < today && !m.checks.some((k) => k.teamId === t.id))
         .map((m) => m.title),
@@ -79,8 +77,9 @@ export async function flagsOf(
 export async function flagsWaiting(projectIds: readonly string[], today: string): Promise<Waiting[]> {
   const found = await Promise.all(
     projectIds.map(async (projectId) => {
-      const [flags, teams] = await Promise.all([flagsOf(projectId, today), teamsOf(projectId)]);
-      return teams.flatMap((t): Waiting[] => {
+      const state = await projectState(projectId);
+      const flags = await flagsOf(projectId, today, state);
+      return state.teams.flatMap((t): Waiting[] => {
         const reasons = flags.filter((f) => f.team === t.id).map((f) => f.reason);
         const what = reasons.join("; ");
         return reasons.length ? [{ projectId, who: t.name, what, stage: "Team", path: `/builds?team=${t.id}` }] : [];
