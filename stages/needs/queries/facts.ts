@@ -43,29 +43,22 @@ export const evidenceOf = (projectId: string, narrow: { buildIds?: readonly stri
     ORDER BY recorded_at
   `;
 
-/** Every fact that verdicts are computed from, of a whole project: for tables of all runs, and for checking. */
-export async function projectFacts(projectId: string): Promise<ProjectFacts> {
+async function load(projectId: string, narrow: { buildIds?: readonly string[] }): Promise<ProjectFacts> {
   const [requirements, teams, builds, protocols, runs, evidence] = await Promise.all([
     requirementsOf(projectId),
     teamsOf(projectId),
     buildsOf(projectId),
     protocolsOf(projectId),
-    runsOf(projectId),
-    evidenceOf(projectId),
+    runsOf(projectId, narrow),
+    evidenceOf(projectId, narrow),
   ]);
   return { requirements, teams, builds, protocols, runs, evidence, assessed: assessAll(runs, protocols, evidence) };
 }
 
+/** Every fact that verdicts are computed from, of a whole project: for tables of all runs, and for checking. */
+export const projectFacts = (projectId: string) => load(projectId, {});
+
 /** The facts of some builds: narrow, for a page or a working that shows these. */
-export async function factsOfBuilds(projectId: string, buildIds: readonly string[]): Promise<ProjectFacts> {
-  const some = buildIds.length ? buildIds : ["00000000-0000-0000-0000-000000000000"];
-  const [requirements, teams, builds, protocols, runs, evidence] = await Promise.all([
-    requirementsOf(projectId),
-    teamsOf(projectId),
-    buildsOf(projectId),
-    protocolsOf(projectId),
-    runsOf(projectId, { buildIds: some }),
-    evidenceOf(projectId, { buildIds: some }),
-  ]);
-  return { requirements, teams, builds, protocols, runs, evidence, assessed: assessAll(runs, protocols, evidence) };
-}
+export const factsOfBuilds = (projectId: string, buildIds: readonly string[]) =>
+  // A list in SQL may not be empty: no build has this id.
+  load(projectId, { buildIds: buildIds.length ? buildIds : ["00000000-0000-0000-0000-000000000000"] });

@@ -7,7 +7,6 @@ import type { Verdict } from "@/core/vocabulary/needs";
 import { type Computed, makeWorking } from "@/core/working/working";
 import type { Protocol, StoredRun } from "@/stages/bench/queries";
 import type { Build } from "@/stages/builds/queries";
-import { newestBuilds } from "@/stages/builds/view";
 import type { EvidenceRow, ProjectFacts } from "../queries/facts";
 import type { RequirementRow } from "../queries/requirements";
 import { limitOf } from "./requirements";
@@ -182,30 +181,4 @@ export function requirementStatus(facts: ProjectFacts, r: RequirementRow, build:
       warnings: [...result.working.warnings, ...(stale.length ? [] : summary.working.warnings)],
     },
   };
-}
-
-export interface StatusMatrix {
-  readonly facts: ProjectFacts;
-  /** Newest build by team. */
-  readonly newest: ReadonlyMap<string, Build>;
-  /** Status by requirement, then by team. */
-  readonly status: ReadonlyMap<string, ReadonlyMap<string, Computed<Verdict>>>;
-}
-
-const matrices = new WeakMap<ProjectFacts, StatusMatrix>();
-
-/** Every requirement's status for every team's newest build; computed once for the same facts. */
-export function statusMatrix(facts: ProjectFacts): StatusMatrix {
-  const known = matrices.get(facts);
-  if (known) return known;
-  const newest = newestBuilds(facts.builds);
-  const status = new Map(
-    facts.requirements.map((r) => [
-      r.id,
-      new Map(facts.teams.map((t) => [t.id, requirementStatus(facts, r, newest.get(t.id))])),
-    ]),
-  );
-  const made = { facts, newest, status };
-  matrices.set(facts, made);
-  return made;
 }
