@@ -41,6 +41,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
   const [values, setValues] = useState<Record<string, string>>({});
   const [settings, setSettings] = useState<Record<string, string>>({});
   const [note, setNote] = useState("");
+  const [good, setGood] = useState(false);
   // A quick hand types the next attempt while this one is on its way: neither its readings nor its Enter is lost.
   const busy = useRef(false);
   const [saving, setSaving] = useState(false);
@@ -58,6 +59,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
       return;
     }
     const values = latest.current;
+    setGood(false);
     if (state === "valid") {
       const wrong = measures.findIndex((m) => !values[m.key]?.trim() || look(m, values[m.key]!)?.bad);
       if (wrong >= 0) {
@@ -83,6 +85,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
       setValues((now) => (now === values ? {} : now));
       setShownNext(r.value.attempt + 1);
       setNote(`Attempt ${r.value.attempt} is saved.`);
+      setGood(true);
       if (latest.current === values) fields.current[0]?.focus();
       router.refresh();
     } catch {
@@ -217,7 +220,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
                 Conditions as measured; empty means as the protocol sets them. They stay for the next attempts.
               </span>
             )}
-            <span role="status" className={cx("grow text-right", note.includes("saved") ? "text-moss" : "text-iron")}>
+            <span role="status" className={cx("grow text-right", good ? "text-moss" : "text-iron")}>
               {note}
             </span>
           </div>
