@@ -43,13 +43,9 @@ export async function rowsSource(): Promise<string> {
     ORDER BY c.relname, a.attnum
   `;
   const words = new Map(Object.entries(vocabularies).flatMap(([name, v]) => v.columns.map((c) => [c, name] as const)));
-  const lists = new Set<string>();
   const typeOf = (c: (typeof columns)[number]): string => {
     const list = words.get(`${c.table}.${c.column}`);
-    if (list) {
-      lists.add(list);
-      return `In<"${list}">`;
-    }
+    if (list) return `In<"${list}">`;
     if (c.refers) return `Id<"${c.refers}">`;
     const array = c.type.endsWith("[]");
     const base = types[array ? c.type.slice(0, -2) : c.type];

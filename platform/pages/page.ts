@@ -2,11 +2,10 @@ import { projectActs } from "@/platform/project/acts";
 import "server-only";
 import { notFound, redirect } from "next/navigation";
 import { cache } from "react";
-import { type Act, type Actor, can, type Subject } from "@/core/access/can";
+import { type Act, can, type Subject } from "@/core/access/can";
 import { type Frame, frameOf } from "@/platform/project/frame";
+import type { Person } from "@/platform/registry/stage";
 import { currentPerson } from "@/platform/sign-in/cookies";
-
-type Person = Extract<Actor, { kind: "person" }>;
 
 /** The signed-in person of a page; others are sent to sign in. */
 export async function requirePerson(): Promise<Person> {

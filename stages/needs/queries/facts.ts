@@ -24,14 +24,18 @@ export interface EvidenceRow {
   recordedAt: row.Evidence["recordedAt"];
 }
 
-export interface ProjectFacts {
+/** What verdicts and summaries are computed from. */
+export interface MeasuredFacts {
   readonly requirements: readonly RequirementRow[];
-  readonly teams: readonly Team[];
   readonly builds: readonly Build[];
   readonly protocols: readonly Protocol[];
   readonly runs: readonly StoredRun[];
   readonly assessed: ReadonlyMap<string, AssessedRun>;
   readonly evidence: readonly EvidenceRow[];
+}
+
+export interface ProjectFacts extends MeasuredFacts {
+  readonly teams: readonly Team[];
 }
 
 /** Evidence of a project, oldest first; narrowed to some builds. */
@@ -43,16 +47,25 @@ export const evidenceOf = (projectId: string, narrow: { buildIds?: readonly stri
     ORDER BY recorded_at
   `;
 
-async function load(projectId: string, narrow: { buildIds?: readonly string[] }): Promise<ProjectFacts> {
-  const [requirements, teams, builds, protocols, runs, evidence] = await Promise.all([
-    requirementsOf(projectId),
-    teamsOf(projectId),
-    buildsOf(projectId),
-    protocolsOf(projectId),
-    runsOf(projectId, narrow),
-    evidenceOf(projectId, narrow),
+/** What verdicts are computed from, of a project or of some of its builds; read inside a transaction if one is given. */
+export async function measuredFacts(
+  projectId: string,
+  narrow: { buildIds?: readonly string[] },
+  sql: Tx = db(),
+): Promise<MeasuredFacts> {
+  const [requirements, builds, protocols, runs, evidence] = await Promise.all([
+    requirementsOf(projectId, sql),
+    buildsOf(projectId, sql),
+    protocolsOf(projectId, sql),
+    runsOf(projectId, narrow, sql),
+    evidenceOf(projectId, narrow, sql),
   ]);
-  return { requirements, teams, builds, protocols, runs, evidence, assessed: assessAll(runs, protocols, evidence) };
+  return { requirements, builds, protocols, runs, evidence, assessed: assessAll(runs, protocols, evidence) };
+}
+
+async function load(projectId: string, narrow: { buildIds?: readonly string[] }): Promise<ProjectFacts> {
+  const [measured, teams] = await Promise.all([measuredFacts(projectId, narrow), teamsOf(projectId)]);
+  return { ...measured, teams };
 }
 
 /** Every fact that verdicts are computed from, of a whole project: for tables of all runs, and for checking. */

@@ -1,35 +1,11 @@
 import "server-only";
 import { db, inTransaction, type Tx } from "@/platform/db/db";
-import { protocolsOf, runsOf } from "@/stages/bench/queries";
-import { buildsOf } from "@/stages/builds/queries";
 import { type KeptRows, keptRows } from "../view/kept";
-import { assessAll } from "../view/verdicts";
-import { evidenceOf, type ProjectFacts } from "./facts";
-import { requirementsOf } from "./requirements";
-
-/** The facts that some builds' kept values are computed from: their own runs and evidence, nobody else's. */
-async function factsFor(sql: Tx, projectId: string, buildIds: readonly string[]): Promise<ProjectFacts> {
-  const [requirements, builds, protocols, runs, evidence] = await Promise.all([
-    requirementsOf(projectId, sql),
-    buildsOf(projectId, sql),
-    protocolsOf(projectId, sql),
-    runsOf(projectId, { buildIds }, sql),
-    evidenceOf(projectId, { buildIds }, sql),
-  ]);
-  return {
-    requirements,
-    builds,
-    protocols,
-    runs,
-    evidence,
-    teams: [],
-    assessed: assessAll(runs, protocols, evidence),
-  };
-}
+import { measuredFacts } from "./facts";
 
 /** What is kept of a project's builds as it comes out of the facts now; for renewing and for checking. */
 export async function computeKept(sql: Tx, projectId: string, buildIds: readonly string[]): Promise<KeptRows> {
-  const facts = await factsFor(sql, projectId, buildIds);
+  const facts = await measuredFacts(projectId, { buildIds }, sql);
   const wanted = new Set(buildIds);
   return keptRows(
     facts,

@@ -3,7 +3,7 @@ import { channelsOf } from "@/core/run/protocol";
 import type { Verdict } from "@/core/vocabulary/needs";
 import type { Protocol } from "@/stages/bench/queries";
 import type { Build } from "@/stages/builds/queries";
-import type { ProjectFacts } from "../queries/facts";
+import type { MeasuredFacts } from "../queries/facts";
 import { requirementStatus, summaryOf } from "./verdicts";
 
 /** What a build's runs come to for a channel, as it is kept: the figures, and how the counted one is written. */
@@ -45,7 +45,7 @@ export interface KeptRows {
 }
 
 /** The facts of one build alone: what its verdicts and summaries are computed from. */
-export const factsOfBuild = (facts: ProjectFacts, build: Build): ProjectFacts => ({
+export const factsOfBuild = (facts: MeasuredFacts, build: Build): MeasuredFacts => ({
   ...facts,
   runs: facts.runs.filter((r) => r.buildId === build.id),
   evidence: facts.evidence.filter((e) => e.buildId === build.id),
@@ -55,7 +55,7 @@ export const factsOfBuild = (facts: ProjectFacts, build: Build): ProjectFacts =>
 const finite = (x: number | undefined): number | null => (x !== undefined && Number.isFinite(x) ? x : null);
 
 /** A build's bench runs of a protocol by day, and the best that compares. */
-function daysOf(facts: ProjectFacts, protocol: Protocol, key: string): Pick<KeptSummary, "days" | "bestRun"> {
+function daysOf(facts: MeasuredFacts, protocol: Protocol, key: string): Pick<KeptSummary, "days" | "bestRun"> {
   const { better } = protocol.definition;
   const beats = (a: number, b: number | null) => b === null || (better === "more" ? a > b : a < b);
   const days = new Map<string, { n: number; best: number | null }>();
@@ -77,7 +77,7 @@ function daysOf(facts: ProjectFacts, protocol: Protocol, key: string): Pick<Kept
 }
 
 /** Everything that is kept of some builds, computed from the facts. */
-export function keptRows(all: ProjectFacts, builds: readonly Build[]): KeptRows {
+export function keptRows(all: MeasuredFacts, builds: readonly Build[]): KeptRows {
   const protocols = new Map(all.protocols.map((p) => [p.id as string, p]));
   const per = builds.map((build) => ({ build, facts: factsOfBuild(all, build) }));
   return {

@@ -7,7 +7,7 @@ import type { Verdict } from "@/core/vocabulary/needs";
 import { type Computed, makeWorking } from "@/core/working/working";
 import type { Protocol, StoredRun } from "@/stages/bench/queries";
 import type { Build } from "@/stages/builds/queries";
-import type { EvidenceRow, ProjectFacts } from "../queries/facts";
+import type { EvidenceRow, MeasuredFacts } from "../queries/facts";
 import type { RequirementRow } from "../queries/requirements";
 import { limitOf } from "./requirements";
 
@@ -48,7 +48,7 @@ export function assessAll(
 
 /** What a build's runs come to for one channel of a protocol. */
 export function summaryOf(
-  facts: Pick<ProjectFacts, "runs" | "assessed">,
+  facts: Pick<MeasuredFacts, "runs" | "assessed">,
   protocol: Protocol,
   buildId: string,
   key: string,
@@ -68,7 +68,11 @@ export function summaryOf(
  * The status of one requirement for one build, from its evidence: fresh evidence decides; where there is only stale
  * evidence the status is stale.
  */
-export function requirementStatus(facts: ProjectFacts, r: RequirementRow, build: Build | undefined): Computed<Verdict> {
+export function requirementStatus(
+  facts: MeasuredFacts,
+  r: RequirementRow,
+  build: Build | undefined,
+): Computed<Verdict> {
   const limit = limitOf(r);
   if (!build)
     return {
