@@ -47,7 +47,7 @@ export const evidenceOf = (projectId: string, narrow: { buildIds?: readonly stri
     ORDER BY recorded_at
   `;
 
-/** What verdicts are computed from, of a project or of some of its builds; read inside a transaction if one is given. */
+/** What verdicts are computed from, of a project or of some of its builds; in a transaction if one is given. */
 export async function measuredFacts(
   projectId: string,
   narrow: { buildIds?: readonly string[] },
