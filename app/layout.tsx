@@ -1,5 +1,6 @@
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
+import { Tips } from "@/ui/tips";
 import { WorkingProvider } from "@/ui/working";
 import "./globals.css";
 
@@ -16,6 +17,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
     <html lang="en">
       <body>
         <WorkingProvider>{children}</WorkingProvider>
+        <Tips />
       </body>
     </html>
   );

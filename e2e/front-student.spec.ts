@@ -1,7 +1,7 @@
 // Students on a phone, by keyboard where it can be: wishes, a vote, choosing a team, parts; and the calendar as an
 // instructor keeps it.
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { demoUrl, enter, findings, stranger } from "./tools";
+import { choose, demoUrl, enter, findings, stranger } from "./tools";
 
 const go = (page: Page, path: string) => page.goto(`${demoUrl}/p/${path}`);
 async function onPhone(browser: Browser, name: string): Promise<Page> {
@@ -23,7 +23,7 @@ test(
     await enter(page, "Mara");
     await go(page, "terrace-pump/concepts/choose");
     await page.getByLabel("Title").fill("Dearest two");
-    await page.getByLabel("School").selectOption("vote");
+    await choose(page.getByLabel("School"), "vote");
     const all = page.getByRole("group", { name: "Concepts that stand" }).getByRole("checkbox");
     const n = await all.count();
     for (let i = 3; i < n; i++) await all.nth(i).uncheck();
@@ -67,8 +67,8 @@ test("students tell wishes, choose a team within its size, and share the parts; 
   await enter(page, "Mara");
   const greta = await onPhone(browser, "Greta Malik");
   await go(greta, "terrace-pump/teams/wishes");
-  await greta.getByLabel("Add: People I work well with").selectOption({ label: "Wen Jiao" });
-  await greta.getByLabel("Add: People I work well with").selectOption({ label: "Priya Raman" });
+  await choose(greta.getByLabel("Add: People I work well with"), { label: "Wen Jiao" });
+  await choose(greta.getByLabel("Add: People I work well with"), { label: "Priya Raman" });
   await greta.getByRole("button", { name: "up", exact: true }).click();
   await clean(greta);
   await greta.getByRole("button", { name: "Save my wishes" }).click();
@@ -81,7 +81,7 @@ test("students tell wishes, choose a team within its size, and share the parts; 
   await expect(amara.getByRole("listitem").filter({ hasText: "Priya Raman" })).toHaveCount(0);
   expect((await go(amara, "terrace-pump/teams/form"))!.status()).toBe(404);
   await go(page, "terrace-pump/teams/form");
-  await page.getByLabel("How teams form").selectOption("self");
+  await choose(page.getByLabel("How teams form"), "self");
   await page.getByRole("button", { name: "Save", exact: true }).first().click();
   await expect(page.getByText("Saved.").first()).toBeVisible();
   await go(greta, "terrace-pump/teams");
@@ -104,7 +104,7 @@ test("students tell wishes, choose a team within its size, and share the parts; 
   await greta.getByRole("checkbox", { name: "Yuki Sorano" }).check();
   await greta.getByRole("button", { name: "Add part" }).click();
   await expect(greta.getByRole("row").filter({ hasText: "Splash guard" })).toContainText("Yuki Sorano");
-  await page.getByLabel("How teams form").selectOption("idea");
+  await choose(page.getByLabel("How teams form"), "idea");
   await page.getByRole("button", { name: "Save", exact: true }).first().click();
 });
 

@@ -3,6 +3,7 @@
 import { Search } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
+import { tip } from "./tip";
 
 const load = () => import("./jump-palette");
 const JumpPalette = dynamic(load, { ssr: false });
@@ -32,7 +33,7 @@ export function JumpBox({ url, pages }: { url: string; pages: readonly { label: 
       <button
         type="button"
         onClick={() => show("jump")}
-        title="Jump to a team, student, requirement, build or run"
+        {...tip("Jump to a team, student, requirement, build or run")}
         className={
           "flex h-8 w-62 max-w-full items-center justify-between rounded-sm border border-[#a59a8a] " +
           "bg-sheet px-2.5 text-left text-soft hover:border-ink"

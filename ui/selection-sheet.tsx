@@ -1,11 +1,15 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useState } from "react";
-import type { ConceptMethod } from "@/core/vocabulary/concepts";
+import { readChoice, readSheet } from "@/core/concepts/sheet";
+import { type ConceptMethod, datumMark } from "@/core/vocabulary/concepts";
+import { Checkbox } from "./checkbox";
 import { cx } from "./classes";
+import type { Send } from "./form/result";
+import { useSend } from "./form/send";
 import { buttonClass } from "./page";
 import { useReady } from "./ready";
+import { Select } from "./select";
 
 export interface SheetQuestion {
   id: string;
@@ -17,7 +21,8 @@ export interface SheetQuestion {
   datum: string | null;
   concepts: { id: string; title: string }[];
 }
-type Send = (input: unknown, envelope?: { requestId: string }) => Promise<{ ok: boolean; message?: string }>;
+
+const unheard = "The network did not answer. What you filled in is still here; hand it in again.";
 
 /**
  * A rater's sheet in any school: choices with reasons, votes, scores, or marks against a datum. Works on a phone; what
@@ -30,9 +35,8 @@ export function SelectionSheet({
 }: {
   q: SheetQuestion;
   given: Record<string, unknown> | null;
-  action: Send;
+  action: Send<unknown>;
 }) {
-  const router = useRouter();
   const ready = useReady();
   const [chosen, setChosen] = useState<string[]>((given?.chosen as string[] | undefined) ?? []);
   const [reasons, setReasons] = useState<Record<string, string>>(
@@ -48,47 +52,16 @@ export function SelectionSheet({
       ]),
     ),
   );
-  const [note, setNote] = useState<{ good: boolean; text: string } | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { send, busy, note, setNote } = useSend(action, unheard);
+  const [good, setGood] = useState("");
   const picks = q.school === "client" || q.school === "vote";
   const most = q.school === "client" ? q.keep : q.votes;
-  const send = async () => {
-    if (busy) return;
-    setBusy(true);
-    setNote(null);
-    try {
-      const body = picks
-        ? { chosen, reasons: Object.fromEntries(Object.entries(reasons).filter(([k]) => chosen.includes(k))) }
-        : Object.fromEntries(
-            q.concepts
-              .filter((k) => k.id !== q.datum)
-              .map((k) => [
-                k.id,
-                Object.fromEntries(
-                  Object.entries(marks[k.id]!)
-                    .filter(([, v]) => v !== "")
-                    .map(([c, v]) => [c, q.school === "datum" ? v : Number(v.replace(",", "."))]),
-                ),
-              ]),
-          );
-      const bad = picks
-        ? null
-        : q.concepts
-            .flatMap((k) => q.criteria.map((c) => ({ k, c, v: marks[k.id]![c.key]! })))
-            .find(({ v }) => q.school !== "datum" && v !== "" && !Number.isFinite(Number(v.replace(",", "."))));
-      if (bad)
-        return setNote({ good: false, text: `${bad.k.title}, ${bad.c.name}: write a number from 0 to ${q.top}.` });
-      const r = await action({ selectionId: q.id, marks: body }, { requestId: crypto.randomUUID() });
-      setNote({
-        good: r.ok,
-        text: r.ok ? "Handed in. You can change it until the selection is closed." : (r.message ?? ""),
-      });
-      if (r.ok) router.refresh();
-    } catch {
-      setNote({ good: false, text: "The network did not answer. What you filled in is still here; hand it in again." });
-    } finally {
-      setBusy(false);
-    }
+  const handIn = async () => {
+    setGood("");
+    const sheet = picks ? readChoice(chosen, reasons) : readSheet({ ...q, signs: q.school === "datum" }, marks);
+    if ("wrong" in sheet) return setNote(sheet.wrong);
+    const r = await send({ selectionId: q.id, marks: sheet.marks });
+    if (r?.ok) setGood("Handed in. You can change it until the selection is closed.");
   };
   return (
     <fieldset disabled={!ready} className="grid gap-3">
@@ -108,15 +81,11 @@ export function SelectionSheet({
                 )}
               >
                 <label className="flex min-h-9 items-center gap-2.5">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-iron"
+                  <Checkbox
                     checked={chosen.includes(k.id)}
                     disabled={!chosen.includes(k.id) && most > 1 && chosen.length >= most}
-                    onChange={(e) =>
-                      setChosen(
-                        e.target.checked ? (most === 1 ? [k.id] : [...chosen, k.id]) : chosen.filter((x) => x !== k.id),
-                      )
+                    onChange={(on) =>
+                      setChosen(on ? (most === 1 ? [k.id] : [...chosen, k.id]) : chosen.filter((x) => x !== k.id))
                     }
                   />
                   <span className="font-[600]">{k.title}</span>
@@ -161,17 +130,14 @@ export function SelectionSheet({
                       {k.id === q.datum ? (
                         "0"
                       ) : q.school === "datum" ? (
-                        <select
-                          className="input w-16"
+                        <Select
+                          className="w-16"
                           aria-label={`${k.title}, ${c.name}`}
-                          value={marks[k.id]![c.key]}
-                          onChange={(e) => setMarks({ ...marks, [k.id]: { ...marks[k.id], [c.key]: e.target.value } })}
-                        >
-                          <option value="">–</option>
-                          <option value="+">+</option>
-                          <option value="0">0</option>
-                          <option value="−">−</option>
-                        </select>
+                          value={marks[k.id]![c.key]!}
+                          onChange={(v) => setMarks({ ...marks, [k.id]: { ...marks[k.id], [c.key]: v } })}
+                          empty="–"
+                          options={datumMark.values.map((v) => ({ value: v, label: v }))}
+                        />
                       ) : (
                         <input
                           className="input w-16"
@@ -191,11 +157,11 @@ export function SelectionSheet({
         </div>
       )}
       <div className="flex flex-wrap items-center gap-3">
-        <button type="button" className={buttonClass("main")} disabled={busy} onClick={send}>
+        <button type="button" className={buttonClass("main")} disabled={busy} onClick={handIn}>
           {busy ? "Handing in…" : given ? "Hand in again" : "Hand in"}
         </button>
-        <p role="status" className={cx("text-sm", note?.good ? "text-moss" : "text-iron")}>
-          {note?.text}
+        <p role="status" className={cx("text-sm", note ? "text-iron" : "text-moss")}>
+          {note || good}
         </p>
       </div>
     </fieldset>

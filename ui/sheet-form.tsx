@@ -1,10 +1,12 @@
 "use client";
 
-import { useFormContext } from "react-hook-form";
+import { RadioGroup } from "radix-ui";
+import { useController, useFormContext } from "react-hook-form";
 import { cx } from "./classes";
 import { ActionForm } from "./form/action-form";
 import { TextArea, TextField } from "./form/fields";
 import type { ActionResult } from "./form/result";
+import { Radio } from "./radio";
 
 interface Criterion {
   key: string;
@@ -14,15 +16,21 @@ interface Criterion {
 }
 
 function Levels({ c }: { c: Criterion }) {
-  const { register, watch, formState } = useFormContext();
-  const chosen = watch(`points.${c.key}`);
+  const { control, formState } = useFormContext();
+  const { field } = useController({ name: `points.${c.key}`, control });
+  const chosen = String(field.value ?? "");
   const error = (formState.errors.marks as Record<string, { message?: string }> | undefined)?.[c.key]?.message;
   return (
     <fieldset className="border-t border-line pt-2.5">
       <legend className="pr-2 font-[650]">
         {c.name} <span className="text-sm font-normal text-soft">weight {c.weight}</span>
       </legend>
-      <div className="grid gap-1.5 sm:grid-cols-2 lg:grid-cols-4">
+      <RadioGroup.Root
+        value={chosen}
+        onValueChange={field.onChange}
+        aria-label={c.name}
+        className="grid gap-1.5 sm:grid-cols-2 lg:grid-cols-4"
+      >
         {c.levels.map((l) => (
           <label
             key={l.points}
@@ -32,14 +40,14 @@ function Levels({ c }: { c: Criterion }) {
               chosen === l.points ? "border-iron bg-iron-wash" : "border-line bg-sheet hover:border-ink",
             )}
           >
-            <input type="radio" value={l.points} className="mt-1 accent-iron" {...register(`points.${c.key}`)} />
+            <Radio value={l.points} className="mt-[3px]" />
             <span>
               <strong className="font-[650]">{l.points}</strong>{" "}
               <span className="text-sm text-soft">{l.descriptor}</span>
             </span>
           </label>
         ))}
-      </div>
+      </RadioGroup.Root>
       {error && <p className="mt-1 text-sm text-iron">{error}</p>}
       <div className="mt-1.5">
         <TextField name={`comments.${c.key}`} label={`Comment on ${c.name}`} hideLabel placeholder="comment" />

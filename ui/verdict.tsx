@@ -48,7 +48,7 @@ const shapes: Record<Verdict, React.ReactNode> = {
 /** One of the six verdicts: told by shape, colour and word. */
 export function VerdictMark({ verdict, word = false, size = 14 }: { verdict: Verdict; word?: boolean; size?: number }) {
   return (
-    <span className="inline-flex items-center gap-1.5 whitespace-nowrap" title={verdict}>
+    <span className="inline-flex items-center gap-1.5 whitespace-nowrap" data-tip={verdict}>
       <svg width={size} height={size} viewBox="0 0 13 13" aria-hidden="true" className="shrink-0">
         {shapes[verdict]}
       </svg>

@@ -3,6 +3,7 @@
 import { Printer, X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { Working } from "@/core/working/working";
+import { tip } from "./tip";
 
 /**
  * The drawer that shows a working: rule, arithmetic, uncertainty, sources, warnings. Loaded when a figure is first
@@ -73,7 +74,7 @@ function Drawer({ working: w }: { working: Working }) {
           <h3 className="mb-1 text-ink">Where the ± comes from</h3>
           {w.contributions.map((c) => (
             <div key={c.label} className="grid grid-cols-[110px_1fr] items-center gap-2 py-0.5 text-sm">
-              <span className="truncate text-soft" title={c.label}>
+              <span className="truncate text-soft" {...tip(c.label)}>
                 {c.label}
               </span>
               <span className="flex items-center gap-2">

@@ -4,6 +4,7 @@ import dynamic from "next/dynamic";
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
 import { makeWorking, type Working } from "@/core/working/working";
 import { cx } from "./classes";
+import { tip } from "./tip";
 
 const load = () => import("./working-drawer");
 const WorkingDrawer = dynamic(load, { ssr: false });
@@ -33,6 +34,9 @@ export function WorkingProvider({ children }: { children: ReactNode }) {
   return (
     <Open.Provider value={open}>
       {children}
+      <p id="figure-tip" hidden>
+        Press for its working.
+      </p>
       {asked && <WorkingDrawer working={shown} onClose={() => setShown(null)} />}
     </Open.Provider>
   );
@@ -65,7 +69,9 @@ export function Figure({
       onKeyDown={(e) => {
         if (e.key === "w" || e.key === "W") show();
       }}
-      title={typeof working === "string" ? "Press for its working." : `${working.title}. Press for its working.`}
+      {...(typeof working === "string"
+        ? { "data-tip": "", "aria-describedby": "figure-tip" }
+        : tip(`${working.title}. Press for its working.`))}
       className={cx(
         "cursor-help border-b border-dotted border-soft/80 leading-[1.15] hover:border-iron hover:text-iron",
         big && "text-[19px] font-[650]",

@@ -144,6 +144,14 @@ export function datumTotals(
   });
 }
 
+/** Weights from comparisons: they sum to 1; `worst` is the three criteria that contradict each other most. */
+export interface PairwiseResult {
+  weights: number[];
+  lambda: number;
+  ratio: number;
+  worst: [number, number, number] | null;
+}
+
 /** Mean consistency index of random matrices of size 1 to 15, by which an index is divided to give the ratio. */
 const randomIndex = [0, 0, 0.58, 0.9, 1.12, 1.24, 1.32, 1.41, 1.45, 1.49, 1.51, 1.48, 1.56, 1.57, 1.59];
 
@@ -161,12 +169,7 @@ const randomIndex = [0, 0, 0.58, 0.9, 1.12, 1.24, 1.32, 1.41, 1.45, 1.49, 1.51, 
  * // => ["0.648", "0.230", "0.122"]
  * @example pairwiseWeights([[1, 3, 5], [1 / 3, 1, 2], [1 / 5, 1 / 2, 1]]).ratio.toFixed(3) // => "0.003"
  */
-export function pairwiseWeights(matrix: readonly (readonly number[])[]): {
-  weights: number[];
-  lambda: number;
-  ratio: number;
-  worst: [number, number, number] | null;
-} {
+export function pairwiseWeights(matrix: readonly (readonly number[])[]): PairwiseResult {
   const n = matrix.length;
   if (n === 0) return { weights: [], lambda: 0, ratio: 0, worst: null };
   if (matrix.some((row) => row.length !== n || row.some((x) => !(x > 0))))

@@ -1,10 +1,12 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { type ReactNode, useRef, useState } from "react";
-import { sentByUs } from "../own-requests";
+import { type ReactNode, useState } from "react";
+import { Confirm } from "../confirm";
 import { buttonClass } from "../page";
-import { lost, type Send } from "./result";
+import { goTo as addressOf } from "./go-to";
+import type { Send } from "./result";
+import { useSend } from "./send";
 
 /** A button that is a whole form: one act, its answer shown in place. Asks once more where something goes. */
 export function ActButton<T>({
@@ -27,41 +29,28 @@ export function ActButton<T>({
   via?: "guest";
 }) {
   const router = useRouter();
-  const [busy, setBusy] = useState(false);
+  const { send, busy, note } = useSend(action);
   const [asked, setAsked] = useState(false);
-  const [note, setNote] = useState("");
-  const requestId = useRef("");
   async function act() {
-    if (busy) return;
-    if (confirm && !asked) return setAsked(true);
-    setBusy(true);
-    setNote("");
-    requestId.current ||= sentByUs(crypto.randomUUID());
-    try {
-      const result = await action(input, { requestId: requestId.current, via });
-      requestId.current = "";
-      if (!result.ok) return setNote(result.message);
-      onDone?.(result.value);
-      if (goTo)
-        router.push(goTo.replace(/:(\w+)/g, (_, k) => String((result.value as Record<string, unknown>)?.[k] ?? "")));
-      router.refresh();
-    } catch {
-      setNote(lost);
-    } finally {
-      setBusy(false);
-      setAsked(false);
-    }
+    const result = await send(input, { via });
+    if (!result?.ok) return;
+    onDone?.(result.value);
+    if (goTo) router.push(addressOf(goTo, result.value));
   }
   return (
     <span className="inline-flex flex-wrap items-center gap-2">
-      {asked && <span className="text-sm">{confirm}</span>}
-      <button type="button" onClick={act} disabled={busy} className={buttonClass(asked ? "danger" : look)}>
-        {asked ? "Yes, do it" : children}
+      <button
+        type="button"
+        onClick={() => (confirm ? setAsked(true) : void act())}
+        disabled={busy}
+        className={buttonClass(look)}
+      >
+        {children}
       </button>
-      {asked && (
-        <button type="button" onClick={() => setAsked(false)} className={buttonClass("quiet")}>
-          No
-        </button>
+      {confirm && (
+        <Confirm open={asked} onOpen={setAsked} onYes={() => void act()}>
+          {confirm}
+        </Confirm>
       )}
       {note && (
         <span role="alert" className="text-sm text-iron">

@@ -6,10 +6,11 @@ import { type ReactNode, useEffect, useRef, useState } from "react";
 import { type DefaultValues, type FieldValues, FormProvider, type UseFormReturn, useForm } from "react-hook-form";
 import type { ObjectSchema } from "yup";
 import { cx } from "../classes";
-import { sentByUs } from "../own-requests";
 import { buttonClass } from "../page";
 import { useReady } from "../ready";
+import { goTo as addressOf } from "./go-to";
 import { type ConflictShown, lost, type Send } from "./result";
+import { useSend } from "./send";
 
 interface FormProps<T> {
   schema: ObjectSchema<FieldValues> | unknown;
@@ -84,9 +85,7 @@ export function ActionForm<T>({
   });
   const [note, setNote] = useState<{ kind: "bad" | "good"; text: string } | null>(null);
   const [conflict, setConflict] = useState<{ version: number; fields: readonly ConflictShown[] } | null>(null);
-  const requestId = useRef("");
-  const sending = useRef(false);
-  const [busy, setBusy] = useState(false);
+  const { send: post, busy } = useSend(action);
   const dirty = form.formState.isDirty;
   useEffect(() => {
     if (!dirty) return;
@@ -103,44 +102,29 @@ export function ActionForm<T>({
   });
 
   async function send(values: FieldValues, version?: number) {
-    if (sending.current) return;
-    sending.current = true;
-    setBusy(true);
+    if (busy) return;
     setNote(null);
-    requestId.current ||= sentByUs(crypto.randomUUID());
-    try {
-      const shaped = (shape ? shape(values) : values) as object;
-      const result = await action(
-        { ...fixed, ...shaped, ...(version === undefined ? {} : { version, baseNumber: version }) },
-        { requestId: requestId.current, via },
-      );
-      // Any answer ends this request: a changed form is a new one.
-      requestId.current = "";
-      if (result.ok) {
-        setConflict(null);
-        if (clear) form.reset(defaults as DefaultValues<FieldValues>);
-        else form.reset(values);
-        if (saved) setNote({ kind: "good", text: saved });
-        onDone?.(result.value, form as unknown as UseFormReturn);
-        if (goTo) {
-          const parts = (result.value ?? {}) as Record<string, unknown>;
-          router.push(goTo.replace(/:(\w+)/g, (_, k) => String(parts[k] ?? "")));
-        }
-        router.refresh();
-      } else if (result.kind === "conflict") {
-        setConflict({ version: result.version!, fields: (result.fields ?? []) as readonly ConflictShown[] });
-        setNote({ kind: "bad", text: result.message });
-      } else {
-        if (result.kind === "invalid")
-          for (const [field, message] of Object.entries(result.fields ?? {})) form.setError(field, { message });
-        setNote({ kind: "bad", text: result.message });
-      }
-    } catch {
-      setNote({ kind: "bad", text: lost });
-    } finally {
-      sending.current = false;
-      setBusy(false);
+    const shaped = (shape ? shape(values) : values) as object;
+    const result = await post(
+      { ...fixed, ...shaped, ...(version === undefined ? {} : { version, baseNumber: version }) },
+      { via, stay: true },
+    );
+    if (!result) return setNote({ kind: "bad", text: lost });
+    if (result.ok) {
+      setConflict(null);
+      if (clear) form.reset(defaults as DefaultValues<FieldValues>);
+      else form.reset(values);
+      if (saved) setNote({ kind: "good", text: saved });
+      onDone?.(result.value, form as unknown as UseFormReturn);
+      if (goTo) router.push(addressOf(goTo, result.value));
+      router.refresh();
+      return;
     }
+    if (result.kind === "conflict")
+      setConflict({ version: result.version!, fields: (result.fields ?? []) as readonly ConflictShown[] });
+    if (result.kind === "invalid")
+      for (const [field, message] of Object.entries(result.fields ?? {})) form.setError(field, { message });
+    setNote({ kind: "bad", text: result.message });
   }
   return (
     <FormProvider {...form}>

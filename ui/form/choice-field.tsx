@@ -1,5 +1,6 @@
 "use client";
 
+import { Checkbox } from "../checkbox";
 import { cx } from "../classes";
 import { type FieldProps, useField } from "./field";
 
@@ -22,12 +23,10 @@ export function ChoiceField({
       <div className="flex flex-wrap gap-x-4 gap-y-1">
         {options.map((o) => (
           <label key={o.value} className="flex items-center gap-1.5">
-            <input
-              type="checkbox"
-              className="accent-iron"
+            <Checkbox
               checked={chosen.includes(o.value)}
-              onChange={(e) => {
-                const next = e.target.checked ? [...chosen, o.value] : chosen.filter((c) => c !== o.value);
+              onChange={(on) => {
+                const next = on ? [...chosen, o.value] : chosen.filter((c) => c !== o.value);
                 f.form.setValue(
                   f.full,
                   numeric

@@ -1,5 +1,9 @@
 "use client";
 
+import { useController } from "react-hook-form";
+import { Checkbox } from "../checkbox";
+import type { Option } from "../option";
+import { Select } from "../select";
 import { type FieldProps, Frame, useField } from "./field";
 
 export function TextField({
@@ -43,31 +47,50 @@ export function TextArea({ rows = 3, ...p }: FieldProps & { rows?: number }) {
   );
 }
 
+/** A choice of one; without words for the choice of nothing, the first one is chosen until another is. */
 export function SelectField({
   options,
   empty,
+  onChosen,
   ...p
-}: FieldProps & { options: readonly { value: string; label: string }[]; empty?: string }) {
+}: FieldProps & { options: readonly Option[]; empty?: string; onChosen?: (value: string) => void }) {
   const f = useField(p.name);
+  const { field } = useController({
+    name: f.full,
+    control: f.form.control,
+    defaultValue: empty === undefined ? (options[0]?.value ?? "") : "",
+  });
   return (
     <Frame {...p} id={f.id} error={f.error}>
-      <select id={f.id} className="input" aria-invalid={!!f.error} aria-describedby={`${f.id}-e`} {...f.register()}>
-        {empty !== undefined && <option value="">{empty}</option>}
-        {options.map((o) => (
-          <option key={o.value} value={o.value}>
-            {o.label}
-          </option>
-        ))}
-      </select>
+      <Select
+        id={f.id}
+        value={String(field.value ?? "")}
+        onChange={(v) => {
+          field.onChange(v);
+          onChosen?.(v);
+        }}
+        onBlur={field.onBlur}
+        options={options}
+        empty={empty}
+        aria-invalid={!!f.error}
+        aria-describedby={`${f.id}-e`}
+      />
     </Frame>
   );
 }
 
 export function CheckField({ label, name, hint }: FieldProps) {
   const f = useField(name);
+  const { field } = useController({ name: f.full, control: f.form.control, defaultValue: false });
   return (
-    <label className="flex items-start gap-2">
-      <input type="checkbox" className="mt-1 accent-iron" {...f.register()} />
+    <label htmlFor={f.id} className="flex items-start gap-2">
+      <Checkbox
+        id={f.id}
+        checked={!!field.value}
+        onChange={field.onChange}
+        onBlur={field.onBlur}
+        className="mt-[3px]"
+      />
       <span>
         {label}
         {hint && <span className="block text-sm text-soft">{hint}</span>}

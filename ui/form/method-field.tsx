@@ -4,6 +4,7 @@ import { RadioGroup } from "radix-ui";
 import { useController } from "react-hook-form";
 import { cx } from "../classes";
 import type { Option } from "../option";
+import { Radio } from "../radio";
 import { type FieldProps, useField } from "./field";
 
 /** A label of the vocabulary as its name and its one-line reason: what stands before and after the colon. */
@@ -13,7 +14,6 @@ const split = (label: string): [string, string] => {
 };
 
 const row = "flex cursor-pointer items-start gap-2 border-b border-line px-1 py-1 last:border-0 hover:bg-spine";
-const dot = "grid size-3.5 mt-[3px] shrink-0 place-items-center rounded-full border border-[#8a7f72] bg-sheet";
 
 /** A choice between methods: a row each, with its reason, readable whole. Arrow keys move, as in every radio group. */
 export function MethodField({ name, label, hint, className, options }: FieldProps & { options: readonly Option[] }) {
@@ -35,9 +35,7 @@ export function MethodField({ name, label, hint, className, options }: FieldProp
           const [what, why] = split(o.label);
           return (
             <label key={o.value} htmlFor={`${f.id}-${o.value}`} className={row}>
-              <RadioGroup.Item id={`${f.id}-${o.value}`} value={o.value} onBlur={field.onBlur} className={dot}>
-                <RadioGroup.Indicator className="size-2 rounded-full bg-iron" />
-              </RadioGroup.Item>
+              <Radio id={`${f.id}-${o.value}`} value={o.value} className="mt-[3px]" />
               <span>
                 <span className="font-[600]">
                   {what}

@@ -2,6 +2,7 @@ import { redirect } from "next/navigation";
 import { currentPerson, demoMode } from "@/platform/sign-in/cookies";
 import { demoPersonas } from "@/platform/sign-in/personas";
 import { schoolIsEmpty } from "@/platform/sign-in/sign-in";
+import { Fold } from "@/ui/fold";
 import { personaAction } from "../actions";
 import { Door } from "../parts/door";
 import { SignInForm } from "../parts/sign-in-form";
@@ -28,12 +29,11 @@ export async function SignInScreen() {
         </section>
       )}
       {people.length > 0 ? (
-        <details>
-          <summary className="text-soft">With email and password</summary>
+        <Fold labelClass="text-soft" label="With email and password">
           <div className="mt-3">
             <SignInForm />
           </div>
-        </details>
+        </Fold>
       ) : (
         <SignInForm />
       )}

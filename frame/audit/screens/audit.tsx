@@ -3,6 +3,7 @@ import { isId } from "@/platform/db/id";
 import { projectPage } from "@/platform/pages/page";
 import { projectActs } from "@/platform/project/acts";
 import { instant } from "@/ui/date";
+import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { buttonClass, Empty, PageHead } from "@/ui/page";
 
@@ -54,8 +55,7 @@ export async function AuditScreen({ slug, q, before }: { slug: string; q: string
                 <td>
                   {r.label || r.subjectType}
                   {(r.before !== null || r.after !== null) && (
-                    <details className="text-sm">
-                      <summary className="text-soft">values</summary>
+                    <Fold className="text-sm" labelClass="text-soft" label="values">
                       <div className="grid gap-2 md:grid-cols-2">
                         {(
                           [
@@ -76,7 +76,7 @@ export async function AuditScreen({ slug, q, before }: { slug: string; q: string
                             ),
                         )}
                       </div>
-                    </details>
+                    </Fold>
                   )}
                 </td>
                 <td className="text-soft">{r.reason}</td>

@@ -1,5 +1,6 @@
 import { briefVersions } from "@/stages/brief/queries";
 import { clientQuestions } from "@/stages/needs/queries/questions";
+import { Fold } from "@/ui/fold";
 import { Markdown } from "@/ui/markdown";
 import { AnswerForm } from "../parts/answer-form";
 
@@ -53,8 +54,7 @@ export async function ClientSurface({ guest, frame, currency }: GuestPage) {
         <p className="text-soft">The brief is being written.</p>
       )}
       {answered.length > 0 && (
-        <details className="mb-6">
-          <summary className="font-[600]">{answered.length} answered</summary>
+        <Fold className="mb-6" labelClass="font-[600]" label={<>{answered.length} answered</>}>
           <ul className="mt-1">
             {answered.map((q) => (
               <li key={q.id} className="border-b border-line py-1.5">
@@ -65,7 +65,7 @@ export async function ClientSurface({ guest, frame, currency }: GuestPage) {
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
     </Surface>
   );

@@ -46,6 +46,7 @@ export function Cell({
   ]
     .filter(Boolean)
     .join("; ");
+  const said = `${team}, week ${c.week}: ${words || "nothing recorded"}`;
   if (c.state === "future")
     return (
       <div className="flex h-[51px]">
@@ -53,11 +54,8 @@ export function Cell({
       </div>
     );
   return (
-    <Link
-      href={href}
-      title={`${team}, week ${c.week}: ${words || "nothing recorded"}`}
-      className="group relative flex h-[51px]"
-    >
+    <Link href={href} data-tip="" className="group relative flex h-[51px]">
+      <span className="sr-only">{said}</span>
       <span
         className={cx(
           "relative w-[25px] shrink-0 border-x border-[#b9a282]",

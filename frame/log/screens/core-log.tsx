@@ -15,6 +15,7 @@ import { flagsOf } from "@/stages/today/queries";
 import { cx } from "@/ui/classes";
 import { longDate, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
+import { tip } from "@/ui/tip";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
 import { Cell, Fact } from "../parts/cell";
@@ -152,7 +153,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
               <Link
                 href="/"
                 className="text-[19px] leading-[1.15] font-[650] text-iron"
-                title={flags.map((f) => f.reason).join("; ")}
+                {...tip(flags.map((f) => f.reason).join("; "))}
               >
                 {flagged.size}
               </Link>

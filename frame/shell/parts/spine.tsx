@@ -5,6 +5,7 @@ import { usePathname } from "next/navigation";
 import { type ReactNode, useState } from "react";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
+import { tip } from "@/ui/tip";
 import type { SpineStage } from "../spine";
 
 const ramp = [
@@ -114,7 +115,7 @@ export function Spine({
                   <span className={cx("block leading-[1.25] font-[600]", active && "text-iron")}>{s.name}</span>
                   <span
                     className="block truncate text-[11px] leading-tight text-soft"
-                    title={`${s.note}. Planned: ${s.planned} sessions, ${Math.round(s.filled * 100)} % done.`}
+                    {...tip(`${s.note}. Planned: ${s.planned} sessions, ${Math.round(s.filled * 100)} % done.`)}
                   >
                     {s.note}
                   </span>

@@ -6,6 +6,7 @@ import { benchmarkOf } from "@/stages/records/view";
 import { fullDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Caution, Empty, LinkButton, PageHead } from "@/ui/page";
+import { tip } from "@/ui/tip";
 import { Figure } from "@/ui/working";
 import { loadBench } from "../load";
 import { AttemptsTable } from "../parts/attempts-table";
@@ -140,7 +141,7 @@ export async function BenchScreen({
                     {t.name}
                   </Link>
                 ) : (
-                  <span title="no build yet">{t.name}</span>
+                  <span {...tip("no build yet")}>{t.name}</span>
                 )}
               </span>
             );

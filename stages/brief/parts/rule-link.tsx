@@ -2,7 +2,7 @@
 
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { linkBriefRuleAction } from "../actions";
 import { briefRule } from "../schema";
 
@@ -15,7 +15,7 @@ export const RuleLink = ({
   projectId: string;
   ruleKey: string;
   requirementId: string;
-  requirements: Choice[];
+  requirements: Option[];
 }) => (
   <ActionForm
     inline

@@ -5,6 +5,7 @@ import { limitWords } from "@/stages/needs/view/requirements";
 import { studentsOf } from "@/stages/people/queries/students";
 import { cx } from "@/ui/classes";
 import { fullDate, instant } from "@/ui/date";
+import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Markdown } from "@/ui/markdown";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
@@ -128,8 +129,7 @@ export async function BriefScreen({ slug, number }: { slug: string; number?: str
                       )}
                     </span>
                     {staff && (
-                      <details className="text-sm text-soft">
-                        <summary>{r.linked ? "change the link" : "link"}</summary>
+                      <Fold className="text-sm text-soft" label={r.linked ? "change the link" : "link"}>
                         <RuleLink
                           projectId={p.id}
                           ruleKey={r.rule.key}
@@ -139,7 +139,7 @@ export async function BriefScreen({ slug, number }: { slug: string; number?: str
                             label: `${q.code} ${q.statement.slice(0, 40)}`,
                           }))}
                         />
-                      </details>
+                      </Fold>
                     )}
                   </li>
                 ))}

@@ -9,6 +9,7 @@ import { cx } from "@/ui/classes";
 import { shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
+import { tip } from "@/ui/tip";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
 import { margin, size } from "../view";
@@ -143,7 +144,7 @@ export async function BuildsScreen({ slug, team, week }: { slug: string; team?: 
                     const cell = (m: string, text: string | null) => (
                       <span
                         className={cx(over(m) && "font-[650] text-iron")}
-                        title={over(m) ? `${over(m)!.text.replace("−", "")} over the limit` : undefined}
+                        {...tip(over(m) && `${over(m)!.text.replace("−", "")} over the limit`)}
                       >
                         {text ?? "–"}
                       </span>

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { Checkbox } from "@/ui/checkbox";
 import { ActButton } from "@/ui/form/act-button";
 import { closeSelectionAction } from "../actions";
 
@@ -25,11 +26,9 @@ export function CloseForm({
         {rows.map((r) => (
           <li key={r.id} className="grid items-center gap-2 sm:grid-cols-[minmax(0,16rem)_1fr]">
             <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="accent-iron"
+              <Checkbox
                 checked={going.includes(r.id)}
-                onChange={(e) => setGoing(e.target.checked ? [...going, r.id] : going.filter((x) => x !== r.id))}
+                onChange={(on) => setGoing(on ? [...going, r.id] : going.filter((x) => x !== r.id))}
               />
               {r.title}
             </label>

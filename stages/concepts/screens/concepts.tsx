@@ -5,6 +5,7 @@ import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
 import { Empty, PageHead } from "@/ui/page";
+import { tip } from "@/ui/tip";
 import { VerdictLegend, VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
@@ -74,7 +75,7 @@ export async function ConceptsScreen({ slug }: { slug: string }) {
                   <th className="num">Cost {p.currency}</th>
                   <th>Size mm</th>
                   {musts.map((m) => (
-                    <th key={m.id} className="px-1 text-center" title={m.statement}>
+                    <th key={m.id} className="px-1 text-center" {...tip(m.statement)}>
                       {m.code}
                     </th>
                   ))}

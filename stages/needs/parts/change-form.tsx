@@ -2,11 +2,11 @@
 
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextArea, TextField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { askChangeAction } from "../actions";
 import { changeRequest } from "../schema";
 
-export const ChangeForm = ({ projectId, requirements }: { projectId: string; requirements: Choice[] }) => (
+export const ChangeForm = ({ projectId, requirements }: { projectId: string; requirements: Option[] }) => (
   <ActionForm
     clear
     schema={changeRequest}

@@ -1,8 +1,10 @@
 "use client";
 
+import { RadioGroup } from "radix-ui";
 import { useState } from "react";
 import { cx } from "@/ui/classes";
 import { ActButton } from "@/ui/form/act-button";
+import { Radio } from "@/ui/radio";
 import { mergeStatementsAction, tellApartAction } from "../actions";
 
 /** A group of likely duplicates: the person says which one stands for all, or that they differ. */
@@ -23,32 +25,32 @@ export function DuplicateGroup({
   return (
     <fieldset className="border-t border-line py-2">
       <legend className="sr-only">Likely the same</legend>
-      {members.map((m) => (
-        <div key={m.id} className="flex items-start gap-2 py-0.5">
-          <label className="flex grow items-start gap-2">
-            <input
-              type="radio"
-              name={`into-${members[0]!.id}`}
-              className="mt-1 accent-iron"
-              checked={into === m.id}
-              onChange={() => {
-                setInto(m.id);
-                setOut(out.filter((x) => x !== m.id));
-              }}
-            />
-            <span className={cx(out.includes(m.id) && "text-soft line-through")}>{m.text}</span>
-          </label>
-          {members.length > 2 && into !== m.id && (
-            <button
-              type="button"
-              className="shrink-0 text-sm text-soft underline"
-              onClick={() => setOut(out.includes(m.id) ? out.filter((x) => x !== m.id) : [...out, m.id])}
-            >
-              {out.includes(m.id) ? "belongs here" : "leave out"}
-            </button>
-          )}
-        </div>
-      ))}
+      <RadioGroup.Root
+        value={into}
+        onValueChange={(id) => {
+          setInto(id);
+          setOut(out.filter((x) => x !== id));
+        }}
+        aria-label="Which one stands for all"
+      >
+        {members.map((m) => (
+          <div key={m.id} className="flex items-start gap-2 py-0.5">
+            <label className="flex grow items-start gap-2">
+              <Radio value={m.id} className="mt-[3px]" />
+              <span className={cx(out.includes(m.id) && "text-soft line-through")}>{m.text}</span>
+            </label>
+            {members.length > 2 && into !== m.id && (
+              <button
+                type="button"
+                className="shrink-0 text-sm text-soft underline"
+                onClick={() => setOut(out.includes(m.id) ? out.filter((x) => x !== m.id) : [...out, m.id])}
+              >
+                {out.includes(m.id) ? "belongs here" : "leave out"}
+              </button>
+            )}
+          </div>
+        ))}
+      </RadioGroup.Root>
       <p className="mt-1 flex flex-wrap items-center gap-2 text-sm text-soft">
         {from.length > 0 && (
           <ActButton

@@ -2,11 +2,11 @@
 
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { ownRequirementAction } from "../actions";
 import { requirementOwner } from "../schema";
 
-export const OwnerForm = ({ id, ownerId, people }: { id: string; ownerId: string | null; people: Choice[] }) => (
+export const OwnerForm = ({ id, ownerId, people }: { id: string; ownerId: string | null; people: Option[] }) => (
   <ActionForm
     inline
     schema={requirementOwner}

@@ -2,11 +2,13 @@
 
 import { ArrowDown, ArrowUp } from "lucide-react";
 import { useState } from "react";
+import { Checkbox } from "@/ui/checkbox";
 import { cx } from "@/ui/classes";
+import { Fold } from "@/ui/fold";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
 import { CheckField, SelectField, TextField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { dropQuestionAction, editQuestionAction, mergeQuestionsAction, orderQuestionsAction } from "../actions";
 import { editQuestion } from "../schema";
@@ -35,7 +37,7 @@ export function QuestionBank({
 }: {
   projectId: string;
   list: QuestionLine[];
-  people: Choice[];
+  people: Option[];
   staff: boolean;
 }) {
   const [picked, setPicked] = useState<string[]>([]);
@@ -67,12 +69,11 @@ export function QuestionBank({
       <ol className="sheet divide-y divide-line">
         {list.map((q, i) => (
           <li key={q.id} className="flex flex-wrap items-start gap-x-3 gap-y-1 px-3 py-2 sm:flex-nowrap">
-            <input
-              type="checkbox"
-              className="mt-1 accent-iron"
+            <Checkbox
+              className="mt-[3px]"
               aria-label={`Choose “${q.text}”`}
               checked={picked.includes(q.id)}
-              onChange={(e) => setPicked(e.target.checked ? [...picked, q.id] : picked.filter((x) => x !== q.id))}
+              onChange={(on) => setPicked(on ? [...picked, q.id] : picked.filter((x) => x !== q.id))}
             />
             <span className="w-6 shrink-0 text-right text-soft">{i + 1}</span>
             <div className="min-w-0 grow">
@@ -105,8 +106,11 @@ export function QuestionBank({
                 {q.draftedBy}
                 {q.merged.length > 0 && <>, with {q.merged.map((m) => m.draftedBy).join(", ")}</>}
                 {q.merged.length > 0 && (
-                  <details className="inline-block">
-                    <summary className="ml-2 inline underline">{q.merged.length} merged</summary>
+                  <Fold
+                    className="inline-block"
+                    labelClass="ml-2 inline underline"
+                    label={<>{q.merged.length} merged</>}
+                  >
                     <ul>
                       {q.merged.map((m) => (
                         <li key={m.id}>
@@ -122,7 +126,7 @@ export function QuestionBank({
                         </li>
                       ))}
                     </ul>
-                  </details>
+                  </Fold>
                 )}
               </div>
             </div>

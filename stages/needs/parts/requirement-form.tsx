@@ -36,37 +36,31 @@ export interface RequirementDefaults {
 const words = [{ value: "", label: "no measure yet" }, ...comparator.options];
 
 function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: string }) {
-  const { watch, setValue, register } = useFormContext();
+  const { watch, setValue } = useFormContext();
   const [measure, comparator, unit] = [watch("measure"), watch("comparator"), watch("unit")] as [
     string,
     string,
     string,
   ];
-  const pick = register("measure", {
-    onChange: (e) => {
-      const m = measures.find((x) => x.value === e.target.value);
-      if (!m) return;
-      setValue("unit", m.unit);
-      if (!watch("method")) setValue("method", m.method);
-      if (m.value === "envelope") setValue("comparator", "fits");
-      else if (["", "fits", "yes"].includes(watch("comparator")))
-        setValue("comparator", m.value.startsWith("run:") ? "≥" : "≤");
-    },
-  });
+  const picked = (value: string) => {
+    const m = measures.find((x) => x.value === value);
+    if (!m) return;
+    setValue("unit", m.unit);
+    if (!watch("method")) setValue("method", m.method);
+    if (m.value === "envelope") setValue("comparator", "fits");
+    else if (["", "fits", "yes"].includes(watch("comparator")))
+      setValue("comparator", m.value.startsWith("run:") ? "≥" : "≤");
+  };
   const number = (numeric.values as readonly string[]).includes(comparator);
   return (
     <>
-      <label className="grid content-start gap-1">
-        <span className="text-[12.5px] font-[600]">Measured by</span>
-        <select className="input" {...pick}>
-          <option value="">nothing measured: somebody looks or tries</option>
-          {measures.map((m) => (
-            <option key={m.value} value={m.value}>
-              {m.label}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        name="measure"
+        label="Measured by"
+        empty="nothing measured: somebody looks or tries"
+        options={measures}
+        onChosen={picked}
+      />
       <SelectField name="comparator" label="Limit" options={words} />
       {number && measure !== "cost" && <TextField name="unit" label="Unit" hint="kg, mm, L/min, N, s, %" />}
       {number && (

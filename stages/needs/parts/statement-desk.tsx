@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { Checkbox } from "@/ui/checkbox";
 import { cx } from "@/ui/classes";
 import { ActionForm } from "@/ui/form/action-form";
 import { TextArea } from "@/ui/form/fields";
@@ -55,13 +56,10 @@ export function StatementDesk({
                 .map((n) => (
                   <li key={n.id}>
                     <label className="flex items-start gap-2 py-0.5">
-                      <input
-                        type="checkbox"
-                        className="mt-1 accent-iron"
+                      <Checkbox
+                        className="mt-[3px]"
                         checked={picked.includes(n.id)}
-                        onChange={(e) =>
-                          setPicked(e.target.checked ? [...picked, n.id] : picked.filter((x) => x !== n.id))
-                        }
+                        onChange={(on) => setPicked(on ? [...picked, n.id] : picked.filter((x) => x !== n.id))}
                       />
                       <span>
                         {n.text}{" "}

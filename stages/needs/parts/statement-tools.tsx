@@ -4,7 +4,7 @@ import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextArea, TextField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import {
   adoptStatementAction,
@@ -34,7 +34,7 @@ export function StatementTools({
   projectId: string;
   text: string;
   requirementId: string | null;
-  requirements: Choice[];
+  requirements: Option[];
   staff: boolean;
   aside: boolean;
 }) {

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { useSend } from "@/ui/form/send";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { importRequirementsAction } from "../actions";
@@ -18,29 +19,14 @@ export function TableImport({ projectId }: { projectId: string }) {
   const ready = useReady();
   const [text, setText] = useState("");
   const [seen, setSeen] = useState<{ lines: Line[]; written: number } | null>(null);
-  const [note, setNote] = useState("");
-  const [busy, setBusy] = useState(false);
+  const { send: post, busy, note, setNote } = useSend(importRequirementsAction);
   const send = async (commit: boolean) => {
-    setBusy(true);
-    setNote("");
-    try {
-      const r = await importRequirementsAction({ projectId, text, commit });
-      if (r.ok) {
-        setSeen(r.value);
-        if (commit) {
-          setNote(`${r.value.written} requirements were written.`);
-          setText("");
-          setSeen(null);
-        }
-      } else {
-        setSeen(null);
-        setNote(r.message);
-      }
-    } catch {
-      setNote("The network did not answer. The table is still here.");
-    } finally {
-      setBusy(false);
-    }
+    const r = await post({ projectId, text, commit }, { stay: !commit });
+    if (!r) return;
+    setSeen(r.ok && !commit ? r.value : null);
+    if (!r.ok || !commit) return;
+    setNote(`${r.value.written} requirements were written.`);
+    setText("");
   };
   const wrong = seen?.lines.filter((l) => l.problem) ?? [];
   const count = (d: string) => seen?.lines.filter((l) => l.does === d).length ?? 0;

@@ -2,8 +2,10 @@ import { Fragment } from "react";
 import { coverage, vagueWordsIn } from "@/core/needs/requirement";
 import { projectPage } from "@/platform/pages/page";
 import { cx } from "@/ui/classes";
+import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { tip } from "@/ui/tip";
 import { VerdictLegend, VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
@@ -190,7 +192,7 @@ export async function NeedsScreen({
               <th className="pr-0">
                 <span className="flex">
                   {facts.teams.map((t) => (
-                    <abbr key={t.id} title={t.name} className="w-[22px] text-center no-underline">
+                    <abbr key={t.id} className="w-[22px] text-center no-underline" {...tip(t.name)}>
                       {t.name[0]}
                     </abbr>
                   ))}
@@ -326,8 +328,7 @@ export async function NeedsScreen({
         </Sheet>
       )}
       {retired.length > 0 && (
-        <details className="mt-4 text-soft">
-          <summary>{retired.length} retired</summary>
+        <Fold className="mt-4 text-soft" label={<>{retired.length} retired</>}>
           <ul className="mt-1">
             {retired.map((r) => (
               <li key={r.id}>
@@ -335,7 +336,7 @@ export async function NeedsScreen({
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
     </>
   );

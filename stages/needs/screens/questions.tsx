@@ -1,5 +1,6 @@
 import { projectPage } from "@/platform/pages/page";
 import { studentsOf } from "@/stages/people/queries/students";
+import { Fold } from "@/ui/fold";
 import { Empty, PageHead } from "@/ui/page";
 import { questionActs } from "../acts";
 import { RestoreQuestion } from "../parts/buttons";
@@ -43,8 +44,7 @@ export async function QuestionsScreen({ slug }: { slug: string }) {
         />
       )}
       {staff && dropped.length > 0 && (
-        <details className="mt-4 text-soft">
-          <summary>{dropped.length} dropped</summary>
+        <Fold className="mt-4 text-soft" label={<>{dropped.length} dropped</>}>
           <ul>
             {dropped.map((q) => (
               <li key={q.id}>
@@ -52,7 +52,7 @@ export async function QuestionsScreen({ slug }: { slug: string }) {
               </li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
     </>
   );

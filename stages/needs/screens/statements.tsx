@@ -1,5 +1,6 @@
 import { likenessThreshold } from "@/core/needs/similarity";
 import { projectPage } from "@/platform/pages/page";
+import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Empty, PageHead, Sheet } from "@/ui/page";
 import { statementActs } from "../acts";
@@ -104,8 +105,7 @@ export async function StatementsScreen({ slug }: { slug: string }) {
                             aside={false}
                           />
                           {merged.length > 0 && (
-                            <details className="text-sm text-soft">
-                              <summary>{merged.length} merged into it</summary>
+                            <Fold className="text-sm text-soft" label={<>{merged.length} merged into it</>}>
                               <ul>
                                 {merged.map((m) => (
                                   <li key={m.id}>
@@ -113,7 +113,7 @@ export async function StatementsScreen({ slug }: { slug: string }) {
                                   </li>
                                 ))}
                               </ul>
-                            </details>
+                            </Fold>
                           )}
                         </td>
                         <td className="max-w-80 min-w-52 text-sm text-soft">
@@ -149,8 +149,7 @@ export async function StatementsScreen({ slug }: { slug: string }) {
             </div>
           )}
           {aside.length > 0 && (
-            <details className="text-soft">
-              <summary>{aside.length} set aside</summary>
+            <Fold className="text-soft" label={<>{aside.length} set aside</>}>
               <ul>
                 {aside.map((x) => (
                   <li key={x.id}>
@@ -168,7 +167,7 @@ export async function StatementsScreen({ slug }: { slug: string }) {
                   </li>
                 ))}
               </ul>
-            </details>
+            </Fold>
           )}
         </div>
         <Sheet title="From notes to a statement" className="no-print xl:sticky xl:top-4">

@@ -1,6 +1,7 @@
 import { projectPage } from "@/platform/pages/page";
 import { studentsOf } from "@/stages/people/queries/students";
 import { instant, longDate, shortDate } from "@/ui/date";
+import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Empty, PageHead } from "@/ui/page";
 import { Amend } from "../parts/amend";
@@ -77,11 +78,15 @@ export async function NotebookScreen({ slug, person }: { slug: string; person?: 
                 </h2>
                 <p className="max-w-[72ch] whitespace-pre-wrap">{now.text}</p>
                 {e.versions.length > 1 && (
-                  <details className="mt-1 text-sm text-soft">
-                    <summary>
-                      amended {e.versions.length - 1 === 1 ? "once" : `${e.versions.length - 1} times`}, last{" "}
-                      {instant(now.writtenAt)}: {now.reason}
-                    </summary>
+                  <Fold
+                    className="mt-1 text-sm text-soft"
+                    label={
+                      <>
+                        amended {e.versions.length - 1 === 1 ? "once" : `${e.versions.length - 1} times`}, last{" "}
+                        {instant(now.writtenAt)}: {now.reason}
+                      </>
+                    }
+                  >
                     {e.versions
                       .slice(0, -1)
                       .reverse()
@@ -93,7 +98,7 @@ export async function NotebookScreen({ slug, person }: { slug: string; person?: 
                           </p>
                         </div>
                       ))}
-                  </details>
+                  </Fold>
                 )}
                 {!staff && <Amend key={e.version} id={e.id} version={e.version} text={now.text} />}
               </article>

@@ -2,6 +2,7 @@
 
 import { useRef, useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
+import { useSend } from "@/ui/form/send";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { importRosterAction, previewRosterAction } from "../actions";
@@ -19,24 +20,11 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
   const [text, setText] = useState("");
   const ready = useReady();
   const [look, setLook] = useState<RosterLook | null>(null);
-  const [note, setNote] = useState("");
-  const [busy, setBusy] = useState(false);
+  const { send, busy, note, setNote } = useSend(previewRosterAction);
   const file = useRef<HTMLInputElement>(null);
   const preview = async (input: { text?: string; base64?: string }) => {
-    setBusy(true);
-    setNote("");
-    try {
-      const r = await previewRosterAction({ projectId, ...input });
-      if (r.ok) setLook(r.value);
-      else {
-        setLook(null);
-        setNote(r.message);
-      }
-    } catch {
-      setNote("The network did not answer. What you pasted is still here.");
-    } finally {
-      setBusy(false);
-    }
+    const r = await send({ projectId, ...input }, { stay: true });
+    if (r) setLook(r.ok ? r.value : null);
   };
   return (
     <div className="grid gap-3">

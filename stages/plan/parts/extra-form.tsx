@@ -2,11 +2,11 @@
 
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { addExtraSessionAction } from "../actions";
 import { extraSession } from "../schema";
 
-export const ExtraForm = ({ projectId, sections }: { projectId: string; sections: Choice[] }) => (
+export const ExtraForm = ({ projectId, sections }: { projectId: string; sections: Option[] }) => (
   <ActionForm
     clear
     schema={extraSession}

@@ -4,11 +4,11 @@ import { useFormContext } from "react-hook-form";
 import { gateItemKind } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { addGateItemAction } from "../actions";
 import { gateItem } from "../schema";
 
-function ItemFields({ tools }: { tools: Choice[] }) {
+function ItemFields({ tools }: { tools: Option[] }) {
   const form = useFormContext();
   const kind = String(form.watch("kind"));
   return (
@@ -28,7 +28,7 @@ function ItemFields({ tools }: { tools: Choice[] }) {
   );
 }
 
-export const GateItemForm = ({ milestoneId, tools }: { milestoneId: string; tools: Choice[] }) => (
+export const GateItemForm = ({ milestoneId, tools }: { milestoneId: string; tools: Option[] }) => (
   <ActionForm
     inline
     clear

@@ -2,14 +2,16 @@
 
 import { useState } from "react";
 import { longDate } from "@/ui/date";
-import type { Choice } from "@/ui/option";
+import { useSend } from "@/ui/form/send";
+import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
+import { Select } from "@/ui/select";
 import { importDaysOffAction } from "../actions";
 
 /**
  * Days off from a calendar file: what it holds is shown, and what cannot be read is named, before anything is taken in.
  */
-export function IcsImport({ projectId, sections }: { projectId: string; sections: Choice[] }) {
+export function IcsImport({ projectId, sections }: { projectId: string; sections: Option[] }) {
   const [text, setText] = useState("");
   const [section, setSection] = useState("");
   const [seen, setSeen] = useState<{
@@ -17,24 +19,13 @@ export function IcsImport({ projectId, sections }: { projectId: string; sections
     problems: string[];
     outside: number;
   } | null>(null);
-  const [note, setNote] = useState("");
+  const { send: post, note, setNote } = useSend(importDaysOffAction);
   const send = async (content: string, commit: boolean) => {
-    try {
-      const r = await importDaysOffAction({ projectId, text: content, sectionId: section, commit });
-      if (!r.ok) return setNote(r.message);
-      setSeen(commit ? null : r.value);
-      setNote(
-        commit
-          ? `${r.value.written} days off were added` +
-              (r.value.written < r.value.days.length
-                ? `; ${r.value.days.length - r.value.written} stood here already`
-                : "") +
-              "."
-          : "",
-      );
-    } catch {
-      setNote("The network did not answer. Choose the file again.");
-    }
+    const r = await post({ projectId, text: content, sectionId: section, commit }, { stay: !commit });
+    if (!r?.ok) return;
+    setSeen(commit ? null : r.value);
+    const there = r.value.days.length - r.value.written;
+    if (commit) setNote(`${r.value.written} days off were added${there > 0 ? `; ${there} stood here already` : ""}.`);
   };
   return (
     <div className="grid gap-2">
@@ -55,14 +46,7 @@ export function IcsImport({ projectId, sections }: { projectId: string; sections
       </label>
       <label className="grid gap-1 text-[12.5px] font-[600]">
         For
-        <select className="input" value={section} onChange={(e) => setSection(e.target.value)}>
-          <option value="">all sections</option>
-          {sections.map((s) => (
-            <option key={s.value} value={s.value}>
-              {s.label}
-            </option>
-          ))}
-        </select>
+        <Select value={section} onChange={setSection} empty="all sections" options={sections} />
       </label>
       {seen && (
         <>

@@ -1,8 +1,9 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import { Checkbox } from "@/ui/checkbox";
 import { shortDate } from "@/ui/date";
+import { useSend } from "@/ui/form/send";
 import { checkMilestoneAction } from "../actions";
 
 /** A check for one team or student: pressed on, it is dated today and signed; pressed again, taken back. */
@@ -23,38 +24,19 @@ export function MilestoneCheck({
   label: string;
   readOnly?: boolean;
 }) {
-  const router = useRouter();
-  const [note, setNote] = useState("");
-  const [busy, setBusy] = useState(false);
+  const { send, busy, note } = useSend(checkMilestoneAction);
   // Shown at once, and taken back if the record refuses it.
   const [on, setOn] = useState(!!doneOn);
   useEffect(() => setOn(!!doneOn), [doneOn]);
   const toggle = async () => {
-    setBusy(true);
     setOn(!on);
-    try {
-      const r = await checkMilestoneAction({ milestoneId, teamId, personId, doneOn: on ? "" : today });
-      setNote(r.ok ? "" : r.message);
-      if (!r.ok) setOn(on);
-      router.refresh();
-    } catch {
-      setOn(on);
-      setNote("The network did not answer.");
-    } finally {
-      setBusy(false);
-    }
+    const r = await send({ milestoneId, teamId, personId, doneOn: on ? "" : today });
+    if (!r?.ok) setOn(on);
   };
   if (readOnly) return <span>{doneOn ? `passed ${shortDate(doneOn)}` : "–"}</span>;
   return (
     <label className="inline-flex items-center gap-1.5 whitespace-nowrap">
-      <input
-        type="checkbox"
-        className="accent-iron"
-        checked={on}
-        disabled={busy}
-        onChange={toggle}
-        aria-label={label}
-      />
+      <Checkbox checked={on} disabled={busy} onChange={toggle} aria-label={label} />
       <span className="text-sm text-soft">{doneOn ? shortDate(doneOn) : ""}</span>
       {note && (
         <span role="alert" className="text-sm text-iron">

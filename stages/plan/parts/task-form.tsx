@@ -3,7 +3,7 @@
 import { ActionForm } from "@/ui/form/action-form";
 import { ChoiceField } from "@/ui/form/choice-field";
 import { SelectField, TextField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { saveTaskAction } from "../actions";
 import { task } from "../schema";
@@ -27,8 +27,8 @@ export function TaskForm({
   onDone,
 }: {
   projectId: string;
-  tasks: Choice[];
-  milestones: Choice[];
+  tasks: Option[];
+  milestones: Option[];
   edit?: TaskValues;
   onDone?: () => void;
 }) {

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { finishTaskAction, removeTaskAction } from "../actions";
 import { TaskForm, type TaskValues } from "./task-form";
@@ -18,8 +18,8 @@ export function TaskTable({
 }: {
   projectId: string;
   rows: (TaskValues & { when: string; slack: number; critical: boolean; doneOn: string | null; late: boolean })[];
-  tasks: Choice[];
-  milestones: Choice[];
+  tasks: Option[];
+  milestones: Option[];
   today: string;
   staff: boolean;
 }) {

@@ -2,7 +2,9 @@ import { describePattern, sessionsHeld } from "@/core/sessions/sessions";
 import { projectPage } from "@/platform/pages/page";
 import { cx } from "@/ui/classes";
 import { longDate, shortDate } from "@/ui/date";
+import { Fold } from "@/ui/fold";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
+import { tip } from "@/ui/tip";
 import { RemoveDayOff, RemoveExtra } from "../parts/buttons";
 import { DaysOffForm } from "../parts/days-off-form";
 import { ExtraForm } from "../parts/extra-form";
@@ -47,7 +49,7 @@ export async function CalendarScreen({ slug }: { slug: string }) {
                   {list.map((x) => (
                     <li
                       key={x.number}
-                      title={`session ${x.number}, ${longDate(x.date)}`}
+                      {...tip(`session ${x.number}, ${longDate(x.date)}`)}
                       className={cx(
                         "w-[62px] rounded-sm border px-1.5 py-0.5 text-xs",
                         x.date === frame.today
@@ -63,8 +65,11 @@ export async function CalendarScreen({ slug }: { slug: string }) {
                   ))}
                 </ol>
                 {staff && (
-                  <details className="no-print mt-2">
-                    <summary className="text-sm text-soft">Change the pattern or this section's dates</summary>
+                  <Fold
+                    className="no-print mt-2"
+                    labelClass="text-sm text-soft"
+                    label="Change the pattern or this section's dates"
+                  >
                     <div className="mt-2 max-w-xl">
                       <PatternForm
                         key={s.version}
@@ -84,7 +89,7 @@ export async function CalendarScreen({ slug }: { slug: string }) {
                         }}
                       />
                     </div>
-                  </details>
+                  </Fold>
                 )}
               </section>
             );

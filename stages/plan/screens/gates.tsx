@@ -4,6 +4,7 @@ import { settingsOf } from "@/platform/project/settings";
 import { toolsOf } from "@/stages/shop/queries";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import { instant, shortDate } from "@/ui/date";
+import { Fold } from "@/ui/fold";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { VerdictMark } from "@/ui/verdict";
 import { RemoveItem } from "../parts/buttons";
@@ -123,8 +124,7 @@ export async function GatesScreen({
                                 )}
                                 {x.item.kind === "each" &&
                                   (staff ? (
-                                    <details className="no-print text-sm text-soft">
-                                      <summary>who</summary>
+                                    <Fold className="no-print text-sm text-soft" label="who">
                                       {members.map((m) => (
                                         <span key={m.id} className="block">
                                           <Tick
@@ -135,7 +135,7 @@ export async function GatesScreen({
                                           />
                                         </span>
                                       ))}
-                                    </details>
+                                    </Fold>
                                   ) : (
                                     <Tick
                                       itemId={x.item.id}
@@ -176,12 +176,11 @@ export async function GatesScreen({
                 </table>
               </div>
               {staff && (
-                <details className="no-print mt-2">
-                  <summary className="text-sm text-soft">Add to the checklist</summary>
+                <Fold className="no-print mt-2" labelClass="text-sm text-soft" label="Add to the checklist">
                   <div className="mt-2">
                     <GateItemForm milestoneId={g.id} tools={tools.map((t) => ({ value: t.id, label: t.name }))} />
                   </div>
-                </details>
+                </Fold>
               )}
             </section>
           ))}

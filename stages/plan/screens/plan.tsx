@@ -5,6 +5,7 @@ import { studentsOf } from "@/stages/people/queries/students";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import { cx } from "@/ui/classes";
 import { fullDate, longDate, shortDate } from "@/ui/date";
+import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { LinkButton, PageHead } from "@/ui/page";
 import { RemoveMilestone } from "../parts/buttons";
@@ -160,15 +161,14 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
                           </span>
                         )}
                         {staff && shown && frame.sections.length > 1 && (
-                          <details className="no-print text-sm text-soft">
-                            <summary>own date</summary>
+                          <Fold className="no-print text-sm text-soft" label="own date">
                             <MilestoneDateForm
                               milestoneId={m.id}
                               sectionId={shown.id}
                               dueOn={m.dates[shown.id] ?? ""}
                               label={`Section ${shown.name}`}
                             />
-                          </details>
+                          </Fold>
                         )}
                       </td>
                       {staff ? (
@@ -192,10 +192,13 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
                           })
                         ) : (
                           <td colSpan={Math.max(1, teams.length)}>
-                            <details>
-                              <summary>
-                                {m.checks.length} of {students.length} students
-                              </summary>
+                            <Fold
+                              label={
+                                <>
+                                  {m.checks.length} of {students.length} students
+                                </>
+                              }
+                            >
                               <ul className="mt-1 columns-2 md:columns-3">
                                 {students.map((s) => (
                                   <li key={s.id} className="flex items-center gap-2">
@@ -210,7 +213,7 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
                                   </li>
                                 ))}
                               </ul>
-                            </details>
+                            </Fold>
                           </td>
                         )
                       ) : (

@@ -1,5 +1,6 @@
 import { projectPage } from "@/platform/pages/page";
 import { studentsOf } from "@/stages/people/queries/students";
+import { Fold } from "@/ui/fold";
 import { Caution, Sheet } from "@/ui/page";
 import { SignTool } from "../parts/sign-tool";
 import { ToolForm } from "../parts/tool-form";
@@ -38,8 +39,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
                     : "you are not; ask your instructor"}
             </p>
             {staff && (
-              <details className="no-print text-sm">
-                <summary className="text-soft">sign</summary>
+              <Fold className="no-print text-sm" labelClass="text-soft" label="sign">
                 <div className="columns-2 sm:columns-3">
                   {students.map((x) => (
                     <span key={x.id} className="block">
@@ -52,7 +52,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
                     </span>
                   ))}
                 </div>
-              </details>
+              </Fold>
             )}
           </li>
         ))}

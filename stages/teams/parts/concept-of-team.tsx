@@ -2,7 +2,7 @@
 
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { setTeamConceptAction } from "../actions";
 import { teamConcept } from "../schema";
 
@@ -13,7 +13,7 @@ export const ConceptOfTeam = ({
 }: {
   id: string;
   conceptId: string | null;
-  concepts: Choice[];
+  concepts: Option[];
 }) => (
   <ActionForm
     inline

@@ -1,46 +1,37 @@
 "use client";
 
 import { useState } from "react";
+import { type ConstraintKind, constraintKind } from "@/core/vocabulary/teams";
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
+import { Select } from "@/ui/select";
+import { tip } from "@/ui/tip";
 import { addConstraintAction } from "../actions";
 import { teamConstraint } from "../schema";
 
-export function ConstraintForm({ projectId, people, seats }: { projectId: string; people: Choice[]; seats: Choice[] }) {
-  const [kind, setKind] = useState("apart");
+const isSeat = (kind: ConstraintKind) => kind === "lock" || kind === "forbidden";
+const kinds = constraintKind.options.map((o) => (isSeat(o.value) ? { ...o, label: `${o.label} …` } : o));
+
+export function ConstraintForm({ projectId, people, seats }: { projectId: string; people: Option[]; seats: Option[] }) {
+  const [kind, setKind] = useState<ConstraintKind>("apart");
   const [chosen, setChosen] = useState<string[]>([]);
   const [round, setRound] = useState(0);
-  const seated = kind === "lock" || kind === "forbidden";
+  const seated = isSeat(kind);
   return (
     <div className="grid gap-2">
       <label className="grid gap-1">
         <span className="text-[12.5px] font-[600]">Limit</span>
-        <select className="input" value={kind} onChange={(e) => setKind(e.target.value)}>
-          <option value="apart">kept apart</option>
-          <option value="together">kept together</option>
-          <option value="lock">locked seat in a team</option>
-          <option value="forbidden">not in a team</option>
-        </select>
+        <Select value={kind} onChange={(k) => setKind(k as ConstraintKind)} options={kinds} />
       </label>
       <label className="grid gap-1">
         <span className="text-[12.5px] font-[600]">Add a student</span>
-        <select
-          className="input"
+        <Select
           value=""
-          onChange={(e) => {
-            if (e.target.value && !chosen.includes(e.target.value)) setChosen([...chosen, e.target.value]);
-          }}
-        >
-          <option value="">choose</option>
-          {people
-            .filter((p) => !chosen.includes(p.value))
-            .map((p) => (
-              <option key={p.value} value={p.value}>
-                {p.label}
-              </option>
-            ))}
-        </select>
+          onChange={(v) => v && setChosen([...chosen, v])}
+          empty="choose"
+          options={people.filter((p) => !chosen.includes(p.value))}
+        />
       </label>
       {chosen.length > 0 && (
         <p className="flex flex-wrap gap-2 text-sm">
@@ -49,7 +40,7 @@ export function ConstraintForm({ projectId, people, seats }: { projectId: string
               key={c}
               type="button"
               className="underline decoration-line"
-              title="Take out"
+              {...tip("Take out")}
               onClick={() => setChosen(chosen.filter((x) => x !== c))}
             >
               {people.find((p) => p.value === c)?.label} ×

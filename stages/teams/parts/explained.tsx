@@ -2,6 +2,7 @@
 
 import type { SolverReport } from "@/core/teams/report";
 import { cx } from "@/ui/classes";
+import { Fold } from "@/ui/fold";
 
 /**
  * A plan explained: the teams, what of the wishes is met, every limit, and for each student what was got and why not
@@ -45,14 +46,16 @@ export function Explained({
           </li>
         ))}
       </ul>
-      <details>
-        <summary className="text-sm">
-          {report.constraints.every((c) => c.held) ? (
+      <Fold
+        labelClass="text-sm"
+        label={
+          report.constraints.every((c) => c.held) ? (
             `All ${report.constraints.length} limits are kept`
           ) : (
             <span className="text-iron">{report.constraints.filter((c) => !c.held).length} limits are broken</span>
-          )}
-        </summary>
+          )
+        }
+      >
         <ul className="text-sm">
           {report.constraints.map((c) => (
             <li key={c.text} className={cx(!c.held && "text-iron")}>
@@ -60,9 +63,8 @@ export function Explained({
             </li>
           ))}
         </ul>
-      </details>
-      <details>
-        <summary className="text-sm">Each student: what was got, and why not more</summary>
+      </Fold>
+      <Fold labelClass="text-sm" label="Each student: what was got, and why not more">
         <div className="mt-1 overflow-x-auto" tabIndex={0} role="region" aria-label="Each student">
           <table className="table">
             <thead>
@@ -87,7 +89,7 @@ export function Explained({
             </tbody>
           </table>
         </div>
-      </details>
+      </Fold>
     </div>
   );
 }

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
 import { ChoiceField } from "@/ui/form/choice-field";
 import { TextField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { savePartAction } from "../actions";
 import { part } from "../schema";
@@ -15,7 +15,7 @@ export function PartForm({
   edit,
 }: {
   teamId: string;
-  members: Choice[];
+  members: Option[];
   edit?: { id: string; version: number; name: string; role: string; owners: string[] };
 }) {
   const [open, setOpen] = useState(!edit);

@@ -1,8 +1,8 @@
 "use client";
 
-import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useSend } from "@/ui/form/send";
 import type { Option } from "@/ui/option";
+import { Select } from "@/ui/select";
 import { moveStudentAction } from "../actions";
 
 /** Puts a student into another team as soon as one is chosen; the role is saved when its field is left. */
@@ -21,17 +21,8 @@ export function Placement({
   teams: Option[];
   name: string;
 }) {
-  const router = useRouter();
-  const [note, setNote] = useState("");
-  const move = async (team: string, as: string) => {
-    try {
-      const r = await moveStudentAction({ projectId, personId, teamId: team, role: as });
-      setNote(r.ok ? "" : r.message);
-      router.refresh();
-    } catch {
-      setNote("The network did not answer.");
-    }
-  };
+  const { send, note } = useSend(moveStudentAction);
+  const move = (team: string, as: string) => send({ projectId, personId, teamId: team, role: as });
   return (
     <span className="flex flex-wrap items-center gap-1.5">
       {teamId && (
@@ -45,19 +36,14 @@ export function Placement({
           }}
         />
       )}
-      <select
+      <Select
         aria-label={`Team of ${name}`}
-        className="input min-h-7 w-[94px] px-1 py-0.5 text-sm"
+        className="min-h-7 w-[104px] px-1.5 py-0.5 text-sm"
         value={teamId ?? ""}
-        onChange={(e) => void move(e.target.value, teamId ? role : "")}
-      >
-        <option value="">no team</option>
-        {teams.map((t) => (
-          <option key={t.value} value={t.value}>
-            {t.label}
-          </option>
-        ))}
-      </select>
+        onChange={(team) => void move(team, teamId ? role : "")}
+        empty="no team"
+        options={teams}
+      />
       {note && (
         <span role="alert" className="text-sm text-iron">
           {note}

@@ -2,11 +2,11 @@
 
 import { ActionForm } from "@/ui/form/action-form";
 import { SelectField, TextField } from "@/ui/form/fields";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { drawSelectionOrderAction } from "../actions";
 import { drawSelectionOrder } from "../schema";
 
-export function SelectionOrder({ projectId, sections, seed }: { projectId: string; sections: Choice[]; seed: string }) {
+export function SelectionOrder({ projectId, sections, seed }: { projectId: string; sections: Option[]; seed: string }) {
   return (
     <ActionForm
       inline

@@ -5,6 +5,8 @@ import { useEffect, useRef, useState } from "react";
 import { type TeamProblem, usualWeights } from "@/core/teams/problem";
 import type { SolverReport } from "@/core/teams/report";
 import type { Solution, SolverProgress } from "@/core/teams/solver";
+import { Checkbox } from "@/ui/checkbox";
+import { Fold } from "@/ui/fold";
 import { ActButton } from "@/ui/form/act-button";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
@@ -137,14 +139,12 @@ export function SolverPanel({
     <span className="flex flex-wrap gap-x-4 gap-y-1">
       {list.map((o) => (
         <label key={o.value} className="flex items-center gap-1.5">
-          <input
-            type="checkbox"
-            className="accent-iron"
+          <Checkbox
             checked={setup[key].includes(o.value)}
-            onChange={(e) =>
+            onChange={(on) =>
               setSetup({
                 ...setup,
-                [key]: e.target.checked ? [...setup[key], o.value] : setup[key].filter((x) => x !== o.value),
+                [key]: on ? [...setup[key], o.value] : setup[key].filter((x) => x !== o.value),
               })
             }
           />
@@ -188,8 +188,7 @@ export function SolverPanel({
           {ticks("conceptIds", concepts)}
         </fieldset>
       )}
-      <details>
-        <summary className="text-[12.5px] font-[600]">What counts how much</summary>
+      <Fold labelClass="text-[12.5px] font-[600]" label="What counts how much">
         <div className="mt-1 grid gap-1">
           {(Object.keys(weightWords) as (keyof typeof weightWords)[]).map((k) => (
             <label key={k} className="flex items-center gap-2">
@@ -205,7 +204,7 @@ export function SolverPanel({
             </label>
           ))}
         </div>
-      </details>
+      </Fold>
       <div className="flex flex-wrap items-center gap-3">
         {running ? (
           <button type="button" className={buttonClass("danger")} onClick={cancel}>

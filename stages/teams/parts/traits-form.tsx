@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { Checkbox } from "@/ui/checkbox";
 import { ActButton } from "@/ui/form/act-button";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
@@ -59,13 +60,11 @@ export function TraitsForm({
                   </td>
                 ))}
                 <td>
-                  <input
-                    type="checkbox"
+                  <Checkbox
                     disabled={!ready}
-                    className="accent-iron"
                     aria-label={`${r.name} is of the marked group`}
                     checked={r.marked}
-                    onChange={(e) => set(r.id, { marked: e.target.checked })}
+                    onChange={(marked) => set(r.id, { marked })}
                   />
                 </td>
               </tr>

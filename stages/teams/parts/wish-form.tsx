@@ -2,8 +2,9 @@
 
 import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
-import type { Choice } from "@/ui/option";
+import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
+import { Select } from "@/ui/select";
 import { saveWishesAction } from "../actions";
 
 export function WishForm({
@@ -15,12 +16,12 @@ export function WishForm({
 }: {
   projectId: string;
   personId: string;
-  people: Choice[];
-  ideas: Choice[];
+  people: Option[];
+  ideas: Option[];
   chosen: { people: string[]; ideas: string[] };
 }) {
   const [w, setW] = useState(chosen);
-  const list = (key: "people" | "ideas", label: string, options: Choice[], most: number) => (
+  const list = (key: "people" | "ideas", label: string, options: Option[], most: number) => (
     <fieldset className="grid gap-1">
       <legend className="text-[12.5px] font-[600]">{label}</legend>
       <ol className="grid gap-1">
@@ -52,23 +53,13 @@ export function WishForm({
         ))}
       </ol>
       {w[key].length < most && (
-        <select
-          className="input"
+        <Select
           aria-label={`Add: ${label}`}
           value=""
-          onChange={(e) => {
-            if (e.target.value) setW({ ...w, [key]: [...w[key], e.target.value] });
-          }}
-        >
-          <option value="">add…</option>
-          {options
-            .filter((o) => !w[key].includes(o.value))
-            .map((o) => (
-              <option key={o.value} value={o.value}>
-                {o.label}
-              </option>
-            ))}
-        </select>
+          onChange={(v) => v && setW({ ...w, [key]: [...w[key], v] })}
+          empty="add…"
+          options={options.filter((o) => !w[key].includes(o.value))}
+        />
       )}
     </fieldset>
   );

@@ -5,6 +5,7 @@ import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
 import { studentsOf } from "@/stages/people/queries/students";
 import { instant } from "@/ui/date";
+import { Fold } from "@/ui/fold";
 import { Empty, PageHead, Sheet } from "@/ui/page";
 import { teamActs } from "../acts";
 import { AdoptPlan, ByIdea, RemoveConstraint, UndoPlan } from "../parts/buttons";
@@ -131,8 +132,7 @@ export async function FormingScreen({ slug }: { slug: string }) {
                   .filter((x) => x.report)
                   .slice(0, 3)
                   .map(({ plan, problem, report }) => (
-                    <details key={plan.id} className="mt-2">
-                      <summary className="font-[600]">{plan.name} explained</summary>
+                    <Fold key={plan.id} className="mt-2" labelClass="font-[600]" label={<>{plan.name} explained</>}>
                       <div className="mt-2">
                         <Explained
                           report={report!}
@@ -142,7 +142,7 @@ export async function FormingScreen({ slug }: { slug: string }) {
                           }}
                         />
                       </div>
-                    </details>
+                    </Fold>
                   ))}
               </Sheet>
             )}

@@ -1,6 +1,7 @@
 import { shareOfParts } from "@/core/teams/parts";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
+import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Empty, PageHead } from "@/ui/page";
 import { RemovePart } from "../parts/buttons";
@@ -99,12 +100,16 @@ export async function PartsScreen({ slug }: { slug: string }) {
                   </table>
                 </div>
               )}
-              <details className="no-print" open={mine.length === 0 && shown.length === 1}>
-                <summary className="text-sm text-soft">Add a part</summary>
+              <Fold
+                className="no-print"
+                labelClass="text-sm text-soft"
+                start={mine.length === 0 && shown.length === 1}
+                label="Add a part"
+              >
                 <div className="mt-1">
                   <PartForm teamId={t.id} members={members} />
                 </div>
-              </details>
+              </Fold>
             </section>
           );
         })}

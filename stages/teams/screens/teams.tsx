@@ -4,6 +4,7 @@ import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
 import { studentsOf } from "@/stages/people/queries/students";
 import { instant } from "@/ui/date";
+import { Fold } from "@/ui/fold";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { ConceptOfTeam } from "../parts/concept-of-team";
 import { DrawForm } from "../parts/draw-form";
@@ -134,12 +135,13 @@ export async function TeamsScreen({ slug }: { slug: string }) {
                   )}
                   {staff
                     ? going.length > 0 && (
-                        <details className="mt-1 text-sm" open={false}>
-                          <summary className="text-soft">
-                            {t.concept ? `works on ${t.concept}` : "works on no concept yet"}
-                          </summary>
+                        <Fold
+                          className="mt-1 text-sm"
+                          labelClass="text-soft"
+                          label={t.concept ? `works on ${t.concept}` : "works on no concept yet"}
+                        >
                           <ConceptOfTeam id={t.id} conceptId={t.conceptId} concepts={going} />
-                        </details>
+                        </Fold>
                       )
                     : t.concept && <p className="mt-1 text-sm text-soft">works on {t.concept}</p>}
                   {self && (
