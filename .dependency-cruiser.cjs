@@ -47,6 +47,13 @@ module.exports = {
       to: { path: "/commands(/|\\.ts$)" },
     },
     {
+      name: "fields-know-their-form",
+      severity: "error",
+      comment: "a form's fields come from fieldsOf or fieldsFor, so that the compiler checks their names",
+      from: { path: "^(stages|frame|app)/", pathNot: "\\.test\\.tsx?$" },
+      to: { path: "^ui/form/(fields|choice-field|method-field|quantity-field)\\.tsx$" },
+    },
+    {
       name: "no-circular",
       severity: "error",
       from: {},

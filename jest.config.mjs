@@ -13,7 +13,9 @@ const swc = {
 export const common = {
   testEnvironment: "node",
   transform: { ...swc, "^.+\\.m?js$": ["@swc/jest", { jsc: { target: "es2022" } }] },
-  transformIgnorePatterns: ["/node_modules/(?!(uuid|ics|nanoid|stemmer|ical.js|diff)/)"],
+  transformIgnorePatterns: [
+    "/node_modules/(?!(@tanstack/(table-core|react-table|store|react-store)|uuid|ics|nanoid|stemmer|ical.js|diff)/)",
+  ],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/$1", "^server-only$": "<rootDir>/node_modules/server-only/empty.js" },
 };
 /** Tests that need the database say so in their name: *.db.test.ts. */
@@ -25,12 +27,12 @@ export default {
       displayName: "unit",
       setupFiles: ["<rootDir>/ui/testing/browser.ts"],
       testMatch: [`<rootDir>/${folders}/**/*.test.ts?(x)`],
-      testPathIgnorePatterns: ["\\.db\\.test\\.ts$", "/node_modules/"],
+      testPathIgnorePatterns: ["\\.db\\.test\\.tsx?$", "/node_modules/"],
     },
     {
       ...common,
       displayName: "db",
-      testMatch: [`<rootDir>/${folders}/**/*.db.test.ts`],
+      testMatch: [`<rootDir>/${folders}/**/*.db.test.ts?(x)`],
       globalSetup: "<rootDir>/platform/testing/setup.ts",
     },
   ],

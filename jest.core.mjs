@@ -3,6 +3,9 @@ import { common } from "./jest.config.mjs";
 
 export default {
   ...common,
+  roots: ["<rootDir>/core"],
+  watchman: false,
+  setupFiles: ["<rootDir>/core/testing/fewer-examples.ts"],
   testEnvironment: "@stryker-mutator/jest-runner/jest-env/node",
   testMatch: ["<rootDir>/core/**/*.test.ts"],
   testPathIgnorePatterns: ["/node_modules/", "core/teams/solver.test.ts", "core/examples.test.ts"],

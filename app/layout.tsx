@@ -1,6 +1,7 @@
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
 import { Tips } from "@/ui/tips";
+import { Toasts } from "@/ui/toasts";
 import { WorkingProvider } from "@/ui/working";
 import "./globals.css";
 
@@ -18,6 +19,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       <body>
         <WorkingProvider>{children}</WorkingProvider>
         <Tips />
+        <Toasts />
       </body>
     </html>
   );

@@ -96,7 +96,7 @@ async function dispatch([command, ...rest]) {
     }
     case "mutate": {
       await needPackages();
-      const only = rest.length ? ["--mutate", rest.join(",")] : [];
+      const only = rest.length ? ["--mutate", [...rest, "!**/*.test.ts"].join(",")] : [];
       return run(join(root, "node_modules/.bin/stryker"), ["run", ...only], { cwd: root });
     }
     case "measure": {

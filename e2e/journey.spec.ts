@@ -143,8 +143,9 @@ test("from an empty school to the board and the next edition", async ({ page, br
     ] as const) {
       await go(page, "builds");
       await page
-        .getByRole("row", { name: new RegExp(team) })
-        .getByRole("link", { name: "record a build" })
+        .getByRole("listitem")
+        .filter({ hasText: team })
+        .getByRole("link", { name: "record its first" })
         .click();
       await expect(page.getByText("Take care")).toBeVisible();
       await page.getByLabel("What changed").fill("First generation");

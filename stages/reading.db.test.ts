@@ -22,8 +22,9 @@ import { finishProject } from "@/stages/records/commands";
 import { bestOf, editionsBefore } from "@/stages/records/queries";
 import { closeAction, decideReview, submitSheet } from "@/stages/reviews/commands";
 import { freshDatabase, ok } from "@/stages/testing/database";
+import { definition } from "@/stages/testing/definition";
 import { firstInstructor } from "@/stages/testing/school";
-import { definition, makeProject, type World } from "@/stages/testing/world";
+import { makeProject, type World } from "@/stages/testing/world";
 
 let done: () => Promise<void>;
 

@@ -1,6 +1,7 @@
 // Makes a department out of the demo, by SQL: its running project many times over, each with a department's runs.
 import { inOrder } from "@/platform/bundle/catalog";
 import { closeDb, db, inTransaction, type Tx } from "@/platform/db/db";
+import { freshenStandings } from "@/stages/contest/queries/standings";
 import { freshen } from "@/stages/needs/queries/kept";
 import { tables } from "@/stages/tables";
 
@@ -111,10 +112,13 @@ async function main(): Promise<void> {
     `;
     await sql`INSERT INTO kept_build (build_id, project_id) SELECT id, project_id FROM build ON CONFLICT DO NOTHING`;
     await sql`UPDATE kept_build SET stale = true`;
+    await sql`INSERT INTO kept_event (event_id, project_id) SELECT id, project_id FROM event ON CONFLICT DO NOTHING`;
+    await sql`UPDATE kept_event SET stale = true`;
   });
   await db().unsafe("ANALYZE");
   const projects = await db()<{ id: string }[]>`SELECT id FROM project`;
   await freshen(projects.map((p) => p.id));
+  for (const p of projects) await freshenStandings(p.id);
   const [n] = await db()`
     SELECT
       (SELECT count(*)::int FROM project) AS projects, (SELECT count(*)::int FROM team) AS teams,

@@ -51,7 +51,7 @@ export function Select({
         className={cx("input flex items-center justify-between gap-2 text-left disabled:opacity-55", className)}
       >
         <span className={cx("min-w-0 wrap-break-word", !value && "text-soft")}>
-          <Primitive.Value>{label ?? "choose"}</Primitive.Value>
+          <Primitive.Value placeholder="choose">{label}</Primitive.Value>
         </span>
         <Primitive.Icon asChild>
           <ChevronDown size={14} className="shrink-0 text-soft" />

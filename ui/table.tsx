@@ -14,8 +14,12 @@ import {
   useTable,
 } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp } from "lucide-react";
-import { type ReactNode, useMemo, useState } from "react";
+import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from "react";
 import { cx } from "./classes";
+import { useReady } from "./ready";
+import { type Column, cellOf, copyText, type Row, rowAfter } from "./table-rows";
+import { toast } from "./toast";
+import { useWindowed } from "./windowed";
 
 const features = tableFeatures({
   columnFilteringFeature,
@@ -27,47 +31,42 @@ const features = tableFeatures({
   sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
 });
 
-export interface Column {
-  key: string;
-  label: ReactNode /** Plain heading for copying. */;
-  text: string;
-  num?: boolean;
-  className?: string;
-}
-/** What a cell sorts, filters and copies by, and what it shows. */
-export interface Cell {
-  value: string | number | null;
-  show?: ReactNode;
-  className?: string;
-}
-export interface Row {
-  id: string;
-  cells: Record<string, Cell>;
-  className?: string;
-}
+/** From how many rows on a table can be filtered and has a height of its own, its head in sight. */
+const long = 6;
 
-/** A table that sorts by its headings, filters by words and copies as tab-separated text. */
+/**
+ * A table that sorts by its headings, filters by words and copies as tab-separated text. The arrow keys go from row to
+ * row, Enter follows the row's first link. Of a very long one what is in sight is laid out; printing lays out all.
+ */
 export function DataTable({
   columns,
   rows,
   caption,
-  filter = true,
   tools,
+  groups = {},
+  foot,
+  empty = "Nothing here yet.",
 }: {
   columns: Column[];
   rows: Row[];
   caption: string;
-  filter?: boolean;
   tools?: ReactNode;
+  /** What stands in the bands above the groups, where it is more than the group's name. */
+  groups?: Record<string, ReactNode>;
+  /** Rows under all others, whatever the order: where the next one is typed. */
+  foot?: ReactNode;
+  empty?: ReactNode;
 }) {
+  const ready = useReady();
   const [sorting, setSorting] = useState<SortingState>([]);
   const [words, setWords] = useState("");
-  const [copied, setCopied] = useState(false);
+  const [active, setActive] = useState(0);
+  const body = useRef<HTMLTableSectionElement>(null);
   const defs = useMemo(
     () =>
       columns.map((c) => ({
         id: c.key,
-        accessorFn: (r: Row) => r.cells[c.key]?.value ?? (c.num ? Number.NEGATIVE_INFINITY : ""),
+        accessorFn: (r: Row) => cellOf(r, c.key).value ?? (c.num ? Number.NEGATIVE_INFINITY : ""),
         sortFn: c.num ? ("basic" as const) : ("alphanumeric" as const),
         filterFn: "includesString" as const,
       })),
@@ -83,98 +82,145 @@ export function DataTable({
     getRowId: (r: Row) => r.id,
     getColumnCanGlobalFilter: () => true,
   });
-  const shown = table.getRowModel().rows;
+  const found = table.getRowModel().rows.map((r) => r.original);
+  const { shown, more, mark } = useWindowed(found);
   const copy = async () => {
-    const lines = [
-      columns.map((c) => c.text),
-      ...shown.map((r) => columns.map((c) => String(r.original.cells[c.key]?.value ?? ""))),
-    ];
-    await navigator.clipboard.writeText(
-      lines.map((l) => l.map((x) => x.replace(/[\t\n]/g, " ")).join("\t")).join("\n"),
-    );
-    setCopied(true);
+    await navigator.clipboard.writeText(copyText(columns, found));
+    toast(`${found.length} ${found.length === 1 ? "row" : "rows"} copied for a spreadsheet.`);
+  };
+  const go = (e: KeyboardEvent<HTMLTableRowElement>, at: number) => {
+    if (e.target !== e.currentTarget) return;
+    if (e.key === "Enter") return e.currentTarget.querySelector("a")?.click();
+    const to = rowAfter(e.key, at, shown.length);
+    if (to === null) return;
+    e.preventDefault();
+    setActive(to);
+    body.current?.querySelectorAll<HTMLTableRowElement>("tr[data-row]")[to]?.focus();
   };
   return (
-    <div>
-      <div className="no-print mb-2 flex flex-wrap items-center gap-3 text-sm">
-        {filter && rows.length > 5 && (
-          <input
-            type="search"
-            className="input max-w-56"
-            placeholder="Filter"
-            aria-label={`Filter ${caption}`}
-            value={words}
-            onChange={(e) => setWords(e.target.value)}
-          />
-        )}
-        {words && (
-          <span className="text-soft">
-            {shown.length} of {rows.length}
-          </span>
-        )}
-        <button
-          type="button"
-          onClick={copy}
-          className="text-soft underline decoration-line underline-offset-3 hover:text-ink"
-        >
-          {copied ? "Copied" : "Copy for a spreadsheet"}
-        </button>
-        {tools}
-      </div>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={caption}>
+    <div className="min-w-0">
+      {rows.length > 1 && (
+        <div className="no-print mb-2 flex flex-wrap items-center gap-3 text-sm">
+          {rows.length >= long && (
+            <input
+              type="search"
+              className="input max-w-56"
+              placeholder="Filter"
+              aria-label={`Filter ${caption}`}
+              disabled={!ready}
+              value={words}
+              onChange={(e) => setWords(e.target.value)}
+            />
+          )}
+          {words && (
+            <span className="text-soft" role="status">
+              {found.length} of {rows.length}
+            </span>
+          )}
+          <button
+            type="button"
+            onClick={copy}
+            className="text-soft underline decoration-line underline-offset-3 hover:text-ink"
+          >
+            Copy for a spreadsheet
+          </button>
+          {tools}
+        </div>
+      )}
+      <div
+        className={cx("table-room", rows.length > 20 && "table-tall")}
+        tabIndex={0}
+        role="region"
+        aria-label={caption}
+      >
         <table className="table">
           <caption className="sr-only">{caption}</caption>
           <thead>
             <tr>
-              {columns.map((c) => {
-                const dir = table.getColumn(c.key)?.getIsSorted() ?? false;
-                return (
-                  <th
-                    key={c.key}
-                    className={cx(c.num && "num", c.className)}
-                    aria-sort={dir === "asc" ? "ascending" : dir === "desc" ? "descending" : "none"}
-                  >
-                    {c.text === "" ? (
-                      <span className="sr-only">Tools</span>
-                    ) : (
-                      <button
-                        type="button"
-                        className="inline-flex items-center gap-1 font-[600]"
-                        onClick={table.getColumn(c.key)?.getToggleSortingHandler()}
-                      >
-                        {c.label}
-                        {dir === "asc" && <ArrowUp size={11} aria-hidden />}
-                        {dir === "desc" && <ArrowDown size={11} aria-hidden />}
-                      </button>
-                    )}
-                  </th>
-                );
-              })}
+              {columns.map((c) => (
+                <Heading key={c.key} column={c} of={table.getColumn(c.key)} />
+              ))}
             </tr>
           </thead>
-          <tbody>
-            {shown.map((r) => (
-              <tr key={r.id} className={r.original.className}>
+          <tbody ref={body}>
+            {shown.map((r, i) => [
+              r.group && sorting.length === 0 && r.group !== shown[i - 1]?.group && (
+                <tr key={`group ${r.id}`} className="band">
+                  <td colSpan={columns.length}>{groups[r.group] ?? r.group}</td>
+                </tr>
+              ),
+              <tr
+                key={r.id}
+                data-row=""
+                className={r.className}
+                tabIndex={i === Math.min(active, shown.length - 1) ? 0 : -1}
+                onFocus={() => setActive(i)}
+                onKeyDown={(e) => go(e, i)}
+              >
                 {columns.map((c) => {
-                  const cell = r.original.cells[c.key];
+                  const cell = cellOf(r, c.key);
                   return (
-                    <td key={c.key} className={cx(c.num && "num", c.className, cell?.className)}>
-                      {cell?.show ?? cell?.value ?? "–"}
+                    <td key={c.key} className={cx(c.num && "num", c.className, cell.className)}>
+                      {cell.show ?? cell.value ?? "–"}
                     </td>
                   );
                 })}
+              </tr>,
+              r.detail && (
+                <tr key={`detail ${r.id}`}>
+                  <td colSpan={columns.length} className="bg-[#f6f1e6] p-0">
+                    {r.detail}
+                  </td>
+                </tr>
+              ),
+            ])}
+            {more > 0 && (
+              <tr ref={mark} className="no-print">
+                <td colSpan={columns.length} className="text-soft">
+                  and {more} more
+                </td>
               </tr>
-            ))}
-            {shown.length === 0 && (
+            )}
+            {found.length === 0 && !foot && (
               <tr>
                 <td colSpan={columns.length} className="text-soft">
-                  Nothing fits “{words}”.
+                  {words ? `Nothing fits “${words}”.` : empty}
                 </td>
               </tr>
             )}
           </tbody>
+          {foot && <tfoot>{foot}</tfoot>}
         </table>
       </div>
     </div>
+  );
+}
+
+interface Sortable {
+  getIsSorted: () => false | "asc" | "desc";
+  getToggleSortingHandler: () => ((event: unknown) => void) | undefined;
+}
+
+function Heading({ column: c, of }: { column: Column; of: Sortable | undefined }) {
+  const dir = of?.getIsSorted() ?? false;
+  return (
+    <th
+      className={cx(c.num && "num", c.className)}
+      aria-sort={dir === "asc" ? "ascending" : dir === "desc" ? "descending" : "none"}
+    >
+      {c.text === "" ? (
+        <span className="sr-only">Tools</span>
+      ) : (
+        <button
+          type="button"
+          className="inline-flex items-center gap-1 font-[600]"
+          onClick={of?.getToggleSortingHandler()}
+        >
+          {c.label ?? c.text}
+          {dir === "asc" && <ArrowUp size={11} aria-hidden />}
+          {dir === "desc" && <ArrowDown size={11} aria-hidden />}
+        </button>
+      )}
+    </th>
   );
 }

@@ -85,6 +85,7 @@ test("every table of the database travels in a backup, but kept values, sign-in 
   expect(all.filter((t) => !tables.some((x) => x.name === t)).sort()).toEqual([
     "build_summary",
     "kept_build",
+    "kept_event",
     "migration",
     "request_done",
     "run_value",

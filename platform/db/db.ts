@@ -7,6 +7,7 @@ const connect = (url: string, max: number) =>
   postgres(url, {
     max,
     onnotice: () => {},
+    debug: (_, query) => held.ironstoneHeard?.(query),
     // An undefined value in a query is a mistake and is refused: nothing is written as NULL by accident.
     transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
     types: {
@@ -26,7 +27,8 @@ export type Sql = ReturnType<typeof connect>;
 /** A transaction answers the same tagged templates as the pool. */
 export type Tx = Sql;
 
-const held = globalThis as unknown as { ironstoneSql?: Sql };
+/** The pool of this process, and who wants to hear every query of it: the tests that count them. */
+const held = globalThis as unknown as { ironstoneSql?: Sql; ironstoneHeard?: (query: string) => void };
 
 const transaction = new AsyncLocalStorage<Tx>();
 

@@ -339,6 +339,15 @@ export interface KeptBuild {
   mark: string;
 }
 
+export interface KeptEvent {
+  eventId: Id<"event">;
+  projectId: Id<"project">;
+  stale: boolean;
+  mark: string;
+  standings: unknown;
+  eventVersion: number | null;
+}
+
 export interface Membership {
   id: Id<"membership">;
   projectId: Id<"project">;

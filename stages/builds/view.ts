@@ -1,8 +1,12 @@
-import { marginOf } from "@/core/needs/requirement";
+import { isBuildMeasure, marginOf } from "@/core/needs/requirement";
 import { compareEnvelope } from "@/core/quantity/envelope";
 import { formatNumber, formatSi } from "@/core/quantity/quantity";
+import { channelsOf } from "@/core/run/protocol";
+import { weekOf } from "@/core/sessions/sessions";
+import type { Protocol } from "@/stages/bench/queries";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
-import { limitOf } from "@/stages/needs/view/requirements";
+import type { ProjectState } from "@/stages/needs/queries/state";
+import { limitOf, limitWords, measureWords } from "@/stages/needs/view/requirements";
 import type { Build } from "./queries";
 
 /** The newest build of each team. */
@@ -35,3 +39,57 @@ export const changedVariables = (a: Pick<Build, "variables">, b: Pick<Build, "va
   [...new Set([...Object.keys(a.variables), ...Object.keys(b.variables)])].filter(
     (k) => a.variables[k] !== b.variables[k],
   );
+
+interface Shown {
+  readonly value: number | null;
+  readonly shown: string | null;
+  /** By how much it breaks a limit, in words. */
+  readonly over: string | null;
+}
+
+/** What the page of generations shows: the builds of a team or of all, each with what it weighs, costs and reached. */
+export function generationsView(
+  facts: Pick<ProjectState, "requirements" | "teams" | "builds" | "protocols" | "summary">,
+  project: { startsOn: string; currency: string },
+  wanted: { team?: string; week?: string },
+) {
+  const chosen = facts.teams.find((t) => t.id === wanted.team);
+  const teams = chosen ? [chosen] : facts.teams;
+  const limits = facts.requirements.filter((r) => isBuildMeasure(r.measure));
+  const protocol: Protocol | undefined = facts.protocols[0];
+  const channel = protocol && channelsOf(protocol.definition).find((c) => c.key === protocol.definition.primary);
+  const held = (b: Build, measure: "mass" | "cost" | "envelope", shown: string | null): Shown => {
+    const over = limits
+      .filter((r) => r.measure === measure)
+      .map((r) => margin(r, b))
+      .find((m) => m?.bad);
+    const value = measure === "envelope" ? b.sides?.reduce((v, s) => v * Number(s), 1) : b[measure];
+    return {
+      value: value === null || value === undefined ? null : Number(value),
+      shown,
+      over: over ? `${over.text.replace("−", "")} over the limit` : null,
+    };
+  };
+  const ofTeam = (id: string) => facts.builds.filter((b) => b.teamId === id);
+  return {
+    chosen,
+    channel,
+    protocol,
+    limits: limits.map((r) => `${measureWords(r, facts.protocols)} ${limitWords(r, project.currency)}`),
+    bare: teams.filter((t) => ofTeam(t.id).length === 0),
+    lines: teams.flatMap((t) =>
+      ofTeam(t.id).map((b) => ({
+        build: b,
+        team: t,
+        mass: held(b, "mass", b.mass === null ? null : formatSi(b.mass, "kg", 2)),
+        cost: held(b, "cost", b.cost === null ? null : formatSi(b.cost, "1", 2)),
+        size: held(b, "envelope", size(b)),
+        predicted: b.predicted === null ? null : formatNumber(b.predicted, 1),
+        reached: protocol && channel ? (facts.summary(b.id, protocol.id, channel.key)?.counted ?? null) : null,
+        /** Built in the week that was asked for. */
+        marked: !!chosen && !!wanted.week && weekOf(project.startsOn, b.builtOn) === Number(wanted.week),
+      })),
+    ),
+  };
+}
+export type GenerationLine = ReturnType<typeof generationsView>["lines"][number];

@@ -1,10 +1,10 @@
 import "server-only";
 import { toCsv } from "@/platform/csv/csv";
-import { contestOf } from "./queries/events";
+import { eventsOf } from "./queries/events";
 
 /** The standings of every event, as CSV. */
 export async function standingsTable({ id }: { id: string }): Promise<string> {
-  const events = await contestOf(id);
+  const events = await eventsOf(id);
   return toCsv([
     ["Event", "Place", "Shared", "Team", "Counted", "Unit", "Points", "Attempts", "Decided by"],
     ...events.flatMap((e) =>

@@ -4,7 +4,7 @@ import Decimal from "decimal.js";
 import { type ComponentState, type Grade, gradeOf, type Override, type SchemeDefinition } from "@/core/grades/scheme";
 import { type Computed, makeWorking } from "@/core/working/working";
 import { db } from "@/platform/db/db";
-import { contestOf } from "@/stages/contest/queries/events";
+import { eventsOf } from "@/stages/contest/queries/events";
 import { factsOfBuilds } from "@/stages/needs/queries/facts";
 import { projectState } from "@/stages/needs/queries/state";
 import { type Student, studentsOf } from "@/stages/people/queries/students";
@@ -70,7 +70,7 @@ export async function gradebook(
     projectState(projectId),
     reviewsOf(projectId),
     milestonesOf(projectId),
-    contestOf(projectId),
+    eventsOf(projectId),
     db()<EnteredMark[]>`
       SELECT person_id, component, kind, share, reason, entered_by, entered_at, version
       FROM entered_mark

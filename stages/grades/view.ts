@@ -5,7 +5,7 @@ import { channelsOf } from "@/core/run/protocol";
 import { combineSheets } from "@/core/sheet/sheet";
 import { type Computed, makeWorking } from "@/core/working/working";
 import type { Protocol } from "@/stages/bench/queries";
-import type { contestOf } from "@/stages/contest/queries/events";
+import type { eventsOf } from "@/stages/contest/queries/events";
 import type { ProjectFacts } from "@/stages/needs/queries/facts";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import type { KeptSummary } from "@/stages/needs/view/kept";
@@ -132,7 +132,7 @@ interface World {
   facts: ProjectFacts | null;
   reviews: Awaited<ReturnType<typeof reviewsOf>>;
   milestones: Milestone[];
-  events: Awaited<ReturnType<typeof contestOf>>;
+  events: Awaited<ReturnType<typeof eventsOf>>;
   today: string;
 }
 

@@ -23,31 +23,45 @@ export interface Benchmark {
 // An edition's best, kept with the marks that its builds have gathered: they grow whenever a fact of a build changes.
 const bests = new Map<string, Benchmark | null>();
 
-/**
- * The best comparable value that an edition reached in a channel of the protocol of a name; null when there is none.
- */
-export async function bestOf(projectId: string, protocolName: string, channel: string): Promise<Benchmark | null> {
-  const [facts] = await db()<{ print: string }[]>`
-    SELECT (
-      SELECT count(*) || '/' || coalesce(sum(mark), 0)
-      FROM kept_build
-      WHERE project_id = ${projectId}
-    ) || ' ' || (
-      SELECT p.title || ' ' || coalesce(
-        (SELECT md5(string_agg(t.name, ',' ORDER BY t.id)) FROM team t WHERE t.project_id = p.id), ''
-      )
-      FROM project p
-      WHERE p.id = ${projectId}
-    ) AS print
+/** What each project's bests come from, as a text that changes with it. */
+async function printsOf(projectIds: readonly string[]): Promise<Map<string, string>> {
+  const sql = db();
+  const rows = await sql<{ id: string; print: string }[]>`
+    SELECT p.id, concat_ws(' ', p.title, k.n, k.marks, t.names) AS print
+    FROM project p
+    LEFT JOIN LATERAL (
+      SELECT count(*) AS n, sum(mark) AS marks FROM kept_build WHERE project_id = p.id
+    ) k ON true
+    LEFT JOIN LATERAL (
+      SELECT md5(string_agg(name, ',' ORDER BY id)) AS names FROM team WHERE project_id = p.id
+    ) t ON true
+    WHERE p.id IN ${sql(projectIds)}
   `;
-  const key = `${projectId}/${protocolName}/${channel}/${facts?.print}`;
-  const known = bests.get(key);
-  if (known !== undefined) return known;
-  if (bests.size > 2000) bests.clear();
-  const best = await computeBest(projectId, protocolName, channel);
-  bests.set(key, best);
-  return best;
+  return new Map(rows.map((r) => [r.id, r.print]));
 }
+
+/**
+ * The best comparable value that each edition reached in a channel of the protocol of a name, in the order asked for;
+ * null where there is none.
+ */
+export async function bestsOf(
+  wanted: readonly { projectId: string; protocol: string; channel: string }[],
+): Promise<(Benchmark | null)[]> {
+  if (!wanted.length) return [];
+  const prints = await printsOf([...new Set(wanted.map((w) => w.projectId))]);
+  if (bests.size > 2000) bests.clear();
+  return Promise.all(
+    wanted.map(async ({ projectId, protocol, channel }) => {
+      const key = `${projectId}/${protocol}/${channel}/${prints.get(projectId)}`;
+      if (!bests.has(key)) bests.set(key, await computeBest(projectId, protocol, channel));
+      return bests.get(key)!;
+    }),
+  );
+}
+
+/** The best comparable value that an edition reached in a channel of a protocol; null when there is none. */
+export const bestOf = async (projectId: string, protocol: string, channel: string): Promise<Benchmark | null> =>
+  (await bestsOf([{ projectId, protocol, channel }]))[0] ?? null;
 
 async function computeBest(projectId: string, protocolName: string, channel: string): Promise<Benchmark | null> {
   const sql = db();

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
-import { definition, rubric, type World } from "./world";
+import { definition } from "./definition";
+import { rubric, type World } from "./world";
 
 export type Role =
   | "owner"

@@ -1,6 +1,5 @@
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
-import type { ProtocolDefinition } from "@/core/run/protocol";
 import { usualWeights } from "@/core/teams/problem";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
@@ -11,7 +10,7 @@ import { saveBuild } from "@/stages/builds/commands";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { openSelection } from "@/stages/concepts/commands/selection";
 import { saveEvent } from "@/stages/contest/commands/events";
-import { contestOf } from "@/stages/contest/queries/events";
+import { eventsOf } from "@/stages/contest/queries/events";
 import { saveScheme } from "@/stages/grades/commands";
 import { openSource, writeNote } from "@/stages/needs/commands/notes";
 import { draftQuestion } from "@/stages/needs/commands/questions";
@@ -34,22 +33,7 @@ import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
 import { savePart } from "@/stages/teams/commands/parts";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { ok } from "./database";
-
-export const definition: ProtocolDefinition = {
-  conditions: [{ key: "h", name: "Lift", unit: "m", target: "1.60", tolerance: "0.01" }],
-  measures: [{ key: "m", name: "Collected", unit: "kg", resolution: "0.05", min: "1", max: "15" }],
-  constants: [
-    { key: "rho", name: "Density", unit: "kg/m^3", value: "998" },
-    { key: "t", name: "Time", unit: "s", value: "60" },
-  ],
-  derived: [
-    { key: "Q", name: "Flow", unit: "L/min", expression: "m / (rho * t)", decimals: 2, rule: "Water over time." },
-  ],
-  primary: "Q",
-  better: "more",
-  policy: { school: "best", n: 3, foul: "out" },
-  safety: ["Ask first."],
-};
+import { definition } from "./definition";
 
 export const rubric = [
   {
@@ -206,7 +190,7 @@ export async function makeProject(owner: Actor, title: string) {
       seed: "1",
     })
   ).id;
-  const entries = (await contestOf(projectId))[0]!.entries;
+  const entries = (await eventsOf(projectId))[0]!.entries;
   const concept = (await ok(saveConcept, boss, { projectId, title: "Piston" })).id;
   const concept2 = (await ok(saveConcept, boss, { projectId, title: "Bellows" })).id;
   const [mate] = [(await actorOf(pupils[0]!.id)) as Actor];

@@ -51,6 +51,7 @@ test("a double click sends once", async () => {
   expect(action).toHaveBeenCalledTimes(1);
   answer({ ok: true, value: null });
   await waitFor(() => expect(refresh).toHaveBeenCalled());
+  expect(screen.getByRole("status").textContent).toBe("");
 });
 
 test("without an answer the text stays, and sending again is the same request", async () => {

@@ -8,8 +8,10 @@ import type { ObjectSchema } from "yup";
 import { cx } from "../classes";
 import { buttonClass } from "../page";
 import { useReady } from "../ready";
+import { toast } from "../toast";
+import { ConflictBox } from "./conflict";
 import { goTo as addressOf } from "./go-to";
-import { type ConflictShown, lost, type Send } from "./result";
+import type { ConflictShown, Send } from "./result";
 import { useSend } from "./send";
 
 interface FormProps<T> {
@@ -20,7 +22,7 @@ interface FormProps<T> {
   defaults?: FieldValues;
   submit: string;
   look?: "main" | "plain" | "danger";
-  /** Said when it was saved; left out, the page itself shows it. */
+  /** Said when it was saved, for a while also where the page goes on; left out, the page itself shows it. */
   saved?: string;
   onDone?: (value: T, form: UseFormReturn) => void;
   /** Where to go afterwards; `:name` is replaced by that part of the answer. */
@@ -83,9 +85,9 @@ export function ActionForm<T>({
     // Not on leaving a field: a message that appears under the pointer moves the button that is being pressed.
     mode: "onSubmit",
   });
-  const [note, setNote] = useState<{ kind: "bad" | "good"; text: string } | null>(null);
+  const [good, setGood] = useState("");
   const [conflict, setConflict] = useState<{ version: number; fields: readonly ConflictShown[] } | null>(null);
-  const { send: post, busy } = useSend(action);
+  const { send: post, busy, note: bad, setNote: setBad } = useSend(action);
   const dirty = form.formState.isDirty;
   useEffect(() => {
     if (!dirty) return;
@@ -103,18 +105,19 @@ export function ActionForm<T>({
 
   async function send(values: FieldValues, version?: number) {
     if (busy) return;
-    setNote(null);
+    setGood("");
     const shaped = (shape ? shape(values) : values) as object;
     const result = await post(
       { ...fixed, ...shaped, ...(version === undefined ? {} : { version, baseNumber: version }) },
       { via, stay: true },
     );
-    if (!result) return setNote({ kind: "bad", text: lost });
+    if (!result) return;
     if (result.ok) {
       setConflict(null);
       if (clear) form.reset(defaults as DefaultValues<FieldValues>);
       else form.reset(values);
-      if (saved) setNote({ kind: "good", text: saved });
+      if (saved && goTo) toast(saved);
+      else setGood(saved ?? "");
       onDone?.(result.value, form as unknown as UseFormReturn);
       if (goTo) router.push(addressOf(goTo, result.value));
       router.refresh();
@@ -124,7 +127,6 @@ export function ActionForm<T>({
       setConflict({ version: result.version!, fields: (result.fields ?? []) as readonly ConflictShown[] });
     if (result.kind === "invalid")
       for (const [field, message] of Object.entries(result.fields ?? {})) form.setError(field, { message });
-    setNote({ kind: "bad", text: result.message });
   }
   return (
     <FormProvider {...form}>
@@ -132,7 +134,7 @@ export function ActionForm<T>({
         noValidate
         onSubmit={form.handleSubmit(
           (v) => send(v as FieldValues),
-          () => setNote({ kind: "bad", text: "Look at the marked fields." }),
+          () => setBad("Look at the marked fields."),
         )}
         className={className ?? (inline ? "flex flex-wrap items-end gap-3" : "grid gap-3")}
       >
@@ -140,59 +142,23 @@ export function ActionForm<T>({
           {children}
         </fieldset>
         {conflict && (
-          <div className="rounded-md border border-ochre bg-ochre-wash px-3 py-2 text-sm" role="alert">
-            <p className="font-[600]">Somebody else saved first.</p>
-            <table className="my-1 w-full">
-              <thead>
-                <tr>
-                  <th className="text-left">Field</th>
-                  <th className="text-left">Yours</th>
-                  <th className="text-left">Theirs</th>
-                </tr>
-              </thead>
-              <tbody>
-                {conflict.fields.map((f) => (
-                  <tr key={f.field}>
-                    <td className="pr-3 align-top text-soft">{f.label}</td>
-                    <td className="max-w-60 pr-3 align-top wrap-break-word">{f.yours || "–"}</td>
-                    <td className="max-w-60 align-top wrap-break-word">{f.theirs || "–"}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            <div className="flex gap-2">
-              <button
-                type="button"
-                className={buttonClass("plain")}
-                onClick={() => send(form.getValues(), conflict.version)}
-              >
-                Save mine over theirs
-              </button>
-              <button
-                type="button"
-                className={buttonClass("quiet")}
-                onClick={() => {
-                  window.onbeforeunload = null;
-                  form.reset(form.getValues());
-                  location.reload();
-                }}
-              >
-                Take theirs
-              </button>
-            </div>
-          </div>
+          <ConflictBox
+            fields={conflict.fields}
+            onMine={() => send(form.getValues(), conflict.version)}
+            onTheirs={() => {
+              window.onbeforeunload = null;
+              form.reset(form.getValues());
+              location.reload();
+            }}
+          />
         )}
         <div className={cx("flex flex-wrap items-center gap-3", !inline && "pt-1")}>
           <button type="submit" disabled={busy || !ready} className={buttonClass(look)}>
             {busy ? "Saving…" : submit}
           </button>
           {cancel}
-          <p
-            role="status"
-            aria-live="polite"
-            className={cx("text-sm", note?.kind === "bad" ? "text-iron" : "text-moss")}
-          >
-            {note?.text}
+          <p role="status" aria-live="polite" className={cx("text-sm", bad ? "text-iron" : "text-moss")}>
+            {bad || good}
           </p>
         </div>
       </form>

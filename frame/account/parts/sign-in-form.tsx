@@ -2,13 +2,15 @@
 
 import * as yup from "yup";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { signInAction } from "../actions";
 
 const signIn = yup.object({
   email: yup.string().trim().required("Write your email address."),
   password: yup.string().required("Write your password."),
 });
+
+const { TextField } = fieldsOf(signIn);
 
 export function SignInForm() {
   return (

@@ -2,8 +2,10 @@
 
 import { firstInstructor } from "@/platform/sign-in/schema";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { welcomeAction } from "../actions";
+
+const { TextField } = fieldsOf(firstInstructor);
 
 export function WelcomeForm() {
   return (

@@ -6,6 +6,7 @@ import { instant } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { buttonClass, Empty, PageHead } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 
 const words = (act: string) => act.replace(/([A-Z])/g, " $1").toLowerCase();
 
@@ -33,57 +34,34 @@ export async function AuditScreen({ slug, q, before }: { slug: string; q: string
       {rows.length === 0 ? (
         <Empty title="Nothing fits">No record of the audit fits “{q}”.</Empty>
       ) : (
-        <table className="table">
-          <thead>
-            <tr>
-              <th>When</th>
-              <th>Who</th>
-              <th>Did</th>
-              <th>To</th>
-              <th>Reason</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((r) => (
-              <tr key={r.id}>
-                <td className="whitespace-nowrap">{instant(r.at)}</td>
-                <td>
-                  {r.actorName}
-                  {r.actorKind === "guest" && <span className="text-soft"> (guest)</span>}
-                </td>
-                <td>{words(r.act)}</td>
-                <td>
-                  {r.label || r.subjectType}
-                  {(r.before !== null || r.after !== null) && (
-                    <Fold className="text-sm" labelClass="text-soft" label="values">
-                      <div className="grid gap-2 md:grid-cols-2">
-                        {(
-                          [
-                            ["before", r.before],
-                            ["after", r.after],
-                          ] as const
-                        ).map(
-                          ([k, v]) =>
-                            v !== null && (
-                              <pre
-                                key={k}
-                                className={
-                                  "max-h-52 max-w-[52ch] overflow-auto bg-ground p-2 text-xs " + "whitespace-pre-wrap"
-                                }
-                              >
-                                {k}: {typeof v === "string" ? v : JSON.stringify(v, null, 1)}
-                              </pre>
-                            ),
-                        )}
-                      </div>
-                    </Fold>
-                  )}
-                </td>
-                <td className="text-soft">{r.reason}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          caption="Audit"
+          columns={[
+            { key: "when", text: "When", className: "whitespace-nowrap" },
+            { key: "who", text: "Who" },
+            { key: "did", text: "Did" },
+            { key: "to", text: "To" },
+            { key: "reason", text: "Reason", className: "text-soft" },
+          ]}
+          rows={rows.map((r) => ({
+            id: r.id,
+            cells: {
+              when: { value: r.at, show: instant(r.at) },
+              who: {
+                value: r.actorName,
+                show: (
+                  <>
+                    {r.actorName}
+                    {r.actorKind === "guest" && <span className="text-soft"> (guest)</span>}
+                  </>
+                ),
+              },
+              did: words(r.act),
+              to: { value: r.label || r.subjectType, show: <Subject row={r} /> },
+              reason: r.reason || "",
+            },
+          }))}
+        />
       )}
       {rows.length === page && (
         <p className="mt-3">
@@ -91,6 +69,35 @@ export async function AuditScreen({ slug, q, before }: { slug: string; q: string
             Older
           </Link>
         </p>
+      )}
+    </>
+  );
+}
+
+function Subject({ row: r }: { row: Awaited<ReturnType<typeof auditOf>>[number] }) {
+  const values = [
+    ["before", r.before],
+    ["after", r.after],
+  ] as const;
+  return (
+    <>
+      {r.label || r.subjectType}
+      {(r.before !== null || r.after !== null) && (
+        <Fold className="text-sm" labelClass="text-soft" label="values">
+          <div className="grid gap-2 md:grid-cols-2">
+            {values.map(
+              ([k, v]) =>
+                v !== null && (
+                  <pre
+                    key={k}
+                    className="max-h-52 max-w-[52ch] overflow-auto bg-ground p-2 text-xs whitespace-pre-wrap"
+                  >
+                    {k}: {typeof v === "string" ? v : JSON.stringify(v, null, 1)}
+                  </pre>
+                ),
+            )}
+          </div>
+        </Fold>
       )}
     </>
   );

@@ -2,8 +2,10 @@
 
 import { answer } from "@/stages/needs/schema";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextArea } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { answerQuestionAction } from "../actions";
+
+const { TextArea } = fieldsOf(answer);
 
 export const AnswerForm = ({ questionId, text }: { questionId: string; text: string }) => (
   <ActionForm

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { exhausted, guestSurface } from "@/core/access/guests";
 import { db } from "@/platform/db/db";
 import { currentGuest } from "@/platform/sign-in/cookies";
-import type { ContestEvent } from "@/stages/contest/queries/events";
+import type { ScoredEvent } from "@/stages/contest/queries/events";
 import { Empty } from "@/ui/page";
 import { ClientSurface } from "./client";
 import { ReviewSurface } from "./review";
@@ -24,7 +24,7 @@ export async function GuestScreen({
 }: {
   review?: string;
   /** How an event is scored: given by the route, which may use the contest's screens. */
-  scoring: (event: ContestEvent, project: string) => ReactNode;
+  scoring: (event: ScoredEvent, project: string) => ReactNode;
 }) {
   const guest = await currentGuest();
   if (guest.kind !== "guest")

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { type ContestEvent, contestOf } from "@/stages/contest/queries/events";
+import { contestOf, type ScoredEvent } from "@/stages/contest/queries/events";
 import { Empty } from "@/ui/page";
 
 import { type GuestPage, Surface } from "../parts/surface";
@@ -11,7 +11,7 @@ export async function ScoringSurface({
   scoring,
 }: GuestPage & {
   /** How an event is scored: given by the route, which may use the contest's screens. */
-  scoring: (event: ContestEvent, project: string) => ReactNode;
+  scoring: (event: ScoredEvent, project: string) => ReactNode;
 }) {
   const events = (await contestOf(guest.project)).filter((e) => e.state !== "confirmed");
   return (

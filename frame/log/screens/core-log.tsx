@@ -1,13 +1,8 @@
-import { coreLog } from "@/core/log/corelog";
-import { coverage } from "@/core/needs/requirement";
 import { formatNumber } from "@/core/quantity/quantity";
-import { channelsOf } from "@/core/run/protocol";
-import { projectWeeks } from "@/core/sessions/sessions";
 import { makeWorking } from "@/core/working/working";
 import { projectPage } from "@/platform/pages/page";
 import { briefVersions } from "@/stages/brief/queries";
-import { type ProjectState, projectState } from "@/stages/needs/queries/state";
-import { bestOfAll, runsByDay } from "@/stages/needs/view/days";
+import { projectState } from "@/stages/needs/queries/state";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { benchmarkOf } from "@/stages/records/view";
 import { reviewsOf } from "@/stages/reviews/queries";
@@ -21,6 +16,7 @@ import { workingAt } from "@/ui/working-at";
 import { Cell, Fact } from "../parts/cell";
 import { FirstSteps } from "../parts/first-steps";
 import { ramp } from "../parts/ramp";
+import { type Band, logView } from "../view";
 
 /** The project's front page: the core log, a column a team and a row a week. */
 export async function CoreLogScreen({ slug, show }: { slug: string; show: string }) {
@@ -28,28 +24,10 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
   const p = frame.project;
   const [facts, reviews, milestones] = await Promise.all([projectState(p.id), reviewsOf(p.id), milestonesOf(p.id)]);
   const flags = staff ? await flagsOf(p.id, frame.today, facts) : [];
-  const primary = facts.protocols.find((x) => x.definition.primary) ?? null;
-  const channel = primary ? channelsOf(primary.definition).find((c) => c.key === primary.definition.primary)! : null;
-  const bench = primary && channel ? await benchmarkOf(p.editionOf, primary.name, channel.key) : null;
+  const primary = facts.protocols[0];
+  const bench = primary ? await benchmarkOf(p.editionOf, primary.name, primary.definition.primary) : null;
   const base = `/p/${slug}`;
-  const better = primary?.definition.better ?? "more";
   const mode = show === "mass" ? show : "best";
-  const weeks = projectWeeks(p.startsOn, p.endsOn);
-  const cells = coreLog(
-    {
-      from: p.startsOn,
-      today: frame.today,
-      weeks,
-      teams: facts.teams,
-      builds: facts.builds.map((b) => ({ team: b.teamId, date: b.builtOn, label: `G${b.number}` })),
-      runs: runsByDay(facts, primary),
-      reviews: reviews.filter((r) => r.heldOn <= frame.today).map((r) => ({ team: r.teamId, date: r.heldOn })),
-      checks: milestones.flatMap((m) =>
-        m.checks.flatMap((k) => (k.teamId ? [{ team: k.teamId, date: k.doneOn, title: m.title }] : [])),
-      ),
-    },
-    better,
-  );
   if (facts.teams.length === 0)
     return (
       <FirstSteps
@@ -64,38 +42,16 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
         }}
       />
     );
-  const all = [...cells.values()].flat();
-  const top = Math.max(bench?.value ?? 0, ...all.map((c) => c.best ?? 0)) || 1;
-  const best = primary ? bestOfAll(facts, primary) : null;
-  const covered = facts.teams.map((t) => ({
-    team: t,
-    ...coverage(
-      facts.requirements.map((r) => ({
-        priority: r.priority,
-        verdict: facts.verdict(r.id, facts.newest.get(t.id)?.id),
-      })),
-    ),
-  }));
-  const verified = covered.reduce((s, c) => s + c.verified, 0);
-  const musts = covered.reduce((s, c) => s + c.musts, 0);
-  const left = frame.sessions.filter((s) => s.date > frame.today && s.date <= (p.eventOn ?? p.endsOn)).length;
+  const view = logView(
+    { ...p, today: frame.today, sessions: frame.sessions },
+    facts,
+    reviews,
+    milestones,
+    bench?.value ?? null,
+  );
+  const { best, channel, verified, musts } = view;
+  const left = view.left.length;
   const flagged = new Set(flags.map((f) => f.team));
-  const week = weeks.findLast((w) => w.monday <= frame.today)?.number ?? 0;
-  const bands = weeks.map((w) => [
-    ...[
-      ...new Set(
-        reviews.filter((r) => r.heldOn > frame.today).map((r) => `${r.title} · ${longDate(r.heldOn)}|${r.heldOn}`),
-      ),
-    ]
-      .filter((x) => inWeek(x.split("|")[1]!, w.monday))
-      .map((x) => ({ text: x.split("|")[0]!, iron: false })),
-    ...milestones
-      .filter((m) => m.dueOn > frame.today && inWeek(m.dueOn, w.monday))
-      .map((m) => ({ text: `${m.title} · ${longDate(m.dueOn)}`, iron: false })),
-    ...(p.eventOn && p.eventOn >= frame.today && inWeek(p.eventOn, w.monday)
-      ? [{ text: `${p.kind === "client" ? "Handover" : "Contest"} · ${longDate(p.eventOn)}`, iron: true }]
-      : []),
-  ]);
   return (
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
@@ -112,9 +68,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
                   title: "Sessions left",
                   result: String(left),
                   rule: "Class sessions after today up to the event, in the first section's calendar.",
-                  inputs: frame.sessions
-                    .filter((s) => s.date > frame.today && s.date <= (p.eventOn ?? p.endsOn))
-                    .map((s) => ({ label: `session ${s.number}`, value: s.date })),
+                  inputs: view.left.map((s) => ({ label: `session ${s.number}`, value: s.date })),
                 })}
               >
                 {left}
@@ -140,7 +94,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
                   title: "Musts verified",
                   result: `${verified} of ${musts}`,
                   rule: "Over all teams: musts that are met by the newest build, of the musts that apply.",
-                  inputs: covered.map((c) => ({ label: c.team.name, value: `${c.verified} of ${c.musts}` })),
+                  inputs: view.covered.map((c) => ({ label: c.team, value: `${c.verified} of ${c.musts}` })),
                 })}
               >
                 {verified}
@@ -183,57 +137,30 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
             </tr>
           </thead>
           <tbody>
-            {weeks.map((w, i) => (
+            {view.weeks.map((w, i) => (
               <tr key={w.number} className="border-t border-[#ece5d9]">
                 <th scope="row" className="h-[51px] pl-3.5 text-left align-top leading-tight whitespace-nowrap">
-                  <span
-                    className={cx(
-                      "block pt-1.5 text-sm font-[650]",
-                      w.number === week && !p.finishedAt && "text-iron",
-                      w.number > week && "text-soft",
-                    )}
-                  >
+                  <span className={cx("block pt-1.5 text-sm font-[650]", w.now && "text-iron", w.ahead && "text-soft")}>
                     Week {w.number}
                   </span>
                   <span className="text-xs font-normal text-soft">{shortDate(w.monday)}</span>
                 </th>
-                {facts.teams.map((t, k) => {
-                  const c = cells.get(t.id)![i]!;
-                  const band = k === 0 ? bands[i]! : [];
-                  return (
-                    <td key={t.id} className="relative px-1 align-top">
-                      <Cell
-                        c={c}
-                        first={i === 0}
-                        today={w.number === week && !p.finishedAt}
-                        href={`${base}/builds?team=${t.id}&week=${w.number}`}
-                        shade={shade(cells.get(t.id)!, i, top)}
-                        unit={channel?.unit ?? ""}
-                        text={mode === "best" ? null : mode === "mass" ? massIn(facts, t.id, w.monday) : null}
-                        mode={mode}
-                        team={t.name}
-                      />
-                      {band.length > 0 && (
-                        <div
-                          className="absolute top-2 left-1 z-[5] flex gap-2"
-                          style={{ width: `calc(${facts.teams.length * 100}% - 8px)` }}
-                        >
-                          {band.map((b) => (
-                            <p
-                              key={b.text}
-                              className={cx(
-                                "grow rounded-sm px-3 py-1 text-sm font-[600] whitespace-nowrap",
-                                b.iron ? "bg-[#f1e2db] text-iron" : "bg-slate-wash text-slate",
-                              )}
-                            >
-                              {b.text}
-                            </p>
-                          ))}
-                        </div>
-                      )}
-                    </td>
-                  );
-                })}
+                {w.cells.map(({ team: t, cell, shade, mass }, k) => (
+                  <td key={t.id} className="relative px-1 align-top">
+                    <Cell
+                      c={cell}
+                      first={i === 0}
+                      today={w.now}
+                      href={`${base}/builds?team=${t.id}&week=${w.number}`}
+                      shade={shade}
+                      unit={channel?.unit ?? ""}
+                      text={mode === "mass" ? mass : null}
+                      mode={mode}
+                      team={t.name}
+                    />
+                    {k === 0 && w.bands.length > 0 && <Bands bands={w.bands} teams={facts.teams.length} />}
+                  </td>
+                ))}
               </tr>
             ))}
           </tbody>
@@ -289,20 +216,21 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
   );
 }
 
-const inWeek = (date: string, monday: string) =>
-  date >= monday && date < new Date(Date.parse(monday) + 7 * 86_400_000).toISOString().slice(0, 10);
-
-/** Shade of a layer: the best so far against the benchmark or the class's best. */
-function shade(
-  cells: ReturnType<typeof coreLog> extends Map<string, infer C> ? C : never,
-  i: number,
-  top: number,
-): number {
-  const so = cells.slice(0, i + 1).flatMap((c) => (c.best === null ? [] : [c.best]));
-  return so.length ? 0.18 + 0.82 * Math.min(1, Math.max(...so) / top) : 0.06;
-}
-
-function massIn(facts: ProjectState, team: string, monday: string): string | null {
-  const b = facts.builds.findLast((x) => x.teamId === team && inWeek(x.builtOn, monday) && x.mass !== null);
-  return b ? `${formatNumber(b.mass!, 2)} kg` : null;
+/** What comes in a week, over the whole width of its row. */
+function Bands({ bands, teams }: { bands: readonly Band[]; teams: number }) {
+  return (
+    <div className="absolute top-2 left-1 z-[5] flex gap-2" style={{ width: `calc(${teams * 100}% - 8px)` }}>
+      {bands.map((b) => (
+        <p
+          key={b.text + b.on}
+          className={cx(
+            "grow rounded-sm px-3 py-1 text-sm font-[600] whitespace-nowrap",
+            b.event ? "bg-[#f1e2db] text-iron" : "bg-slate-wash text-slate",
+          )}
+        >
+          {b.text} · {longDate(b.on)}
+        </p>
+      ))}
+    </div>
+  );
 }

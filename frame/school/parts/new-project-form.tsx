@@ -1,15 +1,18 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
+import type { InferType } from "yup";
 import { patternKind, projectKind } from "@/core/vocabulary/project";
 import { newProject } from "@/stages/plan/schema";
 import { weekdays } from "@/ui/choices";
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
 import { FieldGroup } from "@/ui/form/field";
-import { SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { createProjectAction } from "../actions";
+
+const { TextField, TextArea, SelectField } = fieldsOf(newProject);
+const section = fieldsFor<InferType<typeof newProject>["sections"][number]>();
 
 function Sections() {
   const { control, watch } = useFormContext();
@@ -20,18 +23,18 @@ function Sections() {
       {fields.map((f, i) => (
         <FieldGroup key={f.id} name={`sections.${i}`}>
           <div className="flex flex-wrap items-start gap-4 border-l-3 border-stone-3 pl-3">
-            <TextField name="name" label="Section" className="w-24" />
-            <SelectField name="pattern" label="Meets" options={patternKind.options} />
+            <section.TextField name="name" label="Section" className="w-24" />
+            <section.SelectField name="pattern" label="Meets" options={patternKind.options} />
             {watch(`sections.${i}.pattern`) === "cycle" ? (
               <>
-                <TextField
+                <section.TextField
                   name="cycleLength"
                   label="Days in the cycle"
                   type="number"
                   className="w-28"
                   hint="2 for alternating days"
                 />
-                <TextField
+                <section.TextField
                   name="cycleDay"
                   label="Meets on day"
                   type="number"
@@ -40,7 +43,7 @@ function Sections() {
                 />
               </>
             ) : (
-              <ChoiceField name="days" label="On" numeric options={weekdays} />
+              <section.ChoiceField name="days" label="On" numeric options={weekdays} />
             )}
             {fields.length > 1 && (
               <button type="button" className={`${buttonClass("quiet")} mt-5`} onClick={() => remove(i)}>
@@ -67,6 +70,7 @@ export function NewProjectForm() {
       schema={newProject}
       action={createProjectAction}
       submit="Create project"
+      saved="The project is made."
       goTo="/p/:slug"
       className="grid gap-4"
       defaults={{

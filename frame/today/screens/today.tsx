@@ -8,6 +8,7 @@ import { type ProjectLine, projectsOf } from "@/stages/plan/queries/projects";
 import { fullDate, longDate, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { studentHome } from "../home";
 import { waitingIn } from "../waiting";
 
@@ -156,39 +157,38 @@ export async function TodayScreen({ all = false }: { all?: boolean }) {
       {(actor.instructor ? projects.length : projects.length - own.length) > 0 && (
         <section aria-label="Projects">
           <h2 className="mb-1.5">Projects</h2>
-          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Projects">
-            <table className="table">
-              <thead>
-                <tr>
-                  <th>Project</th>
-                  <th>Sections</th>
-                  <th className="num">Students</th>
-                  <th className="num">Teams</th>
-                  <th>Dates</th>
-                  <th>State</th>
-                </tr>
-              </thead>
-              <tbody>
-                {listed.map((p) => (
-                  <tr key={p.id}>
-                    <td>
+          <DataTable
+            caption="Projects"
+            columns={[
+              { key: "title", text: "Project" },
+              { key: "sections", text: "Sections" },
+              { key: "students", text: "Students", num: true },
+              { key: "teams", text: "Teams", num: true },
+              { key: "dates", text: "Dates", className: "whitespace-nowrap" },
+              { key: "state", text: "State" },
+            ]}
+            rows={listed.map((p) => ({
+              id: p.id,
+              cells: {
+                title: {
+                  value: p.title,
+                  show: (
+                    <>
                       <Link href={`/p/${p.slug}`} className="font-[600] hover:text-iron">
                         {p.title}
                       </Link>
                       <span className="block text-sm text-soft">{p.purpose}</span>
-                    </td>
-                    <td>{p.sections.join(", ")}</td>
-                    <td className="num">{p.students}</td>
-                    <td className="num">{p.teams}</td>
-                    <td className="whitespace-nowrap">
-                      {fullDate(p.startsOn)} to {fullDate(p.endsOn)}
-                    </td>
-                    <td>{p.finishedAt ? "finished" : p.startsOn > today() ? "not begun" : "running"}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+                    </>
+                  ),
+                },
+                sections: p.sections.join(", "),
+                students: p.students,
+                teams: p.teams,
+                dates: { value: p.startsOn, show: `${fullDate(p.startsOn)} to ${fullDate(p.endsOn)}` },
+                state: p.finishedAt ? "finished" : p.startsOn > today() ? "not begun" : "running",
+              },
+            }))}
+          />
           {listed.length < projects.length && (
             <p className="mt-1.5 text-soft">
               <Link href="/?all=1" className="underline">

@@ -1,4 +1,4 @@
-import { cx } from "@/ui/classes";
+import { DataTable } from "@/ui/table";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
@@ -26,117 +26,99 @@ export function AttemptsTable({
   open: boolean;
 }) {
   const d = protocol.definition;
-  const columns = 2 + view.channels.length;
+  const names = [
+    ...d.measures.map((m) => ({ key: m.key, name: `${m.name} (${m.unit})`, role: "readings" as const })),
+    ...d.conditions.map((c) => ({ key: c.key, name: `${c.name} (${c.unit})`, role: "conditions" as const })),
+  ];
+  const read = new Set(d.measures.map((m) => m.key));
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Attempts">
-      <table className="table">
-        <thead>
-          <tr>
-            <th>Attempt</th>
-            {d.measures.map((m) => (
-              <th key={m.key} className="num">
-                {m.name} <span className="unit">{m.unit}</span>
-              </th>
-            ))}
-            {d.derived.map((x) => (
-              <th key={x.key} className="num">
-                {x.name} <span className="unit">{x.unit}</span>
-              </th>
-            ))}
-            <th>Verdict</th>
-          </tr>
-        </thead>
-        <tbody>
-          {view.rows.map(({ run: r, assessed: a, far, typed }) => {
-            return (
-              <tr key={r.id} className={cx(!a.comparable && "text-[#7b7166]")}>
-                <td>{r.attempt}</td>
-                {view.channels.map((c) => {
-                  const v = a.values[c.key]!;
-                  const isRead = d.measures.some((m) => m.key === c.key);
-                  return (
-                    <td key={c.key} className="num">
-                      {v.value ? (
-                        isRead ? (
-                          v.value.shown
-                        ) : (
-                          <Figure working={workingAt(slug, "run", { run: r.id, build: buildId, key: c.key })}>
-                            {v.value.shown}
-                          </Figure>
-                        )
+    <DataTable
+      caption="Attempts"
+      empty="No attempt yet."
+      columns={[
+        { key: "attempt", text: "Attempt" },
+        ...view.channels.map((c) => ({
+          key: `channel ${c.key}`,
+          text: `${c.name} (${c.unit})`,
+          label: (
+            <span>
+              {c.name} <span className="unit">{c.unit}</span>
+            </span>
+          ),
+          num: true,
+        })),
+        { key: "verdict", text: "Verdict", className: "max-w-72" },
+      ]}
+      rows={view.rows.map(({ run: r, assessed: a, far, typed }) => ({
+        id: r.id,
+        className: a.comparable ? undefined : "text-[#7b7166]",
+        cells: {
+          attempt: r.attempt,
+          ...Object.fromEntries(
+            view.channels.map((c) => {
+              const v = a.values[c.key]?.value;
+              return [
+                `channel ${c.key}`,
+                v
+                  ? {
+                      value: v.value,
+                      show: read.has(c.key) ? (
+                        v.shown
                       ) : (
-                        "–"
-                      )}
-                    </td>
-                  );
-                })}
-                <td className="max-w-72">
-                  <div className="flex flex-wrap items-start justify-between gap-x-3">
-                    <span className="flex items-start gap-1.5">
-                      <VerdictMark verdict={a.comparable ? "met" : "not applicable"} />
-                      <span>
-                        {a.comparable ? "counts" : a.reasons.join("; ")}
-                        {far && (
-                          <span className="block text-sm text-ochre-deep">
-                            stands far from the others: look at it before you trust it
-                          </span>
-                        )}
-                        {a.alarms.map((x) => (
-                          <span key={x} className="block text-sm text-iron">
-                            {x}
-                          </span>
-                        ))}
+                        <Figure working={workingAt(slug, "run", { run: r.id, build: buildId, key: c.key })}>
+                          {v.shown}
+                        </Figure>
+                      ),
+                    }
+                  : null,
+              ];
+            }),
+          ),
+          verdict: {
+            value: a.comparable ? "counts" : a.reasons.join("; "),
+            show: (
+              <div className="flex flex-wrap items-start justify-between gap-x-3">
+                <span className="flex items-start gap-1.5">
+                  <VerdictMark verdict={a.comparable ? "met" : "not applicable"} />
+                  <span>
+                    {a.comparable ? "counts" : a.reasons.join("; ")}
+                    {far && (
+                      <span className="block text-sm text-ochre-deep">
+                        stands far from the others: look at it before you trust it
                       </span>
-                    </span>
-                    {mine && (
-                      <RunTools
-                        id={r.id}
-                        version={r.version}
-                        state={r.state}
-                        staff={staff}
-                        typed={typed}
-                        names={[
-                          ...d.measures.map((m) => ({
-                            key: m.key,
-                            name: `${m.name} (${m.unit})`,
-                            role: "readings" as const,
-                          })),
-                          ...d.conditions.map((c) => ({
-                            key: c.key,
-                            name: `${c.name} (${c.unit})`,
-                            role: "conditions" as const,
-                          })),
-                        ]}
-                      />
                     )}
-                  </div>
-                </td>
-              </tr>
-            );
-          })}
-          {mine && open && (
-            <AttemptEntry
-              // What is half typed belongs to this build and version: it does not move to the next one that is opened.
-              key={`${buildId} ${protocol.versionId}`}
-              buildId={buildId}
-              protocolVersionId={protocol.versionId}
-              next={view.next}
-              measures={d.measures}
-              conditions={d.conditions}
-              before={view.ghost}
-              derived={d.derived.length}
-              lead={columns}
-            />
-          )}
-          {!mine && view.rows.length === 0 && (
-            <tr>
-              <td colSpan={columns} className="text-soft">
-                No attempt yet.
-              </td>
-            </tr>
-          )}
-        </tbody>
-      </table>
-    </div>
+                    {a.alarms.map((x) => (
+                      <span key={x} className="block text-sm text-iron">
+                        {x}
+                      </span>
+                    ))}
+                  </span>
+                </span>
+                {mine && (
+                  <RunTools id={r.id} version={r.version} state={r.state} staff={staff} typed={typed} names={names} />
+                )}
+              </div>
+            ),
+          },
+        },
+      }))}
+      foot={
+        mine &&
+        open && (
+          <AttemptEntry
+            // What is half typed belongs to this build and version: it does not move to the next one that is opened.
+            key={`${buildId} ${protocol.versionId}`}
+            buildId={buildId}
+            protocolVersionId={protocol.versionId}
+            next={view.next}
+            measures={d.measures}
+            conditions={d.conditions}
+            before={view.ghost}
+            derived={d.derived.length}
+            lead={2 + view.channels.length}
+          />
+        )
+      }
+    />
   );
 }

@@ -1,14 +1,18 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
+import type { InferType } from "yup";
 import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
-import { SelectField, TextArea, TextField } from "@/ui/form/fields";
-import { MethodField } from "@/ui/form/method-field";
+import { fieldsFor } from "@/ui/form/fields-of";
 import { buttonClass, LinkButton } from "@/ui/page";
 import { saveProtocolAction } from "../actions";
 import { protocol } from "../schema";
+
+/** A protocol as it is typed: its cautions a line each. */
+type Typed = InferType<typeof protocol> & { safetyText: string };
+const { TextField, TextArea, SelectField, MethodField } = fieldsFor<Typed>();
 
 const blank = {
   measures: { key: "", name: "", unit: "", resolution: "", u: "", min: "", max: "" },
@@ -17,7 +21,8 @@ const blank = {
   derived: { key: "", name: "", unit: "", expression: "", decimals: 2, rule: "", bound: "" },
 };
 
-const columns: Record<keyof typeof blank, [string, string, string][]> = {
+type Part = keyof typeof blank;
+const columns: { [P in Part]: [keyof (typeof blank)[P] & string, string, string][] } = {
   measures: [
     ["key", "Symbol", "w-18"],
     ["name", "Name", "w-40"],
@@ -53,14 +58,16 @@ const columns: Record<keyof typeof blank, [string, string, string][]> = {
   ],
 };
 
-const titles: Record<keyof typeof blank, [string, string]> = {
+const titles: Record<Part, [string, string]> = {
   measures: ["Read from an instrument", "a measured quantity"],
   conditions: ["Kept the same in every run", "a condition"],
   constants: ["Constants", "a constant"],
   derived: ["Computed", "a computed measure"],
 };
 
-function Rows({ part }: { part: keyof typeof blank }) {
+const cells = fieldsFor<Record<(typeof columns)[Part][number][0], string>>();
+
+function Rows({ part }: { part: Part }) {
   const { control } = useFormContext();
   const { fields, append, remove } = useFieldArray({ control, name: `definition.${part}` });
   return (
@@ -70,7 +77,7 @@ function Rows({ part }: { part: keyof typeof blank }) {
         <FieldGroup key={f.id} name={`definition.${part}.${i}`}>
           <div className="flex flex-wrap items-start gap-2">
             {columns[part].map(([name, label, w]) => (
-              <TextField key={name} name={name} label={label} className={w} hideLabel={i > 0} />
+              <cells.TextField key={name} name={name} label={label} className={w} hideLabel={i > 0} />
             ))}
             <button
               type="button"
@@ -132,6 +139,7 @@ export function ProtocolForm({
       fixed={{ projectId, id, version }}
       defaults={defaults}
       submit={used ? "Save as a new version" : "Save protocol"}
+      saved="The protocol is saved."
       goTo={`/p/${slug}/bench?protocol=:id`}
       cancel={
         <LinkButton href={`/p/${slug}/bench`} look="quiet">

@@ -3,10 +3,13 @@
 import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { correctRunAction, restoreRunAction, voidRunAction } from "../actions";
 import { correctRun, voidRun } from "../schema";
+
+const voiding = fieldsOf(voidRun);
+const correcting = fieldsOf(correctRun);
 
 /** What can be done with one run: set it aside or take it back, correct its readings. */
 export function RunTools({
@@ -43,7 +46,7 @@ export function RunTools({
         cancel={close}
         onDone={() => setOpen("")}
       >
-        <TextField name="reason" label="Why" hideLabel placeholder="why" className="w-36" />
+        <voiding.TextField name="reason" label="Why" hideLabel placeholder="why" className="w-36" />
       </ActionForm>
     );
   if (open === "correct")
@@ -60,9 +63,9 @@ export function RunTools({
         className="grid w-52 gap-2"
       >
         {names.map((n) => (
-          <TextField key={n.key} name={`${n.role}.${n.key}`} label={n.name} />
+          <correcting.TextField key={n.key} name={`${n.role}.${n.key}`} label={n.name} />
         ))}
-        <TextField name="reason" label="Why" />
+        <correcting.TextField name="reason" label="Why" />
       </ActionForm>
     );
   return (

@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextArea, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { LinkButton } from "@/ui/page";
 import { saveBriefAction } from "../actions";
 import { brief } from "../schema";
+
+const { TextField, TextArea } = fieldsOf(brief);
 
 export function BriefForm({
   projectId,
@@ -24,6 +26,7 @@ export function BriefForm({
       fixed={{ projectId, baseNumber }}
       defaults={{ body, whatChanged: "" }}
       submit={baseNumber ? `Save as version ${baseNumber + 1}` : "Save version 1"}
+      saved="The brief is saved."
       goTo={`/p/${slug}/brief`}
       cancel={
         <LinkButton href={`/p/${slug}/brief`} look="quiet">

@@ -2,9 +2,11 @@
 
 import { better } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { saveChallengeAction } from "../actions";
 import { challenge } from "../schema";
+
+const { TextField, TextArea, SelectField } = fieldsOf(challenge);
 
 export const ChallengeForm = ({ projectId, slug, today }: { projectId: string; slug: string; today: string }) => (
   <ActionForm
@@ -14,6 +16,7 @@ export const ChallengeForm = ({ projectId, slug, today }: { projectId: string; s
     fixed={{ projectId }}
     defaults={{ title: "", task: "", heldOn: today, measure: "", unit: "", resolution: "", better: "more" }}
     submit="Set up the challenge"
+    saved="The challenge is saved."
     goTo={`/p/${slug}/brief/challenge`}
     className="grid max-w-[720px] gap-3"
   >

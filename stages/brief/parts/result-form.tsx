@@ -2,14 +2,15 @@
 
 import * as yup from "yup";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
-import { QuantityField } from "@/ui/form/quantity-field";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { recordChallengeAction } from "../actions";
 
 const result = yup.object({
   who: yup.string().trim().max(120).required("Who was it?"),
   value: yup.string().trim().required("What was measured?"),
 });
+
+const { TextField, QuantityField } = fieldsOf(result);
 
 export const ResultForm = ({ challengeId, unit, measure }: { challengeId: string; unit: string; measure: string }) => (
   <ActionForm

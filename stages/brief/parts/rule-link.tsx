@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { linkBriefRuleAction } from "../actions";
 import { briefRule } from "../schema";
+
+const { SelectField } = fieldsOf(briefRule);
 
 export const RuleLink = ({
   projectId,

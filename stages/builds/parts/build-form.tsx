@@ -2,11 +2,12 @@
 
 import { buildStage } from "@/core/vocabulary/builds";
 import { ActionForm } from "@/ui/form/action-form";
-import { CheckField, SelectField, TextArea, TextField } from "@/ui/form/fields";
-import { QuantityField } from "@/ui/form/quantity-field";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { LinkButton } from "@/ui/page";
 import { saveBuildAction } from "../actions";
 import { build } from "../schema";
+
+const { TextField, TextArea, SelectField, CheckField, QuantityField } = fieldsOf(build);
 
 export interface BuildDefaults {
   stage: string;
@@ -50,6 +51,7 @@ export function BuildForm({
       fixed={{ teamId, id, version }}
       defaults={{ ...defaults, physical: false }}
       submit={id ? "Save" : "Record the build"}
+      saved="The build is recorded."
       goTo={`/p/${slug}/builds/:id`}
       cancel={
         <LinkButton href={id ? `/p/${slug}/builds/${id}` : `/p/${slug}/builds?team=${teamId}`} look="quiet">

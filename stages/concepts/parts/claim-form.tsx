@@ -2,10 +2,11 @@
 
 import { claimWord } from "@/core/vocabulary/concepts";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
-import { QuantityField } from "@/ui/form/quantity-field";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { claimMustAction } from "../actions";
 import { claim } from "../schema";
+
+const { TextField, SelectField, QuantityField } = fieldsOf(claim);
 
 /** How the concept meets one must: a word, a reason, and an estimate where the must is measured. */
 export function ClaimForm({

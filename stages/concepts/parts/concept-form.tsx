@@ -2,11 +2,12 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextArea, TextField } from "@/ui/form/fields";
-import { QuantityField } from "@/ui/form/quantity-field";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { saveConceptAction } from "../actions";
 import { concept } from "../schema";
+
+const { TextField, TextArea, QuantityField } = fieldsOf(concept);
 
 export interface ConceptValues {
   id?: string;

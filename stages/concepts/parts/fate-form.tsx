@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { decideConceptAction } from "../actions";
 import { conceptFate } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(conceptFate);
 
 export function FateForm({ id, version, fate, reason }: { id: string; version: number; fate: string; reason: string }) {
   return (

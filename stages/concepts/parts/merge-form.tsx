@@ -2,11 +2,12 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
-import { TextArea, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { mergeConceptsAction } from "../actions";
 import { mergeConcepts } from "../schema";
+
+const { TextField, TextArea, ChoiceField } = fieldsOf(mergeConcepts);
 
 export function MergeForm({
   projectId,
@@ -32,6 +33,7 @@ export function MergeForm({
         fixed={{ projectId }}
         defaults={{ title: "", idea: "", parents: [], reason: "" }}
         submit="Merge"
+        saved="The concepts are merged."
         goTo={`/p/${slug}/concepts/:id`}
         cancel={
           <button type="button" className={buttonClass("quiet")} onClick={() => setOpen(false)}>

@@ -4,11 +4,12 @@ import { useFieldArray, useFormContext } from "react-hook-form";
 import { conceptMethod, severity } from "@/core/vocabulary/concepts";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { openSelectionAction } from "../actions";
 import { selection } from "../schema";
+
+const { TextField, SelectField, ChoiceField } = fieldsOf(selection);
 
 const why: Record<string, string> = {
   client: "Who will use it decides; the reason teaches.",
@@ -101,6 +102,7 @@ export function SelectionForm({
       action={openSelectionAction}
       fixed={{ projectId }}
       submit="Open the selection"
+      saved="The selection is set up."
       goTo={`/p/${slug}/concepts/choose/:id`}
       className="grid max-w-[860px] gap-4"
       shape={(v) => (v.school === "client" || v.school === "vote" ? { ...v, criteria: [], datum: "" } : v)}

@@ -3,10 +3,10 @@ import { conceptMethod } from "@/core/vocabulary/concepts";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
-import { cx } from "@/ui/classes";
 import { instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { ReopenSelection, StaffSheet } from "../parts/buttons";
 import { CloseForm } from "../parts/close-form";
@@ -66,58 +66,55 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
       </p>
       <div className="grid gap-5">
         {open && (
-          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Where the concepts stand">
-            <table className="table">
-              <thead>
-                <tr>
-                  <th>Concept</th>
-                  <th className="num">{scored ? "Score" : x.school === "datum" ? "Net" : "Votes"}</th>
-                  {x.school !== "client" && <th aria-hidden className="w-1/3" />}
-                  <th>{x.school === "client" ? "Reasons" : "How"}</th>
-                  <th>Breaks</th>
-                  {x.closedAt && <th>Fate</th>}
-                </tr>
-              </thead>
-              <tbody>
-                {o.rows.map((r) => {
-                  const b = broken(r.id);
-                  const k = x.concepts.find((y) => y.id === r.id)!;
-                  return (
-                    <tr key={r.id}>
-                      <td className="min-w-44 font-[600]">
+          <div>
+            <DataTable
+              caption="Where the concepts stand"
+              columns={[
+                { key: "title", text: "Concept", className: "min-w-44 font-[600]" },
+                { key: "score", text: scored ? "Score" : x.school === "datum" ? "Net" : "Votes", num: true },
+                ...(x.school === "client" ? [] : [{ key: "bar", text: "", className: "w-1/3" }]),
+                {
+                  key: "how",
+                  text: x.school === "client" ? "Reasons" : "How",
+                  className: "min-w-44 text-soft",
+                },
+                { key: "breaks", text: "Breaks" },
+                ...(x.closedAt ? [{ key: "fate", text: "Fate", className: "whitespace-nowrap" }] : []),
+              ]}
+              rows={o.rows.map((r) => {
+                const b = broken(r.id);
+                const k = x.concepts.find((y) => y.id === r.id)!;
+                const share = r.value !== null && best ? Math.max(0, (100 * r.value) / Math.max(best, 1e-9)) : 0;
+                return {
+                  id: r.id,
+                  cells: {
+                    title: {
+                      value: r.title,
+                      show: (
                         <Link href={`/p/${slug}/concepts/${r.id}`} className="hover:text-iron">
                           {r.title}
                         </Link>
-                      </td>
-                      <td className="num">
-                        <Figure working={r.working}>{r.shown}</Figure>
-                      </td>
-                      {x.school !== "client" && (
-                        <td aria-hidden>
-                          <span className="block h-2.5 bg-stone-1">
-                            <span
-                              className="block h-full bg-stone-4"
-                              style={{
-                                width:
-                                  (r.value !== null && best ? Math.max(0, (100 * r.value) / Math.max(best, 1e-9)) : 0) +
-                                  "%",
-                              }}
-                            />
-                          </span>
-                        </td>
-                      )}
-                      <td className="min-w-44 text-sm text-soft">{r.note || (x.closedAt ? k.fateReason : "")}</td>
-                      <td className={b.length ? "font-[600] text-iron" : "text-soft"}>{b.join(", ") || "nothing"}</td>
-                      {x.closedAt && (
-                        <td className={cx("whitespace-nowrap", fateClass[k.fate as keyof typeof fateClass])}>
-                          {k.fate}
-                        </td>
-                      )}
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
+                      ),
+                    },
+                    score: { value: r.value, show: <Figure working={r.working}>{r.shown}</Figure> },
+                    bar: {
+                      value: "",
+                      show: (
+                        <span aria-hidden className="block h-2.5 bg-stone-1">
+                          <span className="block h-full bg-stone-4" style={{ width: `${share}%` }} />
+                        </span>
+                      ),
+                    },
+                    how: r.note || (x.closedAt ? k.fateReason : ""),
+                    breaks: {
+                      value: b.join(", ") || "nothing",
+                      className: b.length ? "font-[600] text-iron" : "text-soft",
+                    },
+                    fate: { value: k.fate, className: fateClass[k.fate as keyof typeof fateClass] },
+                  },
+                };
+              })}
+            />
             {o.warnings.map((w) => (
               <p key={w} className="mt-1 text-sm text-iron">
                 {w}

@@ -6,7 +6,7 @@ import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
-import { contestOf } from "../queries/events";
+import { eventsOf } from "../queries/events";
 import * as s from "../schema";
 
 const ofEvent = (sql: Tx, id: string) => projectOf(sql, "event", id);
@@ -179,7 +179,7 @@ export const confirmEvent = command({
     );
     if (e!.state !== "running")
       refuse(e!.state === "confirmed" ? "The result is confirmed already." : "No attempt has been scored yet.");
-    const result = (await contestOf(e!.projectId, sql))
+    const result = (await eventsOf(e!.projectId, sql))
       .find((x) => x.id === input.id)!
       .standings.map((x) => ({ team: x.name, place: x.place, counted: x.counted, points: x.points }));
     await sql`UPDATE event SET state = 'confirmed', version = version + 1 WHERE id = ${input.id}`;

@@ -13,7 +13,7 @@ export function Board({ title, events, liveUrl }: { title: string; events: Conte
     events.find((e) => e.state === "running") ?? events.findLast((e) => e.state === "confirmed") ?? events[0];
   const d = event?.definition;
   const next = event && event.state !== "confirmed" ? upNext(event) : [];
-  const scored = event?.runs.filter((r) => r.state !== "void").length ?? 0;
+  const scored = event?.entries.reduce((n, e) => n + e.taken, 0) ?? 0;
   const total = event
     ? event.entries.filter((n) => n.inspection !== "turned away").length * event.definition.policy.n
     : 0;
@@ -99,11 +99,10 @@ export function Board({ title, events, liveUrl }: { title: string; events: Conte
 /** Who attempts next: in run order, those with the fewest attempts first. */
 function upNext(event: ContestEvent): string[] {
   const n = event.definition.policy.n;
-  const waiting = event.entries
-    .filter((e) => e.inspection === "passed")
-    .map((e) => ({ e, done: event.runs.filter((r) => r.entryId === e.id && r.state !== "void").length }))
-    .filter((x) => x.done < n);
-  return waiting.sort((a, b) => a.done - b.done || (a.e.runOrder ?? 999) - (b.e.runOrder ?? 999)).map((x) => x.e.team);
+  return event.entries
+    .filter((e) => e.inspection === "passed" && e.taken < n)
+    .sort((a, b) => a.taken - b.taken || (a.runOrder ?? 999) - (b.runOrder ?? 999))
+    .map((e) => e.team);
 }
 
 function tieWords(event: ContestEvent): string {

@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { drawRunOrderAction } from "../actions";
 import { drawOrder } from "../schema";
+
+const { TextField } = fieldsOf(drawOrder);
 
 export const DrawForm = ({ id, version, seed }: { id: string; version: number; seed: string }) => (
   <ActionForm

@@ -4,15 +4,15 @@ import { useFormContext } from "react-hook-form";
 import { placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
 import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
-import { SelectField, TextField } from "@/ui/form/fields";
-import { MethodField } from "@/ui/form/method-field";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { LinkButton } from "@/ui/page";
 import { RuleFields } from "@/ui/rule-fields";
 import { readRule, type TypedRule } from "@/ui/rule-fields-read";
 import { saveEventAction } from "../actions";
 import { event } from "../schema";
+
+const { TextField, SelectField, ChoiceField, MethodField } = fieldsOf(event);
 
 function Rules({ channels }: { channels: Record<string, Option[]> }) {
   const { watch } = useFormContext();
@@ -67,6 +67,7 @@ export function EventForm({
       fixed={{ projectId, id, version }}
       defaults={defaults}
       submit={id ? "Save the event" : "Set up the event"}
+      saved="The event is saved."
       goTo={`/p/${slug}/contest?event=:id`}
       cancel={
         <LinkButton href={`/p/${slug}/contest`} look="quiet">

@@ -1,10 +1,10 @@
 import { requirementLimits } from "../queries/attempts";
-import type { ContestEvent } from "../queries/events";
+import type { ScoredEvent } from "../queries/events";
 import { LimitMarks } from "./limit-marks";
 import { Scoring } from "./scoring";
 
 /** Inspection and scoring for judges and scorers: large targets, in the guest's name. */
-export async function GuestScoring({ event, project }: { event: ContestEvent; project: string }) {
+export async function GuestScoring({ event, project }: { event: ScoredEvent; project: string }) {
   const limits = await requirementLimits(project);
   return (
     <Scoring

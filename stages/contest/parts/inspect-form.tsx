@@ -4,10 +4,12 @@ import { useState } from "react";
 import { inspectionState } from "@/core/vocabulary/contest";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { inspectEntryAction } from "../actions";
 import { inspection } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(inspection);
 
 export function InspectForm({
   entryId,

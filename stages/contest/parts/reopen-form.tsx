@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { reopenEventAction } from "../actions";
 import { voidAttempt } from "../schema";
+
+const { TextField } = fieldsOf(voidAttempt);
 
 export const ReopenForm = ({ id, version }: { id: string; version: number }) => (
   <ActionForm

@@ -1,12 +1,12 @@
 import { decimalsFor, formatNumber, fromSi } from "@/core/quantity/quantity";
 import { runState } from "@/core/vocabulary/runs";
 import { cx } from "@/ui/classes";
-import type { ContestEvent, Entry } from "../queries/events";
+import type { Entry, ScoredEvent } from "../queries/events";
 import { InspectForm } from "./inspect-form";
 import { ScoreEntry } from "./score-entry";
 import { VoidAttempt } from "./void-attempt";
 
-const attemptText = (event: ContestEvent, run: ContestEvent["runs"][number]): string => {
+const attemptText = (event: ScoredEvent, run: ScoredEvent["runs"][number]): string => {
   if (run.state !== "valid") return runState.labels[run.state];
   return event.needed
     .map((k) => {
@@ -25,7 +25,7 @@ export function Scoring({
   large,
   limits,
 }: {
-  event: ContestEvent;
+  event: ScoredEvent;
   via?: "guest";
   large?: boolean;
   limits: (n: Entry) => React.ReactNode;

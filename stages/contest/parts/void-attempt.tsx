@@ -2,10 +2,12 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { voidAttemptAction } from "../actions";
 import { voidAttempt } from "../schema";
+
+const { TextField } = fieldsOf(voidAttempt);
 
 export function VoidAttempt({
   id,

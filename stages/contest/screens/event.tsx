@@ -7,12 +7,12 @@ import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { showRule } from "@/ui/rule-fields-read";
 import { contestActs } from "../acts";
 import { EventForm } from "../parts/event-form";
-import { contestOf } from "../queries/events";
+import { eventsOf } from "../queries/events";
 
 export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
   const { frame } = await projectPage(slug, contestActs.edit);
   const p = frame.project;
-  const [protocols, events] = await Promise.all([protocolsOf(p.id), contestOf(p.id)]);
+  const [protocols, events] = await Promise.all([protocolsOf(p.id), eventsOf(p.id)]);
   const e = id ? events.find((x) => x.id === id) : undefined;
   if (id && !e) notFound();
   const first = protocols[0];

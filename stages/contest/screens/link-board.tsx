@@ -3,7 +3,7 @@ import { db } from "@/platform/db/db";
 import type * as row from "@/platform/db/rows";
 import { guestActor } from "@/platform/sign-in/actors";
 import { Board } from "../parts/board";
-import { contestOf } from "../queries/events";
+import { eventsOf } from "../queries/events";
 
 /** The board by a guest link: its secret is all it takes, and all it shows is the contest. */
 export async function LinkBoardScreen({ secret }: { secret: string }) {
@@ -13,7 +13,7 @@ export async function LinkBoardScreen({ secret }: { secret: string }) {
   return (
     <Board
       title={`${p?.title ?? ""} contest`}
-      events={await contestOf(guest.project)}
+      events={await eventsOf(guest.project)}
       liveUrl={`/api/live?board=${secret}`}
     />
   );

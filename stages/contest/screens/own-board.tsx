@@ -1,7 +1,7 @@
 import { projectPage } from "@/platform/pages/page";
 import { contestActs } from "../acts";
 import { Board } from "../parts/board";
-import { contestOf } from "../queries/events";
+import { eventsOf } from "../queries/events";
 
 /** The board for somebody who is signed in. */
 export async function OwnBoardScreen({ slug }: { slug: string }) {
@@ -9,7 +9,7 @@ export async function OwnBoardScreen({ slug }: { slug: string }) {
   return (
     <Board
       title={`${frame.project.title} contest`}
-      events={await contestOf(frame.project.id)}
+      events={await eventsOf(frame.project.id)}
       liveUrl={`/api/live?project=${frame.project.id}`}
     />
   );

@@ -2,10 +2,12 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { enterMarkAction } from "../actions";
 import { mark } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(mark);
 
 export function MarkForm({
   projectId,

@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { publishGradesAction } from "../actions";
 import { publish } from "../schema";
+
+const { TextField } = fieldsOf(publish);
 
 export function PublishForm({ projectId, again }: { projectId: string; again: boolean }) {
   return (

@@ -4,7 +4,7 @@ import { useFieldArray, useFormContext } from "react-hook-form";
 import { componentSource } from "@/core/vocabulary/grades";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { buttonClass, LinkButton } from "@/ui/page";
 import { RuleFields } from "@/ui/rule-fields";
@@ -23,6 +23,9 @@ export interface TypedComponent {
   full: string;
   rule: TypedRule;
 }
+
+const { SelectField } = fieldsOf(scheme);
+const part = fieldsFor<TypedComponent>();
 
 function Components({
   reviews,
@@ -47,15 +50,15 @@ function Components({
                 "grid items-start gap-3 border-t border-line pt-3 " + "sm:grid-cols-[1.3fr_80px_1.3fr_1.5fr_auto]"
               }
             >
-              <TextField name="name" label="Component" />
-              <TextField name="weight" label="Weight" inputMode="decimal" />
-              <SelectField name="kind" label="Scored by" options={componentSource.options} />
-              {kind === "rubric" && <SelectField name="review" label="Review" empty="choose" options={reviews} />}
+              <part.TextField name="name" label="Component" />
+              <part.TextField name="weight" label="Weight" inputMode="decimal" />
+              <part.SelectField name="kind" label="Scored by" options={componentSource.options} />
+              {kind === "rubric" && <part.SelectField name="review" label="Review" empty="choose" options={reviews} />}
               {kind === "milestone" && (
-                <SelectField name="milestone" label="Milestone" empty="choose" options={milestones} />
+                <part.SelectField name="milestone" label="Milestone" empty="choose" options={milestones} />
               )}
               {kind === "points" && (
-                <SelectField name="measure" label="Measured value" empty="choose" options={measures} />
+                <part.SelectField name="measure" label="Measured value" empty="choose" options={measures} />
               )}
               {kind === "entered" && (
                 <p className="pt-6 text-sm text-soft">entered for each student in the gradebook</p>
@@ -66,7 +69,7 @@ function Components({
               {kind === "points" && (
                 <div className="grid gap-3 sm:col-span-5 sm:grid-cols-3">
                   <Rule index={i} />
-                  <TextField name="full" label="Points that are full marks" inputMode="decimal" />
+                  <part.TextField name="full" label="Points that are full marks" inputMode="decimal" />
                 </div>
               )}
             </div>
@@ -128,6 +131,7 @@ export function SchemeForm({
       fixed={{ projectId, baseNumber }}
       defaults={defaults}
       submit={baseNumber ? `Save as version ${baseNumber + 1}` : "Save the scheme"}
+      saved="The scheme is saved."
       goTo={`/p/${slug}/grades`}
       cancel={
         <LinkButton href={`/p/${slug}/grades`} look="quiet">

@@ -1,7 +1,7 @@
 import { channelsOf } from "@/core/run/protocol";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
-import { contestOf } from "@/stages/contest/queries/events";
+import { eventsOf } from "@/stages/contest/queries/events";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { reviewsOf } from "@/stages/reviews/queries";
 import { instant } from "@/ui/date";
@@ -19,7 +19,7 @@ export async function SchemeScreen({ slug }: { slug: string }) {
     reviewsOf(p.id),
     milestonesOf(p.id),
     protocolsOf(p.id),
-    contestOf(p.id),
+    eventsOf(p.id),
   ]);
   const titles = [...new Set(reviews.map((r) => r.title))];
   const known =

@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { makeBaselineAction } from "../actions";
 import { baseline } from "../schema";
+
+const { TextField } = fieldsOf(baseline);
 
 export const BaselineForm = ({ projectId, next }: { projectId: string; next: number }) => (
   <ActionForm

@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { askChangeAction } from "../actions";
 import { changeRequest } from "../schema";
+
+const { TextField, TextArea, SelectField } = fieldsOf(changeRequest);
 
 export const ChangeForm = ({ projectId, requirements }: { projectId: string; requirements: Option[] }) => (
   <ActionForm

@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { decideChangeAction } from "../actions";
 import { decideChange } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(decideChange);
 
 export function DecideForm({ id, version }: { id: string; version: number }) {
   return (

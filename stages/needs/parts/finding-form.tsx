@@ -2,9 +2,11 @@
 
 import { findingOutcome } from "@/core/vocabulary/needs";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { recordFindingAction } from "../actions";
 import { finding } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(finding);
 
 export function FindingForm({
   requirementId,

@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { keepEvidenceAction } from "../actions";
 import { keep } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(keep);
 
 export function KeepForm({
   requirementId,

@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { ownRequirementAction } from "../actions";
 import { requirementOwner } from "../schema";
+
+const { SelectField } = fieldsOf(requirementOwner);
 
 export const OwnerForm = ({ id, ownerId, people }: { id: string; ownerId: string | null; people: Option[] }) => (
   <ActionForm

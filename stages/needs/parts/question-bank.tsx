@@ -7,11 +7,13 @@ import { cx } from "@/ui/classes";
 import { Fold } from "@/ui/fold";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
-import { CheckField, SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { dropQuestionAction, editQuestionAction, mergeQuestionsAction, orderQuestionsAction } from "../actions";
 import { editQuestion } from "../schema";
+
+const { TextField, SelectField, CheckField } = fieldsOf(editQuestion);
 
 interface QuestionLine {
   id: string;

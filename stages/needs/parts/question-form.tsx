@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { draftQuestionAction } from "../actions";
 import { question } from "../schema";
+
+const { TextField } = fieldsOf(question);
 
 export const QuestionForm = ({ projectId }: { projectId: string }) => (
   <ActionForm

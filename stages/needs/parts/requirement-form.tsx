@@ -3,11 +3,12 @@
 import { useFormContext } from "react-hook-form";
 import { comparator, numeric, priority, requirementKind, verificationMethod } from "@/core/vocabulary/needs";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextArea, TextField } from "@/ui/form/fields";
-import { QuantityField } from "@/ui/form/quantity-field";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { LinkButton } from "@/ui/page";
 import { saveRequirementAction } from "../actions";
 import { requirement } from "../schema";
+
+const { TextField, TextArea, SelectField, QuantityField } = fieldsOf(requirement);
 
 export interface MeasureChoice {
   value: string;
@@ -103,6 +104,7 @@ export function RequirementForm({
       defaults={values}
       shape={(v) => (v.measure === "cost" ? { ...v, unit: "1" } : v)}
       submit={id ? "Save a new version" : "Add requirement"}
+      saved="The requirement is saved."
       goTo={`/p/${slug}/needs?r=:code`}
       cancel={
         <LinkButton href={`/p/${slug}/needs`} look="quiet">

@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { retireRequirementAction } from "../actions";
 import { retire } from "../schema";
+
+const { TextField } = fieldsOf(retire);
 
 export function RetireForm({ id, version, slug }: { id: string; version: number; slug: string }) {
   return (
@@ -15,6 +17,7 @@ export function RetireForm({ id, version, slug }: { id: string; version: number;
       defaults={{ reason: "" }}
       submit="Retire"
       look="danger"
+      saved="The requirement is retired."
       goTo={`/p/${slug}/needs`}
     >
       <TextField name="reason" label="Why it no longer holds" className="w-80" />

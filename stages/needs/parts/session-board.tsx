@@ -3,13 +3,15 @@
 import { useState } from "react";
 import { cx } from "@/ui/classes";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import Link from "@/ui/link";
 import { useDraft, useOutbox } from "@/ui/outbox";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { amendNoteAction, writeNoteAction } from "../actions";
 import { amendNote } from "../schema";
+
+const { TextField } = fieldsOf(amendNote);
 
 interface NoteLine {
   id: string;

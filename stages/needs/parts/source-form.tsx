@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { openSourceAction } from "../actions";
 import { source } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(source);
 
 export function SourceForm({ projectId, slug, today }: { projectId: string; slug: string; today: string }) {
   return (
@@ -13,6 +15,7 @@ export function SourceForm({ projectId, slug, today }: { projectId: string; slug
       fixed={{ projectId }}
       defaults={{ kind: "interview", title: "", who: "", heldOn: today }}
       submit="Begin"
+      saved="The source is saved."
       goTo={`/p/${slug}/needs/sources/:id`}
       className="grid gap-3"
     >

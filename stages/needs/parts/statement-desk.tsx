@@ -4,10 +4,12 @@ import { useState } from "react";
 import { Checkbox } from "@/ui/checkbox";
 import { cx } from "@/ui/classes";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextArea } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { saveStatementAction } from "../actions";
 import { statement } from "../schema";
+
+const { TextArea } = fieldsOf(statement);
 
 /** Notes become a statement: tick what it rests on, write what it says. */
 export function StatementDesk({

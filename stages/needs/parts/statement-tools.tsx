@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextArea, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import {
@@ -14,6 +14,11 @@ import {
   setStatementAsideAction,
 } from "../actions";
 import { linkStatement, openQuestion, setAside, statement } from "../schema";
+
+const wording = fieldsOf(statement);
+const link = fieldsOf(linkStatement);
+const asking = fieldsOf(openQuestion);
+const putAside = fieldsOf(setAside);
 
 /**
  * What is done with one statement: it becomes a requirement, belongs to one, must be asked again, or is set aside with
@@ -62,7 +67,7 @@ export function StatementTools({
         onDone={close}
         cancel={leave}
       >
-        <TextArea name="text" label="Statement" rows={2} />
+        <wording.TextArea name="text" label="Statement" rows={2} />
       </ActionForm>
     );
   if (open === "link")
@@ -78,7 +83,7 @@ export function StatementTools({
         onDone={close}
         cancel={leave}
       >
-        <SelectField
+        <link.SelectField
           name="requirementId"
           label="Belongs to"
           empty="no requirement"
@@ -98,7 +103,7 @@ export function StatementTools({
         onDone={close}
         cancel={leave}
       >
-        <TextField name="text" label="What must be asked again" />
+        <asking.TextField name="text" label="What must be asked again" />
       </ActionForm>
     );
   if (open === "aside")
@@ -113,7 +118,7 @@ export function StatementTools({
         onDone={close}
         cancel={leave}
       >
-        <TextField name="reason" label="Why it is no need" />
+        <putAside.TextField name="reason" label="Why it is no need" />
       </ActionForm>
     );
   return (

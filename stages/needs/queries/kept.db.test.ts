@@ -6,8 +6,9 @@ import { correctRun, recordRun, saveProtocol, voidRun } from "@/stages/bench/com
 import { protocolsOf } from "@/stages/bench/queries";
 import { saveBuild } from "@/stages/builds/commands";
 import { ok } from "@/stages/testing/database";
+import { definition } from "@/stages/testing/definition";
 import { openClass } from "@/stages/testing/school";
-import { definition, type World } from "@/stages/testing/world";
+import type { World } from "@/stages/testing/world";
 import { retireRequirement } from "../commands/requirements";
 import { freshen } from "./kept";
 import { projectState } from "./state";

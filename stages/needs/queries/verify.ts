@@ -1,18 +1,8 @@
 import "server-only";
 import { db } from "@/platform/db/db";
+import { type Difference, differences, type Lines, stable } from "@/platform/kept/differences";
 import type { KeptRows } from "../view/kept";
 import { computeKept, freshen } from "./kept";
-
-/** A kept value that is not what the core computes from the facts. */
-export interface Difference {
-  readonly project: string;
-  /** What it is of, in words. */
-  readonly what: string;
-  readonly kept: string;
-  readonly computed: string;
-}
-
-type Lines = Map<string, string>;
 
 /** Kept values as lines: what they are of, and what is kept; numbers as they are. */
 const linesOf = (rows: KeptRows): Lines =>
@@ -32,14 +22,6 @@ const linesOf = (rows: KeptRows): Lines =>
         ] as const,
     ),
   ]);
-
-/** A value as text that does not depend on the order of keys, which the database chooses itself. */
-const stable = (value: unknown): string =>
-  JSON.stringify(value, (_, v) =>
-    v !== null && typeof v === "object" && !Array.isArray(v)
-      ? Object.fromEntries(Object.entries(v).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : v,
-  );
 
 async function keptNow(projectId: string): Promise<KeptRows> {
   const sql = db();
@@ -73,11 +55,6 @@ export async function verifyProject(
       builds.map((b) => b.id),
     ),
   );
-  const kept = linesOf(await keptNow(projectId));
-  const wrong: Difference[] = [];
-  for (const what of new Set([...computed.keys(), ...kept.keys()])) {
-    const [a, b] = [kept.get(what) ?? "nothing", computed.get(what) ?? "nothing"];
-    if (a !== b) wrong.push({ project: title, what, kept: a, computed: b });
-  }
+  const wrong = differences(title, linesOf(await keptNow(projectId)), computed);
   return { compared: computed.size, wrong };
 }

@@ -1,6 +1,7 @@
 import { projectPage } from "@/platform/pages/page";
 import { instant } from "@/ui/date";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { needsActs } from "../acts";
 import { BaselineForm } from "../parts/baseline-form";
 import { ChangeForm } from "../parts/change-form";
@@ -52,51 +53,51 @@ export async function ChangesScreen({ slug }: { slug: string }) {
                     "decides."}
               </p>
             ) : (
-              <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Change requests">
-                <table className="table">
-                  <thead>
-                    <tr>
-                      <th>What</th>
-                      <th>Why</th>
-                      <th>Asked by</th>
-                      <th>Decision</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {changes.map((c) => (
-                      <tr key={c.id}>
-                        <td className="min-w-44 font-[600]">
-                          {c.code && !c.what.startsWith(c.code) ? `${c.code}: ` : ""}
-                          {c.what}
-                        </td>
-                        <td className="min-w-44">{c.reason}</td>
-                        <td className="whitespace-nowrap">
+              <DataTable
+                caption="Change requests"
+                columns={[
+                  { key: "what", text: "What", className: "min-w-44 font-[600]" },
+                  { key: "why", text: "Why", className: "min-w-44" },
+                  { key: "by", text: "Asked by", className: "whitespace-nowrap" },
+                  { key: "decision", text: "Decision", className: "min-w-48" },
+                ]}
+                rows={changes.map((c) => ({
+                  id: c.id,
+                  cells: {
+                    what: `${c.code && !c.what.startsWith(c.code) ? `${c.code}: ` : ""}${c.what}`,
+                    why: c.reason,
+                    by: {
+                      value: c.askedBy,
+                      show: (
+                        <>
                           {c.askedBy}
                           <span className="block text-sm text-soft">{instant(c.createdAt)}</span>
-                        </td>
-                        <td className="min-w-48">
-                          {c.state === "open" ? (
-                            staff ? (
-                              <DecideForm id={c.id} version={c.version} />
-                            ) : (
-                              <span className="text-soft">open</span>
-                            )
+                        </>
+                      ),
+                    },
+                    decision: {
+                      value: c.state === "open" ? "open" : `${c.state} ${c.decision}`,
+                      show:
+                        c.state === "open" ? (
+                          staff ? (
+                            <DecideForm id={c.id} version={c.version} />
                           ) : (
-                            <>
-                              <span className="font-[600]">{c.state}</span>{" "}
-                              <span className="text-sm text-soft">
-                                {c.decidedBy}
-                                {c.decidedAt && `, ${instant(c.decidedAt)}`}
-                              </span>
-                              <span className="block text-sm">{c.decision}</span>
-                            </>
-                          )}
-                        </td>
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
-              </div>
+                            <span className="text-soft">open</span>
+                          )
+                        ) : (
+                          <>
+                            <span className="font-[600]">{c.state}</span>{" "}
+                            <span className="text-sm text-soft">
+                              {c.decidedBy}
+                              {c.decidedAt && `, ${instant(c.decidedAt)}`}
+                            </span>
+                            <span className="block text-sm">{c.decision}</span>
+                          </>
+                        ),
+                    },
+                  },
+                }))}
+              />
             )}
           </section>
           {last && (

@@ -3,6 +3,7 @@ import { projectPage } from "@/platform/pages/page";
 import { shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { noteActs } from "../acts";
 import { NeedsTabs } from "../parts/needs-tabs";
 import { SourceForm } from "../parts/source-form";
@@ -26,36 +27,35 @@ export async function SourcesScreen({ slug }: { slug: string }) {
             you saw when you watched somebody at work, or what an existing product does.
           </Empty>
         ) : (
-          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Sources">
-            <table className="table">
-              <thead>
-                <tr>
-                  <th>Source</th>
-                  <th>Kind</th>
-                  <th>On</th>
-                  <th>With</th>
-                  <th className="num">Notes</th>
-                  <th>State</th>
-                </tr>
-              </thead>
-              <tbody>
-                {sources.map((s) => (
-                  <tr key={s.id}>
-                    <td className="min-w-52 font-[600]">
-                      <Link href={`/p/${slug}/needs/sources/${s.id}`} className="hover:text-iron">
-                        {s.title}
-                      </Link>
-                    </td>
-                    <td>{sourceKind.labels[s.kind]}</td>
-                    <td className="whitespace-nowrap">{shortDate(s.heldOn)}</td>
-                    <td>{s.who || "–"}</td>
-                    <td className="num">{s.notes}</td>
-                    <td>{s.closedAt ? "closed" : "open"}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <DataTable
+            caption="Sources"
+            columns={[
+              { key: "title", text: "Source", className: "min-w-52 font-[600]" },
+              { key: "kind", text: "Kind" },
+              { key: "on", text: "On", className: "whitespace-nowrap" },
+              { key: "with", text: "With" },
+              { key: "notes", text: "Notes", num: true },
+              { key: "state", text: "State" },
+            ]}
+            rows={sources.map((s) => ({
+              id: s.id,
+              cells: {
+                title: {
+                  value: s.title,
+                  show: (
+                    <Link href={`/p/${slug}/needs/sources/${s.id}`} className="hover:text-iron">
+                      {s.title}
+                    </Link>
+                  ),
+                },
+                kind: sourceKind.labels[s.kind],
+                on: { value: s.heldOn, show: shortDate(s.heldOn) },
+                with: s.who || null,
+                notes: s.notes,
+                state: s.closedAt ? "closed" : "open",
+              },
+            }))}
+          />
         )}
         <Sheet title="A new source">
           <SourceForm projectId={frame.project.id} slug={slug} today={frame.today} />

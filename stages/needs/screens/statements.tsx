@@ -3,10 +3,11 @@ import { projectPage } from "@/platform/pages/page";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Empty, PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { statementActs } from "../acts";
-import { Unmerge } from "../parts/buttons";
 import { DuplicateGroup } from "../parts/duplicate-group";
 import { NeedsTabs } from "../parts/needs-tabs";
+import { StatementText, StatementWords } from "../parts/statement-cells";
 import { StatementDesk } from "../parts/statement-desk";
 import { StatementTools } from "../parts/statement-tools";
 import { notesOf } from "../queries/notes";
@@ -69,84 +70,47 @@ export async function StatementsScreen({ slug }: { slug: string }) {
               that it came from.
             </Empty>
           ) : (
-            <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Statements">
-              <table className="table">
-                <thead>
-                  <tr>
-                    <th>Statement</th>
-                    <th>In whose words</th>
-                    <th>Became</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {live.map((x) => {
-                    const vague = looked.vague.get(x.id);
-                    const bare = looked.unmeasured.get(x.id);
-                    const merged = all.filter((m) => m.mergedInto === x.id);
-                    return (
-                      <tr key={x.id}>
-                        <td className="min-w-60">
-                          <p className="font-[600]">{x.text}</p>
-                          {vague && !x.requirementId && (
-                            <p className="text-sm text-ochre-deep">
-                              “{vague.join("”, “")}”: how much is that? Ask for a number.
-                            </p>
-                          )}
-                          {bare && !vague && <p className="text-sm text-ochre-deep">There is {bare}.</p>}
-                          {x.asked && <p className="text-sm text-slate">The client is asked about it.</p>}
-                          <StatementTools
-                            id={x.id}
-                            version={x.version}
-                            projectId={p.id}
-                            text={x.text}
-                            requirementId={x.requirementId}
-                            requirements={choices}
-                            staff={staff}
-                            aside={false}
-                          />
-                          {merged.length > 0 && (
-                            <Fold className="text-sm text-soft" label={<>{merged.length} merged into it</>}>
-                              <ul>
-                                {merged.map((m) => (
-                                  <li key={m.id}>
-                                    {m.text} <Unmerge id={m.id} />
-                                  </li>
-                                ))}
-                              </ul>
-                            </Fold>
-                          )}
-                        </td>
-                        <td className="max-w-80 min-w-52 text-sm text-soft">
-                          {x.notes.length === 0 ? (
-                            <span className="text-ochre-deep">no words are noted</span>
-                          ) : (
-                            x.notes.slice(0, 4).map((n) => (
-                              <p key={n.id}>
-                                “{n.text}”{" "}
-                                <Link href={`/p/${slug}/needs/sources/${n.sourceId}`} className="underline">
-                                  {n.source}
-                                </Link>
-                                , {n.author}
-                              </p>
-                            ))
-                          )}
-                          {x.notes.length > 4 && <p>and {x.notes.length - 4} more</p>}
-                        </td>
-                        <td className="whitespace-nowrap">
-                          {x.requirement ? (
-                            <Link href={`/p/${slug}/needs?r=${x.requirement}`} className="font-[650] hover:text-iron">
-                              {x.requirement}
-                            </Link>
-                          ) : (
-                            <span className="text-soft">open</span>
-                          )}
-                        </td>
-                      </tr>
-                    );
-                  })}
-                </tbody>
-              </table>
-            </div>
+            <DataTable
+              caption="Statements"
+              columns={[
+                { key: "text", text: "Statement", className: "min-w-60" },
+                { key: "words", text: "In whose words", className: "max-w-80 min-w-52" },
+                { key: "became", text: "Became", className: "whitespace-nowrap" },
+              ]}
+              rows={live.map((x) => ({
+                id: x.id,
+                cells: {
+                  text: {
+                    value: x.text,
+                    show: (
+                      <StatementText
+                        statement={x}
+                        vague={looked.vague.get(x.id)}
+                        bare={looked.unmeasured.get(x.id)}
+                        merged={all.filter((m) => m.mergedInto === x.id)}
+                        projectId={p.id}
+                        requirements={choices}
+                        staff={staff}
+                      />
+                    ),
+                  },
+                  words: {
+                    value: x.notes.map((n) => `${n.text} (${n.source}, ${n.author})`).join("; "),
+                    show: <StatementWords slug={slug} notes={x.notes} />,
+                  },
+                  became: {
+                    value: x.requirement ?? "open",
+                    show: x.requirement ? (
+                      <Link href={`/p/${slug}/needs?r=${x.requirement}`} className="font-[650] hover:text-iron">
+                        {x.requirement}
+                      </Link>
+                    ) : (
+                      <span className="text-soft">open</span>
+                    ),
+                  },
+                },
+              }))}
+            />
           )}
           {aside.length > 0 && (
             <Fold className="text-soft" label={<>{aside.length} set aside</>}>

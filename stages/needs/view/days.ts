@@ -2,7 +2,7 @@ import type { Protocol } from "@/stages/bench/queries";
 import type { ProjectState } from "../queries/state";
 
 /** A project's bench by team and day: how many runs, and the best value of a protocol's primary channel. */
-export function runsByDay(state: ProjectState, of: Protocol | null) {
+export function runsByDay(state: Pick<ProjectState, "builds" | "protocols" | "summary">, of: Protocol | null) {
   return state.builds.flatMap((b) =>
     state.protocols.flatMap((p) =>
       (state.summary(b.id, p.id, p.definition.primary)?.days ?? []).map((d) => ({
@@ -16,7 +16,10 @@ export function runsByDay(state: ProjectState, of: Protocol | null) {
 }
 
 /** The best comparable value of a protocol's primary channel over all builds, and the run that reached it. */
-export function bestOfAll(state: ProjectState, of: Protocol): { value: number; run: string; build: string } | null {
+export function bestOfAll(
+  state: Pick<ProjectState, "builds" | "protocols" | "summary">,
+  of: Protocol,
+): { value: number; run: string; build: string } | null {
   const sign = of.definition.better === "more" ? 1 : -1;
   return state.builds
     .flatMap((b) => {

@@ -2,10 +2,12 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextArea, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { amendEntryAction } from "../actions";
 import { amendEntry } from "../schema";
+
+const { TextField, TextArea } = fieldsOf(amendEntry);
 
 export function Amend({ id, version, text }: { id: string; version: number; text: string }) {
   const [open, setOpen] = useState(false);

@@ -2,10 +2,12 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { addCoInstructorAction } from "../actions";
 import { coInstructor } from "../schema";
 import { Once } from "./once";
+
+const { TextField } = fieldsOf(coInstructor);
 
 export function CoForm({ projectId }: { projectId: string }) {
   const [password, setPassword] = useState("");

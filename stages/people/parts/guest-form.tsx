@@ -3,10 +3,12 @@
 import { useState } from "react";
 import { guestRole } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { createGuestLinkAction } from "../actions";
 import { guestLink } from "../schema";
 import { Once } from "./once";
+
+const { TextField, SelectField } = fieldsOf(guestLink);
 
 const roles = guestRole.options;
 

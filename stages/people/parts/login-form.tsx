@@ -2,10 +2,12 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { giveLoginAction } from "../actions";
 import { login } from "../schema";
 import { Once } from "./once";
+
+const { TextField } = fieldsOf(login);
 
 export function LoginForm({ projectId, personId, email }: { projectId: string; personId: string; email: string }) {
   const [open, setOpen] = useState(false);

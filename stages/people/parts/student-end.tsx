@@ -3,10 +3,12 @@
 import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { endEnrolmentAction, eraseStudentAction } from "../actions";
 import { erase } from "../schema";
+
+const { TextField } = fieldsOf(erase);
 
 export function StudentEnd({ projectId, personId, name }: { projectId: string; personId: string; name: string }) {
   const [erasing, setErasing] = useState(false);

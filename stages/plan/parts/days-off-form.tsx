@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextArea } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { addDaysOffToProjectAction } from "../actions";
 import { daysOff } from "../schema";
+
+const { TextArea, SelectField } = fieldsOf(daysOff);
 
 export function DaysOffForm({
   projectId,

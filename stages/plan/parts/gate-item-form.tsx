@@ -3,10 +3,12 @@
 import { useFormContext } from "react-hook-form";
 import { gateItemKind } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { addGateItemAction } from "../actions";
 import { gateItem } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(gateItem);
 
 function ItemFields({ tools }: { tools: Option[] }) {
   const form = useFormContext();

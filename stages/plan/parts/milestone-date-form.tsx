@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { setMilestoneDateAction } from "../actions";
 import { milestoneDate } from "../schema";
+
+const { TextField } = fieldsOf(milestoneDate);
 
 export const MilestoneDateForm = ({
   milestoneId,

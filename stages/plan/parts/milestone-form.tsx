@@ -2,9 +2,11 @@
 
 import { milestoneScope } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { saveMilestoneAction } from "../actions";
 import { milestone } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(milestone);
 
 export function MilestoneForm({ projectId }: { projectId: string }) {
   return (

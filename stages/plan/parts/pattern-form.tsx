@@ -4,10 +4,11 @@ import { useFormContext } from "react-hook-form";
 import { patternKind } from "@/core/vocabulary/project";
 import { weekdays } from "@/ui/choices";
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { saveSectionPatternAction } from "../actions";
 import { sectionPattern } from "../schema";
+
+const { TextField, SelectField, ChoiceField } = fieldsOf(sectionPattern);
 
 function PatternFields() {
   const form = useFormContext();

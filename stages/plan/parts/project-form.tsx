@@ -2,9 +2,11 @@
 
 import { projectKind } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { editProjectAction } from "../actions";
 import { editProject } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(editProject);
 
 export function ProjectForm({
   projectId,

@@ -6,8 +6,10 @@ import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
 import { settings } from "@/platform/project/schema";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { saveSettingsAction } from "../actions";
+
+const { TextField, SelectField } = fieldsOf(settings);
 
 /** Where good instructors differ: each choice with its reason. */
 export const SchoolsForm = ({ projectId, values }: { projectId: string; values: Record<string, string | number> }) => (

@@ -2,10 +2,11 @@
 
 import { weekdays } from "@/ui/choices";
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { createSectionAction } from "../actions";
 import { newSection } from "../schema";
+
+const { TextField, ChoiceField } = fieldsOf(newSection);
 
 export function SectionForm({ projectId }: { projectId: string }) {
   return (

@@ -4,8 +4,10 @@ import { gateStrictness } from "@/core/vocabulary/project";
 import { settings } from "@/platform/project/schema";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { saveSettingsAction } from "../actions";
+
+const { SelectField } = fieldsOf(settings);
 
 export const StrictnessForm = ({ projectId, value }: { projectId: string; value: string }) => (
   <ActionForm

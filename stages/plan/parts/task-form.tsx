@@ -1,12 +1,13 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { saveTaskAction } from "../actions";
 import { task } from "../schema";
+
+const { TextField, SelectField, ChoiceField } = fieldsOf(task);
 
 export interface TaskValues {
   id: string;

@@ -1,11 +1,14 @@
 "use client";
 
 import { useState } from "react";
+import { shortDate } from "@/ui/date";
 import { ActButton } from "@/ui/form/act-button";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { finishTaskAction, removeTaskAction } from "../actions";
-import { TaskForm, type TaskValues } from "./task-form";
+import type { TaskLine } from "../view/tasks";
+import { TaskForm } from "./task-form";
 
 /** The chart's table twin: every task with its dates in words, to edit, finish or remove. */
 export function TaskTable({
@@ -17,87 +20,86 @@ export function TaskTable({
   staff,
 }: {
   projectId: string;
-  rows: (TaskValues & { when: string; slack: number; critical: boolean; doneOn: string | null; late: boolean })[];
+  rows: readonly TaskLine[];
   tasks: Option[];
   milestones: Option[];
   today: string;
   staff: boolean;
 }) {
   const [open, setOpen] = useState("");
+  const nameOf = new Map([...tasks, ...milestones].map((o) => [o.value, o.label]));
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Tasks">
-      <table className="table">
-        <thead>
-          <tr>
-            <th>Task</th>
-            <th className="num">Sessions</th>
-            <th>When</th>
-            <th>After</th>
-            <th>Leads to</th>
-            <th className="num">Slack</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((r) =>
-            open === r.id ? (
-              <tr key={r.id}>
-                <td colSpan={7}>
-                  <TaskForm
-                    projectId={projectId}
-                    tasks={tasks}
-                    milestones={milestones}
-                    edit={r}
-                    onDone={() => setOpen("")}
-                  />
-                </td>
-              </tr>
-            ) : (
-              <tr key={r.id} className={r.doneOn ? "text-soft" : undefined}>
-                <td className="font-[600]">{r.title}</td>
-                <td className="num">{r.length}</td>
-                <td className="whitespace-nowrap">
-                  {r.when}
-                  {r.late && <span className="text-iron"> too late</span>}
-                </td>
-                <td className="text-sm">
-                  {r.after
-                    .map((a) => [...tasks, ...milestones].find((t) => t.value === a)?.label)
-                    .filter(Boolean)
-                    .join(", ") || "–"}
-                </td>
-                <td className="text-sm">{milestones.find((m) => m.value === r.milestoneId)?.label ?? "–"}</td>
-                <td className="num">
-                  {r.doneOn ? (
-                    "done"
-                  ) : (
-                    <span className={r.critical ? "font-[650] text-iron" : undefined}>{r.slack}</span>
-                  )}
-                </td>
-                <td className="no-print whitespace-nowrap">
-                  {staff && (
-                    <span className="flex gap-2">
-                      <ActButton
-                        action={finishTaskAction}
-                        input={{ id: r.id, doneOn: r.doneOn ? "" : today }}
-                        look="quiet"
-                      >
-                        {r.doneOn ? "not done" : "done"}
-                      </ActButton>
-                      <button type="button" className={buttonClass("quiet")} onClick={() => setOpen(r.id)}>
-                        edit
-                      </button>
-                      <ActButton action={removeTaskAction} input={{ id: r.id }} look="quiet" confirm="The task goes.">
-                        remove
-                      </ActButton>
-                    </span>
-                  )}
-                </td>
-              </tr>
+    <DataTable
+      caption="Tasks"
+      columns={[
+        { key: "task", text: "Task", className: "font-[600]" },
+        { key: "length", text: "Sessions", num: true },
+        { key: "when", text: "When", className: "whitespace-nowrap" },
+        { key: "after", text: "After" },
+        { key: "leads", text: "Leads to" },
+        { key: "slack", text: "Slack", num: true },
+        ...(staff ? [{ key: "act", text: "", className: "no-print whitespace-nowrap" }] : []),
+      ]}
+      rows={rows.map((r) => ({
+        id: r.id,
+        className: r.doneOn ? "text-soft" : undefined,
+        detail: open === r.id && (
+          <div className="px-3 py-2">
+            <TaskForm projectId={projectId} tasks={tasks} milestones={milestones} edit={r} onDone={() => setOpen("")} />
+          </div>
+        ),
+        cells: {
+          task: r.title,
+          length: r.length,
+          when: {
+            value: r.begins,
+            show: (
+              <>
+                {r.begins ? shortDate(r.begins) : "after the last session"}
+                {r.ends && r.ends !== r.begins && ` to ${shortDate(r.ends)}`}
+                {r.late && <span className="text-iron"> too late</span>}
+              </>
             ),
-          )}
-        </tbody>
-      </table>
-    </div>
+          },
+          after: r.after.flatMap((a) => nameOf.get(a) ?? []).join(", ") || null,
+          leads: nameOf.get(r.milestoneId) ?? null,
+          slack: {
+            value: r.doneOn ? null : r.slack,
+            show: r.doneOn ? (
+              "done"
+            ) : (
+              <span className={r.critical ? "font-[650] text-iron" : undefined}>{r.slack}</span>
+            ),
+          },
+          act: staff
+            ? {
+                value: "",
+                show: (
+                  <span className="flex gap-2">
+                    <ActButton
+                      action={finishTaskAction}
+                      input={{ id: r.id, doneOn: r.doneOn ? "" : today }}
+                      look="quiet"
+                    >
+                      {r.doneOn ? "not done" : "done"}
+                    </ActButton>
+                    <button
+                      type="button"
+                      className={buttonClass("quiet")}
+                      aria-expanded={open === r.id}
+                      onClick={() => setOpen(open === r.id ? "" : r.id)}
+                    >
+                      edit
+                    </button>
+                    <ActButton action={removeTaskAction} input={{ id: r.id }} look="quiet" confirm="The task goes.">
+                      remove
+                    </ActButton>
+                  </span>
+                ),
+              }
+            : null,
+        },
+      }))}
+    />
   );
 }

@@ -1,4 +1,3 @@
-import { countTasks, type Scheduled, scheduleTasks } from "@/core/sessions/network";
 import { sessionsHeld } from "@/core/sessions/sessions";
 import { projectPage } from "@/platform/pages/page";
 import { studentsOf } from "@/stages/people/queries/students";
@@ -18,7 +17,7 @@ import { TaskForm } from "../parts/task-form";
 import { TaskTable } from "../parts/task-table";
 import { milestonesOf } from "../queries/milestones";
 import { tasksOf } from "../queries/tasks";
-import { dueFor, networkOf } from "../view/tasks";
+import { dueFor, planView } from "../view/tasks";
 
 /** The plan as a network in class sessions, its chart and its table, and the milestones with who has passed them. */
 export async function PlanScreen({ slug, section }: { slug: string; section?: string }) {
@@ -35,15 +34,9 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
     frame.sections.find((x) => x.name === section) ?? frame.sections.find((x) => x.id === mine) ?? frame.sections[0];
   const sessions = shown ? (frame.calendars.get(shown.id) ?? []) : [];
   const event = shown?.eventOn ?? p.eventOn ?? shown?.endsOn ?? p.endsOn;
-  const network = networkOf(tasks, milestones, shown?.id ?? null);
-  const plan = scheduleTasks(countTasks(network, sessions), sessionsHeld(sessions, event));
-  const at = plan.ok ? new Map(plan.tasks.map((t) => [t.id, t])) : new Map<string, Scheduled>();
+  const view = planView(tasks, milestones, shown?.id ?? null, sessions, event);
   const taskChoices = tasks.map((t) => ({ value: t.id, label: t.title }));
   const milestoneChoices = milestones.map((m) => ({ value: m.id, label: m.title }));
-  const when = (t: Scheduled | undefined) => {
-    const [a, b] = t ? [sessions[t.early]?.date, sessions[t.earlyEnd - 1]?.date] : [];
-    return a ? `${shortDate(a)}${b && b !== a ? ` to ${shortDate(b)}` : ""}` : "after the last session";
-  };
   return (
     <>
       <PageHead title="Plan" note={`${fullDate(p.startsOn)} to ${fullDate(p.endsOn)} · event ${longDate(event)}`}>
@@ -74,7 +67,7 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
               sessions={[...sessions]}
               event={event}
               today={frame.today}
-              network={network}
+              network={view.network}
               tasks={tasks}
               milestones={milestones.map((m) => ({
                 id: m.id,
@@ -100,24 +93,7 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
               today={frame.today}
               tasks={taskChoices}
               milestones={milestoneChoices}
-              rows={tasks.map((t) => {
-                const x = at.get(t.id);
-                return {
-                  id: t.id,
-                  version: t.version,
-                  title: t.title,
-                  length: t.length,
-                  notBefore: t.notBefore ?? "",
-                  deadline: t.deadline ?? "",
-                  milestoneId: t.milestoneId ?? "",
-                  after: t.after,
-                  doneOn: t.doneOn,
-                  when: when(x),
-                  slack: x?.slack ?? 0,
-                  critical: x?.critical ?? false,
-                  late: !t.doneOn && (x?.slack ?? 0) < 0,
-                };
-              })}
+              rows={view.lines}
             />
           )}
           {staff && (

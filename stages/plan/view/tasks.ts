@@ -1,4 +1,5 @@
-import type { DatedTask } from "@/core/sessions/network";
+import { countTasks, type DatedTask, scheduleTasks } from "@/core/sessions/network";
+import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
 import type { Milestone } from "../queries/milestones";
 import type { Task } from "../queries/tasks";
 
@@ -37,4 +38,57 @@ export function networkOf(
       done: false,
     })),
   ];
+}
+
+export interface TaskLine {
+  readonly id: string;
+  readonly version: number;
+  readonly title: string;
+  readonly length: number;
+  readonly notBefore: string;
+  readonly deadline: string;
+  readonly milestoneId: string;
+  readonly after: string[];
+  readonly doneOn: string | null;
+  /** Its first and last day; null where it lies behind the last session. */
+  readonly begins: string | null;
+  readonly ends: string | null;
+  readonly slack: number;
+  readonly critical: boolean;
+  readonly late: boolean;
+}
+
+/** The tasks of a plan with their days, slack and what is late; their network as the chart draws it. */
+export function planView(
+  tasks: readonly Task[],
+  milestones: readonly Milestone[],
+  section: string | null,
+  sessions: readonly ClassSession[],
+  event: string,
+): { network: DatedTask[]; lines: TaskLine[] } {
+  const network = networkOf(tasks, milestones, section);
+  const plan = scheduleTasks(countTasks(network, sessions), sessionsHeld(sessions, event));
+  const at = new Map(plan.ok ? plan.tasks.map((t) => [t.id, t]) : []);
+  return {
+    network,
+    lines: tasks.map((t) => {
+      const x = at.get(t.id);
+      return {
+        id: t.id,
+        version: t.version,
+        title: t.title,
+        length: t.length,
+        notBefore: t.notBefore ?? "",
+        deadline: t.deadline ?? "",
+        milestoneId: t.milestoneId ?? "",
+        after: t.after,
+        doneOn: t.doneOn,
+        begins: (x && sessions[x.early]?.date) ?? null,
+        ends: (x && sessions[x.earlyEnd - 1]?.date) ?? null,
+        slack: x?.slack ?? 0,
+        critical: x?.critical ?? false,
+        late: !t.doneOn && (x?.slack ?? 0) < 0,
+      };
+    }),
+  };
 }

@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { createEditionAction } from "../actions";
 import { edition } from "../schema";
+
+const { TextField } = fieldsOf(edition);
 
 export function EditionForm({ projectId, title }: { projectId: string; title: string }) {
   return (
@@ -13,6 +15,7 @@ export function EditionForm({ projectId, title }: { projectId: string; title: st
       fixed={{ projectId }}
       defaults={{ title, startsOn: "", endsOn: "", eventOn: "" }}
       submit="Begin the next edition"
+      saved="The next edition is made."
       goTo="/p/:slug"
     >
       <TextField name="title" label="Title" />

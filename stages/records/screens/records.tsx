@@ -1,17 +1,17 @@
 import { formatNumber } from "@/core/quantity/quantity";
-import { channelsOf } from "@/core/run/protocol";
 import { projectPage } from "@/platform/pages/page";
 import { projectActs } from "@/platform/project/acts";
 import { protocolsOf } from "@/stages/bench/queries";
 import { buildsOf } from "@/stages/builds/queries";
-import { contestOf } from "@/stages/contest/queries/events";
+import { eventsOf } from "@/stages/contest/queries/events";
 import { fullDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
 import { FinishButton, ReopenButton } from "../parts/buttons";
 import { EditionForm } from "../parts/edition-form";
-import { bestOf, editionsBefore, laterEditions } from "../queries";
+import { bestsOf, editionsBefore, laterEditions } from "../queries";
+import { firstPlaces, recordedLines } from "../view";
 
 /** Records: the best of this edition and of those before it, the final standings, and the next edition. */
 export async function RecordsScreen({ slug }: { slug: string }) {
@@ -19,27 +19,18 @@ export async function RecordsScreen({ slug }: { slug: string }) {
   const p = frame.project;
   const [protocols, events, builds, before, later] = await Promise.all([
     protocolsOf(p.id),
-    contestOf(p.id),
+    eventsOf(p.id),
     buildsOf(p.id),
     editionsBefore(p.id),
     laterEditions(p.id),
   ]);
   const editions = [{ id: p.id, title: p.title, slug: p.slug, endsOn: p.endsOn }, ...before];
-  const lines = protocols.flatMap((x) =>
-    channelsOf(x.definition)
-      .filter((c) => c.key === x.definition.primary || x.definition.derived.some((d) => d.key === c.key))
-      .map((c) => ({ protocol: x, channel: c })),
+  const lines = recordedLines(protocols);
+  const wanted = editions.flatMap((e) =>
+    lines.map((l) => ({ projectId: e.id, protocol: l.protocol.name, channel: l.channel.key })),
   );
-  const table = await Promise.all(
-    editions.flatMap((e) =>
-      lines.map(async (l) => ({ e, l, best: await bestOf(e.id, l.protocol.name, l.channel.key) })),
-    ),
-  );
-  const winners = events.flatMap((e) =>
-    e.standings
-      .filter((s) => s.place === 1)
-      .map((s) => ({ event: e, s, build: builds.find((b) => b.id === e.entries.find((n) => n.id === s.id)?.buildId) })),
-  );
+  const bests = await bestsOf(wanted);
+  const winners = firstPlaces(events, builds);
   return (
     <>
       <PageHead
@@ -57,7 +48,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
         <div className="grid gap-6">
           <section>
             <h2 className="mb-1.5">Best of each edition</h2>
-            {lines.length === 0 || table.every((t) => !t.best) ? (
+            {lines.length === 0 || bests.every((b) => !b) ? (
               <Empty title="Nothing is on record yet">
                 The best comparable run of each measure stands here, this year's and those of earlier editions.
               </Empty>
@@ -74,7 +65,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
                   </tr>
                 </thead>
                 <tbody>
-                  {editions.map((e) => (
+                  {editions.map((e, row) => (
                     <tr key={e.id}>
                       <td>
                         {actor.projects[e.id] ? (
@@ -86,8 +77,8 @@ export async function RecordsScreen({ slug }: { slug: string }) {
                         )}
                         {e.id === p.id && <span className="text-soft"> this one</span>}
                       </td>
-                      {lines.map((l) => {
-                        const b = table.find((t) => t.e.id === e.id && t.l === l)?.best;
+                      {lines.map((l, column) => {
+                        const b = bests[row * lines.length + column];
                         return (
                           <td key={`${l.protocol.id}${l.channel.key}`} className="num">
                             {b ? (
@@ -113,7 +104,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
             <section>
               <h2 className="mb-1.5">First places</h2>
               <ul>
-                {winners.map(({ event, s, build }) => (
+                {winners.map(({ event, standing: s, build }) => (
                   <li key={event.id + s.id} className="border-b border-line py-1.5">
                     <span className="font-[650]">{s.name}</span>{" "}
                     <span className="text-soft">

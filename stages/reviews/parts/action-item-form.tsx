@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { addActionAction } from "../actions";
 import { action } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(action);
 
 export function ActionItemForm({ reviewId, members, due }: { reviewId: string; members: Option[]; due: string }) {
   return (

@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { closeActionAction } from "../actions";
 import { closeAction } from "../schema";
+
+const { TextField } = fieldsOf(closeAction);
 
 export const CloseForm = ({ id, version }: { id: string; version: number }) => (
   <ActionForm

@@ -1,11 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { planReviewsAction } from "../actions";
 import { planReviews } from "../schema";
+
+const { TextField, SelectField, ChoiceField } = fieldsOf(planReviews);
 
 export function PlanForm({ projectId, rubrics, teams }: { projectId: string; rubrics: Option[]; teams: Option[] }) {
   return (

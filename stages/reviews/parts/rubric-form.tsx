@@ -3,10 +3,15 @@
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
-import { TextArea, TextField } from "@/ui/form/fields";
+import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass, LinkButton } from "@/ui/page";
 import { saveRubricAction } from "../actions";
 import { rubric } from "../schema";
+
+/** A criterion as it is typed: its levels a line each. */
+type TypedCriterion = { name: string; weight: string; levelText: string };
+const { TextField } = fieldsOf(rubric);
+const criterion = fieldsFor<TypedCriterion>();
 
 function Criteria() {
   const { control } = useFormContext();
@@ -16,9 +21,14 @@ function Criteria() {
       {fields.map((f, i) => (
         <FieldGroup key={f.id} name={`criteria.${i}`}>
           <div className="grid items-start gap-3 border-t border-line pt-3 sm:grid-cols-[1fr_90px_2fr_auto]">
-            <TextField name="name" label="Criterion" />
-            <TextField name="weight" label="Weight" inputMode="decimal" />
-            <TextArea name="levelText" label="Levels" rows={4} hint="One a line: points, then what it takes" />
+            <criterion.TextField name="name" label="Criterion" />
+            <criterion.TextField name="weight" label="Weight" inputMode="decimal" />
+            <criterion.TextArea
+              name="levelText"
+              label="Levels"
+              rows={4}
+              hint="One a line: points, then what it takes"
+            />
             <button type="button" className={`${buttonClass("quiet")} mt-5`} onClick={() => remove(i)}>
               remove
             </button>
@@ -66,6 +76,7 @@ export function RubricForm({
       fixed={{ projectId, id, version }}
       defaults={defaults}
       submit={id ? "Save a new version" : "Save rubric"}
+      saved="The rubric is saved."
       goTo={`/p/${slug}/reviews`}
       cancel={
         <LinkButton href={`/p/${slug}/reviews`} look="quiet">

@@ -2,9 +2,11 @@
 
 import { reviewVerdict } from "@/core/vocabulary/grades";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextArea } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { decideReviewAction } from "../actions";
 import { decide } from "../schema";
+
+const { TextArea, SelectField } = fieldsOf(decide);
 
 export function VerdictForm({
   id,

@@ -1,32 +1,29 @@
-import { combineSheets } from "@/core/sheet/sheet";
 import { projectPage } from "@/platform/pages/page";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import { cx } from "@/ui/classes";
 import { fullDate, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { reviewActs } from "../acts";
 import { PlanForm } from "../parts/plan-form";
 import { reviewsOf, rubricsOf } from "../queries";
+import { reviewsView } from "../view";
 
 /** Reviews by title and team: sheets in, score, verdict, open actions. */
 export async function ReviewsScreen({ slug }: { slug: string }) {
   const { frame, staff, ownTeam } = await projectPage(slug, reviewActs.read);
   const p = frame.project;
   const [reviews, rubrics, teams] = await Promise.all([reviewsOf(p.id), rubricsOf(p.id), teamsOf(p.id)]);
-  const groups = [...new Set(reviews.map((r) => r.title))]
-    .map((title) => ({ title, list: reviews.filter((r) => r.title === title) }))
-    .reverse();
-  const open = reviews.flatMap((r) => r.actions.filter((a) => !a.closedAt).map((a) => ({ a, r })));
+  const view = reviewsView(reviews, frame.today, { staff, team: ownTeam });
   return (
     <>
       <PageHead
         title="Reviews"
         note={
           reviews.length
-            ? `${reviews.filter((r) => r.verdict).length} of ${reviews.length} have their verdict · ${open.length} ` +
-              "actions open"
+            ? `${view.decided} of ${reviews.length} have their verdict · ${view.open.length} actions open`
             : undefined
         }
       >
@@ -52,96 +49,77 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
           </Empty>
         </div>
       )}
-      {groups.map((g) => (
+      {view.groups.map((g) => (
         <section key={g.title} className="mb-5">
           <h2 className="mb-1.5">
             {g.title}{" "}
             <span className="font-normal text-soft">
-              {fullDate(g.list[0]!.heldOn)} · {g.list[0]!.rubric}
+              {fullDate(g.heldOn)} · {g.rubric}
             </span>
           </h2>
-          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={g.title}>
-            <table className="table">
-              <thead>
-                <tr>
-                  <th>Team</th>
-                  <th>Build</th>
-                  <th className="num">Sheets</th>
-                  <th className="num">
-                    Score <span className="unit">%</span>
-                  </th>
-                  <th>Verdict</th>
-                  <th>Actions</th>
-                </tr>
-              </thead>
-              <tbody>
-                {g.list.map((r) => {
-                  const score = combineSheets(
-                    r.definition,
-                    r.sheets.map((s) => ({ rater: s.raterName, marks: s.marks })),
-                  );
-                  const left = r.actions.filter((a) => !a.closedAt);
-                  const visible = staff || r.teamId === ownTeam;
-                  return (
-                    <tr key={r.id}>
-                      <td>
-                        <Link href={`/p/${slug}/reviews/${r.id}`} className="font-[650] hover:text-iron">
-                          {r.team}
-                        </Link>
-                      </td>
-                      <td>{r.build ? `G${r.build}` : "–"}</td>
-                      <td className="num">{r.sheets.length}</td>
-                      <td className="num">
-                        {visible && score.value !== null ? (
-                          <Figure working={score.working}>{(Number(score.value) * 100).toFixed(1)}</Figure>
-                        ) : (
-                          "–"
-                        )}
-                      </td>
-                      <td>
-                        {r.verdict ?? <span className="text-soft">{r.heldOn > frame.today ? "to come" : "open"}</span>}
-                      </td>
-                      <td>
-                        {r.actions.length === 0 ? (
-                          "–"
-                        ) : (
-                          <>
-                            {r.actions.length - left.length} of {r.actions.length} closed
-                            {left.some((a) => a.dueOn < frame.today) && (
-                              <span className="text-iron">
-                                {" "}
-                                · {left.filter((a) => a.dueOn < frame.today).length} overdue
-                              </span>
-                            )}
-                          </>
-                        )}
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </div>
+          <DataTable
+            caption={g.title}
+            columns={[
+              { key: "team", text: "Team" },
+              { key: "build", text: "Build" },
+              { key: "sheets", text: "Sheets", num: true },
+              { key: "score", text: "Score (%)", num: true },
+              { key: "verdict", text: "Verdict" },
+              { key: "actions", text: "Actions closed" },
+            ]}
+            rows={g.lines.map((l) => ({
+              id: l.review.id,
+              cells: {
+                team: {
+                  value: l.review.team,
+                  show: (
+                    <Link href={`/p/${slug}/reviews/${l.review.id}`} className="font-[650] hover:text-iron">
+                      {l.review.team}
+                    </Link>
+                  ),
+                },
+                build: l.review.build ? `G${l.review.build}` : null,
+                sheets: l.review.sheets.length,
+                score: l.score && {
+                  value: l.score.percent,
+                  show: <Figure working={l.score.working}>{l.score.percent.toFixed(1)}</Figure>,
+                },
+                verdict: {
+                  value: l.review.verdict ?? l.state,
+                  show: l.review.verdict ?? <span className="text-soft">{l.state}</span>,
+                },
+                actions: l.review.actions.length
+                  ? {
+                      value: `${l.closed} of ${l.review.actions.length}`,
+                      show: (
+                        <>
+                          {l.closed} of {l.review.actions.length}
+                          {l.overdue > 0 && <span className="text-iron"> · {l.overdue} overdue</span>}
+                        </>
+                      ),
+                    }
+                  : null,
+              },
+            }))}
+          />
         </section>
       ))}
-      {open.length > 0 && (
+      {view.open.length > 0 && (
         <section className="mb-5">
           <h2 className="mb-1.5">Open actions</h2>
           <ul>
-            {open
-              .sort((x, y) => (x.a.dueOn < y.a.dueOn ? -1 : 1))
-              .map(({ a, r }) => (
-                <li key={a.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-line py-1">
-                  <span className="w-24 font-[600]">{r.team}</span>
-                  <Link href={`/p/${slug}/reviews/${r.id}`} className="min-w-60 grow hover:text-iron">
-                    {a.what}
-                  </Link>
-                  <span className="text-soft">{staff || r.teamId === ownTeam ? (a.owner ?? "the team") : ""}</span>
-                  <span className={cx("w-28 text-right text-sm", a.dueOn < frame.today ? "text-iron" : "text-soft")}>
-                    {a.dueOn < frame.today ? "was due" : "due"} {shortDate(a.dueOn)}
-                  </span>
-                </li>
-              ))}
+            {view.open.map(({ action: a, review: r }) => (
+              <li key={a.id} className="flex flex-wrap items-baseline gap-x-4 border-b border-line py-1">
+                <span className="w-24 font-[600]">{r.team}</span>
+                <Link href={`/p/${slug}/reviews/${r.id}`} className="min-w-60 grow hover:text-iron">
+                  {a.what}
+                </Link>
+                <span className="text-soft">{staff || r.teamId === ownTeam ? (a.owner ?? "the team") : ""}</span>
+                <span className={cx("w-28 text-right text-sm", a.dueOn < frame.today ? "text-iron" : "text-soft")}>
+                  {a.dueOn < frame.today ? "was due" : "due"} {shortDate(a.dueOn)}
+                </span>
+              </li>
+            ))}
           </ul>
         </section>
       )}

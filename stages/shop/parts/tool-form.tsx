@@ -1,9 +1,11 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { TextArea, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { saveToolAction } from "../actions";
 import { tool } from "../schema";
+
+const { TextField, TextArea } = fieldsOf(tool);
 
 export const ToolForm = ({ projectId }: { projectId: string }) => (
   <ActionForm

@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { setTeamConceptAction } from "../actions";
 import { teamConcept } from "../schema";
+
+const { SelectField } = fieldsOf(teamConcept);
 
 export const ConceptOfTeam = ({
   id,

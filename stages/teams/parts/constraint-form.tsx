@@ -3,12 +3,14 @@
 import { useState } from "react";
 import { type ConstraintKind, constraintKind } from "@/core/vocabulary/teams";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { Select } from "@/ui/select";
 import { tip } from "@/ui/tip";
 import { addConstraintAction } from "../actions";
 import { teamConstraint } from "../schema";
+
+const { SelectField } = fieldsOf(teamConstraint);
 
 const isSeat = (kind: ConstraintKind) => kind === "lock" || kind === "forbidden";
 const kinds = constraintKind.options.map((o) => (isSeat(o.value) ? { ...o, label: `${o.label} …` } : o));

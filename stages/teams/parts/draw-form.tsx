@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { drawTeamsAction } from "../actions";
 import { drawTeams } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(drawTeams);
 
 /** The seed is shown, and may be changed, before anything is drawn. */
 export function DrawForm({ projectId, sections, seed }: { projectId: string; sections: Option[]; seed: string }) {

@@ -3,6 +3,7 @@
 import type { SolverReport } from "@/core/teams/report";
 import { cx } from "@/ui/classes";
 import { Fold } from "@/ui/fold";
+import { DataTable } from "@/ui/table";
 
 /**
  * A plan explained: the teams, what of the wishes is met, every limit, and for each student what was got and why not
@@ -65,29 +66,27 @@ export function Explained({
         </ul>
       </Fold>
       <Fold labelClass="text-sm" label="Each student: what was got, and why not more">
-        <div className="mt-1 overflow-x-auto" tabIndex={0} role="region" aria-label="Each student">
-          <table className="table">
-            <thead>
-              <tr>
-                <th>Student</th>
-                <th>Team</th>
-                <th>Idea</th>
-                <th>Wishes</th>
-                <th>Why not more</th>
-              </tr>
-            </thead>
-            <tbody>
-              {report.students.map((s) => (
-                <tr key={s.id}>
-                  <td className="font-[600] whitespace-nowrap">{s.name}</td>
-                  <td className="whitespace-nowrap">{name(s.team)}</td>
-                  <td>{s.choice === null ? "–" : s.choice === 0 ? "not on the list" : `choice ${s.choice}`}</td>
-                  <td>{s.wishes ? `${s.met} of ${s.wishes}` : "–"}</td>
-                  <td className="text-sm text-soft">{s.notes.join("; ")}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+        <div className="mt-1">
+          <DataTable
+            caption="Each student"
+            columns={[
+              { key: "student", text: "Student", className: "font-[600] whitespace-nowrap" },
+              { key: "team", text: "Team", className: "whitespace-nowrap" },
+              { key: "idea", text: "Idea" },
+              { key: "wishes", text: "Wishes" },
+              { key: "why", text: "Why not more", className: "text-soft" },
+            ]}
+            rows={report.students.map((s) => ({
+              id: s.id,
+              cells: {
+                student: s.name,
+                team: name(s.team),
+                idea: s.choice === null ? null : s.choice === 0 ? "not on the list" : `choice ${s.choice}`,
+                wishes: s.wishes ? `${s.met} of ${s.wishes}` : null,
+                why: s.notes.join("; "),
+              },
+            }))}
+          />
         </div>
       </Fold>
     </div>

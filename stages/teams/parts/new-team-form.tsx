@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { createTeamAction } from "../actions";
 import { newTeam } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(newTeam);
 
 export function NewTeamForm({ projectId, sections }: { projectId: string; sections: Option[] }) {
   return (

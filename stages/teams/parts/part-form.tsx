@@ -2,12 +2,13 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { savePartAction } from "../actions";
 import { part } from "../schema";
+
+const { TextField, ChoiceField } = fieldsOf(part);
 
 export function PartForm({
   teamId,

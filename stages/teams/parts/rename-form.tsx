@@ -3,9 +3,11 @@
 import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import { renameTeamAction, retireTeamAction } from "../actions";
 import { renameTeam } from "../schema";
+
+const { TextField } = fieldsOf(renameTeam);
 
 export function RenameForm({ id, version, name }: { id: string; version: number; name: string }) {
   const [open, setOpen] = useState(false);

@@ -1,10 +1,12 @@
 "use client";
 
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField, TextField } from "@/ui/form/fields";
+import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { drawSelectionOrderAction } from "../actions";
 import { drawSelectionOrder } from "../schema";
+
+const { TextField, SelectField } = fieldsOf(drawSelectionOrder);
 
 export function SelectionOrder({ projectId, sections, seed }: { projectId: string; sections: Option[]; seed: string }) {
   return (

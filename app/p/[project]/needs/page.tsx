@@ -6,8 +6,8 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ r?: string; filter?: string; sort?: string }>;
+  searchParams: Promise<{ r?: string; filter?: string }>;
 }) {
-  const { r, filter, sort } = await searchParams;
-  return <NeedsScreen slug={(await params).project} open={r} filter={filter} sort={sort} />;
+  const { r, filter } = await searchParams;
+  return <NeedsScreen slug={(await params).project} open={r} filter={filter} />;
 }

@@ -1,0 +1,121 @@
+// A page reads what it shows and no more: the queries of every main view are counted against a budget.
+import type { ReactElement } from "react";
+import { openSession } from "@/platform/sign-in/sessions";
+import { BenchScreen } from "@/stages/bench/screens/bench";
+import { BriefScreen } from "@/stages/brief/screens/brief";
+import { BuildScreen } from "@/stages/builds/screens/build";
+import { BuildsScreen } from "@/stages/builds/screens/builds";
+import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
+import { ContestScreen } from "@/stages/contest/screens/contest";
+import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
+import { GradesScreen } from "@/stages/grades/screens/grades";
+import { NeedsScreen } from "@/stages/needs/screens/needs";
+import { StatementsScreen } from "@/stages/needs/screens/statements";
+import { NotebookScreen } from "@/stages/notebook/screens/notebook";
+import { PeopleScreen } from "@/stages/people/screens/people";
+import { CalendarScreen } from "@/stages/plan/screens/calendar";
+import { GatesScreen } from "@/stages/plan/screens/gates";
+import { PlanScreen } from "@/stages/plan/screens/plan";
+import { RecordsScreen } from "@/stages/records/screens/records";
+import { ReviewsScreen } from "@/stages/reviews/screens/reviews";
+import { NewTool, ToolsPart } from "@/stages/shop/screens/tools";
+import { FormingScreen } from "@/stages/teams/screens/forming";
+import { TeamsScreen } from "@/stages/teams/screens/teams";
+import { settle } from "@/stages/testing/render";
+import { openClass } from "@/stages/testing/school";
+import type { World } from "@/stages/testing/world";
+import { CoreLogScreen } from "./log/screens/core-log";
+import { ProjectShell } from "./shell/parts/project-shell";
+import { TodayScreen } from "./today/screens/today";
+
+let mockMemo = new Map<string, unknown>();
+let mockSecret = "";
+jest.mock("next/headers", () => ({
+  cookies: async () => ({ get: () => ({ value: mockSecret }) }),
+  headers: async () => new Map(),
+}));
+jest.mock("@/ui/markdown", () => ({ Markdown: () => null }));
+// What React keeps for one request is kept here for one page.
+jest.mock("react", () => {
+  let id = 0;
+  const cache = (f: (...args: unknown[]) => unknown) => {
+    const mine = ++id;
+    return (...args: unknown[]) => {
+      const key = `${mine} ${JSON.stringify(args)}`;
+      if (!mockMemo.has(key)) mockMemo.set(key, f(...args));
+      return mockMemo.get(key);
+    };
+  };
+  return { ...jest.requireActual("react"), cache };
+});
+
+const heard = globalThis as unknown as { ironstoneHeard?: (query: string) => void };
+let done: () => Promise<void>;
+let w: World;
+let slug: string;
+beforeAll(async () => {
+  const opened = await openClass();
+  ({ done, w } = opened);
+  slug = w.slug;
+  mockSecret = (await openSession((opened.boss as { id: string }).id)).secret;
+});
+afterAll(async () => {
+  heard.ironstoneHeard = undefined;
+  await done();
+});
+
+/** The queries of a page, those of its shell left out: they are counted once, by themselves. */
+async function queriesOf(make: () => ReactElement): Promise<string[]> {
+  await settle(make()); // what is kept is fresh from here on
+  mockMemo = new Map();
+  await settle(<ProjectShell slug={slug}>{null}</ProjectShell>);
+  const queries: string[] = [];
+  heard.ironstoneHeard = (q) => queries.push(q.trim().replace(/\s+/g, " "));
+  await settle(make());
+  heard.ironstoneHeard = undefined;
+  return queries;
+}
+
+const views: [string, number, () => ReactElement][] = [
+  ["Today", 12, () => <TodayScreen />],
+  ["core log", 12, () => <CoreLogScreen slug={slug} show="" />],
+  ["brief", 12, () => <BriefScreen slug={slug} />],
+  ["requirements", 12, () => <NeedsScreen slug={slug} />],
+  ["a requirement", 12, () => <NeedsScreen slug={slug} open="R-01" />],
+  ["statements", 12, () => <StatementsScreen slug={slug} />],
+  ["concepts", 12, () => <ConceptsScreen slug={slug} />],
+  ["teams", 12, () => <TeamsScreen slug={slug} />],
+  ["forming", 12, () => <FormingScreen slug={slug} />],
+  ["plan", 12, () => <PlanScreen slug={slug} />],
+  ["calendar", 12, () => <CalendarScreen slug={slug} />],
+  [
+    "gates",
+    12,
+    () => <GatesScreen slug={slug} toolsPart={<ToolsPart slug={slug} />} newTool={<NewTool slug={slug} />} />,
+  ],
+  ["builds", 12, () => <BuildsScreen slug={slug} />],
+  ["a build", 12, () => <BuildScreen slug={slug} id={w.build} />],
+  ["bench", 12, () => <BenchScreen slug={slug} />],
+  ["reviews", 12, () => <ReviewsScreen slug={slug} />],
+  ["grades", 12, () => <GradesScreen slug={slug} />],
+  ["contest", 12, () => <ContestScreen slug={slug} />],
+  ["board", 12, () => <OwnBoardScreen slug={slug} />],
+  ["records", 12, () => <RecordsScreen slug={slug} />],
+  ["notebook", 12, () => <NotebookScreen slug={slug} />],
+  ["people", 12, () => <PeopleScreen slug={slug} />],
+];
+
+test.each(views)("%s: at most %i queries beside its frame", async (_, budget, make) => {
+  const queries = await queriesOf(make);
+  expect({ over: Math.max(0, queries.length - budget), queries: queries.length > budget ? queries : [] }).toEqual({
+    over: 0,
+    queries: [],
+  });
+  // What is asked twice could have been asked once.
+  expect(queries.filter((q, i) => queries.indexOf(q) !== i)).toEqual([]);
+});
+
+test("every main view is counted, and the count counts", async () => {
+  const queries = await queriesOf(() => <PeopleScreen slug={slug} />);
+  expect(queries.some((q) => /FROM (membership|person|student)/.test(q))).toBe(true);
+});

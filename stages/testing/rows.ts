@@ -1,0 +1,89 @@
+// Rows as queries give them, made up for tests of views: what a test does not say is ordinary.
+import type { ProtocolDefinition } from "@/core/run/protocol";
+import type { Verdict } from "@/core/vocabulary/needs";
+import type { Protocol } from "@/stages/bench/queries";
+import type { Build } from "@/stages/builds/queries";
+import type { RequirementRow } from "@/stages/needs/queries/requirements";
+import type { ProjectState } from "@/stages/needs/queries/state";
+import type { Team } from "@/stages/teams/queries/teams";
+
+export const aTeam = (name: string, more: Partial<Team> = {}): Team => ({
+  id: name as Team["id"],
+  name,
+  sectionId: "section" as Team["sectionId"],
+  section: "3",
+  conceptId: null,
+  concept: null,
+  version: 1,
+  members: [],
+  ...more,
+});
+
+export const aBuild = (team: string, number: number, more: Partial<Build> = {}): Build =>
+  ({
+    id: `${team} G${number}`,
+    teamId: team,
+    team,
+    number,
+    builtOn: "2027-02-01",
+    stage: "prototype",
+    whatChanged: "a longer drum",
+    why: "",
+    mass: null,
+    cost: null,
+    sides: null,
+    predicted: null,
+    version: 1,
+    revision: 1,
+    parents: [],
+    variables: {},
+    photos: [],
+    ...more,
+  }) as unknown as Build;
+
+export const aRequirement = (code: string, more: Partial<RequirementRow> = {}): RequirementRow => ({
+  id: code,
+  code,
+  rowVersion: 1,
+  ownerId: null,
+  owner: null,
+  number: 1,
+  statement: `${code} holds`,
+  kind: "criterion",
+  priority: "must",
+  measure: null,
+  comparator: null,
+  target: null,
+  second: null,
+  sides: null,
+  unit: null,
+  method: null,
+  source: "",
+  reason: "",
+  createdBy: "Mara Okafor",
+  createdAt: "2027-01-18T08:00:00Z",
+  ...more,
+});
+
+export const aProtocol = (definition: ProtocolDefinition, more: Partial<Protocol> = {}): Protocol =>
+  ({ id: "lift", name: "Timed lift", number: 1, versionId: "lift 1", definition, ...more }) as Protocol;
+
+/** Where a project stands: verdicts by "requirement build", summaries by build. */
+export function aState(
+  rows: Partial<Pick<ProjectState, "requirements" | "teams" | "builds" | "protocols">>,
+  verdicts: Record<string, Verdict> = {},
+  counted: Record<string, number> = {},
+): ProjectState {
+  const builds = rows.builds ?? [];
+  return {
+    requirements: [],
+    teams: [],
+    protocols: [],
+    ...rows,
+    builds,
+    tested: new Set(Object.keys(counted)),
+    newest: new Map(builds.map((b) => [b.teamId as string, b])),
+    verdict: (r, b) => verdicts[`${r} ${b}`] ?? "untested",
+    summary: (b) => (b in counted ? ({ counted: counted[b] } as ReturnType<ProjectState["summary"]>) : null),
+  };
+}
