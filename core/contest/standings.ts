@@ -3,7 +3,7 @@ import { drawOrder } from "../draw/draw";
 import { type Attempt, type AttemptsPolicy, countAttempts } from "../points/attempts";
 import { applyRule, type PointsRule } from "../points/rule";
 import { decimalsFor, formatNumber } from "../quantity/quantity";
-import { rank } from "../ranking/rank";
+import { atResolution, rank } from "../ranking/rank";
 import { type PlaceNumbering, type TieBreakKind, tieBreak } from "../vocabulary/contest";
 import type { Better } from "../vocabulary/runs";
 import { runState } from "../vocabulary/runs";
@@ -39,6 +39,9 @@ export interface Standing {
   readonly id: string;
   readonly name: string;
   readonly place: number | null;
+  /** The first of the places that it fills with those it is tied with, and how many they are. */
+  readonly first: number | null;
+  readonly sharing: number;
   readonly shared: boolean;
   readonly counted: string | null;
   /** Counted value at the instrument's resolution, as shown. */
@@ -92,8 +95,12 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
   );
   const breakValue = (e: EntryRecord, kind: TieBreakKind): string | null => {
     if (kind === "second") {
-      const valid = e.attempts.filter((a) => a.state === "valid" && a.value !== null).map((a) => a.value!);
-      return valid.sort((a, b) => (event.better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b)))[1] ?? null;
+      // Attempts beyond n never count, and what the instrument cannot tell apart breaks no tie.
+      const valid = e.attempts
+        .filter((a) => a.state !== "void")
+        .slice(0, event.policy.n)
+        .flatMap((a) => (a.state === "valid" && a.value !== null ? [atResolution(a.value, event.resolution)] : []));
+      return valid.sort((a, b) => (event.better === "more" ? b.cmp(a) : a.cmp(b)))[1]?.toString() ?? null;
     }
     if (kind === "lighter") return e.mass;
     if (kind === "earlier") return e.inspectedAt === null ? null : String(Date.parse(e.inspectedAt));
@@ -118,8 +125,6 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
   const bestValue = [...counted.values()]
     .flatMap((c) => (c.value === null ? [] : [c.value]))
     .sort((a, b) => (event.better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b)))[0];
-  const sharing = new Map<number, number>();
-  for (const r of ranked) if (r.place !== null) sharing.set(r.place, (sharing.get(r.place) ?? 0) + 1);
   return ranked.map((r) => {
     const entry = entries.find((e) => e.id === r.id)!;
     const c = counted.get(r.id)!;
@@ -127,8 +132,8 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
       event.points && c.value !== null
         ? applyRule(event.points, c.value, event.unit, {
             best: bestValue,
-            place: r.place === null ? undefined : Math.floor(r.place),
-            sharing: r.place === null ? 1 : sharing.get(r.place),
+            place: r.first ?? undefined,
+            sharing: r.sharing,
           })
         : null;
     let marked = false;
@@ -145,6 +150,8 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
       id: r.id,
       name: entry.name,
       place: r.place,
+      first: r.first,
+      sharing: r.sharing,
       shared: r.shared,
       counted: c.value,
       shown: c.value === null ? "–" : show(c.value),

@@ -153,7 +153,11 @@ export function gradeOf(
     .reduce((s, c) => s.plus(c.share!.times(c.weight)), new Decimal(0))
     .div(weight)
     .times(100);
-  const grade = exact.toDecimalPlaces(scheme.decimals, Decimal.ROUND_HALF_UP).toString();
+  // A third is kept to fifteen digits: what that leaves over must not turn an exact half into a little less.
+  const grade = exact
+    .toDecimalPlaces(10, Decimal.ROUND_HALF_UP)
+    .toDecimalPlaces(scheme.decimals, Decimal.ROUND_HALF_UP)
+    .toString();
   return {
     value: { grade, components: out },
     working: makeWorking({

@@ -25,7 +25,7 @@ export type PointsRule =
 export interface RuleContext {
   /** The best value of all, for the ratio rule. */
   readonly best?: string;
-  /** Place (1 is first) and how many share it, for the place rule. */
+  /** For the place rule: the first place that is filled (1 is the best), and how many fill places from there on. */
   readonly place?: number;
   readonly sharing?: number;
 }

@@ -27,12 +27,19 @@ export interface Ranked {
   readonly id: string;
   /** null for candidates without a value. */
   readonly place: number | null;
+  /** The places that it fills with those it is tied with, whatever the way of numbering: the first, and how many. */
+  readonly first: number | null;
+  readonly sharing: number;
   readonly shared: boolean;
   /** Which tie-break decided between this one and its neighbours, in words. */
   readonly decidedBy: string | null;
 }
 
-const atResolution = (value: string, resolution: string | null) =>
+/**
+ * A value on its instrument's grid, half up; itself without a resolution.
+ * @example atResolution("8.95", "0.1").toString() // => "9"
+ */
+export const atResolution = (value: string, resolution: string | null): Decimal =>
   resolution === null
     ? new Decimal(value)
     : new Decimal(value).div(resolution).toDecimalPlaces(0, Decimal.ROUND_HALF_UP).times(resolution);
@@ -94,11 +101,14 @@ export function rank(candidates: readonly Candidate[], rule: RankRule): Ranked[]
       out.push({
         id: item.id,
         place,
+        first: before + 1,
+        sharing: group.length,
         shared: group.length > 1,
         decidedBy: broke.length ? rule.tieBreaks[Math.max(...broke)]!.label : null,
       });
     before += group.length;
   });
-  for (const c of candidates) if (c.value === null) out.push({ id: c.id, place: null, shared: false, decidedBy: null });
+  for (const c of candidates)
+    if (c.value === null) out.push({ id: c.id, place: null, first: null, sharing: 1, shared: false, decidedBy: null });
   return out;
 }

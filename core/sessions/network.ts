@@ -118,10 +118,19 @@ export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number): N
       critical: l - e === least && open(t),
     };
   });
-  // One chain of the critical tasks: each begins where the one before ends.
-  const critical = order.filter((t) => scheduled.find((s) => s.id === t.id)!.critical);
+  // One chain of the critical tasks, back from the one that ends last: each begins where the one before it ends.
+  const at = new Map(scheduled.map((s) => [s.id, s]));
+  const critical = order.filter((t) => at.get(t.id)!.critical);
   const chain: PlanTask[] = [];
-  for (const t of critical) if (!chain.length || before(t).includes(chain.at(-1)!.id)) chain.push(t);
+  let link = critical.reduce<PlanTask | undefined>(
+    (last, t) => (last && at.get(last.id)!.earlyEnd > at.get(t.id)!.earlyEnd ? last : t),
+    undefined,
+  );
+  while (link) {
+    chain.unshift(link);
+    const { after, id }: PlanTask = link;
+    link = critical.find((t) => after.includes(t.id) && at.get(t.id)!.earlyEnd === at.get(id)!.early);
+  }
   return {
     ok: true,
     tasks: scheduled,

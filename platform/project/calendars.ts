@@ -27,26 +27,16 @@ export interface Calendars {
   of: Map<string, ClassSession[]>;
 }
 
-/** The class sessions of every section of a project: its pattern and own dates, minus days off, plus extra sessions. */
-export async function calendarsOf(
-  project: { id: string; startsOn: string; endsOn: string },
-  sql: Tx = db(),
-): Promise<Calendars> {
-  const [sections, daysOff, extras] = await Promise.all([
-    sql<SectionRow[]>`
-      SELECT c.id, c.name, c.pattern, c.version, ps.starts_on, ps.ends_on, ps.event_on
-      FROM section c
-      JOIN project_section ps ON ps.section_id = c.id
-      WHERE ps.project_id = ${project.id}
-      ORDER BY c.name
-    `,
-    sql<
-      DayOff[]
-    >`SELECT id, section_id, on_date, reason FROM day_off WHERE project_id = ${project.id} ORDER BY on_date`,
-    sql<
-      DayOff[]
-    >`SELECT id, section_id, on_date, reason FROM extra_session WHERE project_id = ${project.id} ORDER BY on_date`,
-  ]);
+interface Dated {
+  readonly id: string;
+  readonly startsOn: string;
+  readonly endsOn: string;
+}
+
+function calendarsFrom(
+  project: Dated,
+  { sections, daysOff, extras }: Pick<Calendars, "sections" | "daysOff" | "extras">,
+): Calendars {
   const mine = (list: readonly DayOff[], id: string) =>
     list.filter((d) => d.sectionId === null || d.sectionId === id).map((d) => d.onDate);
   const of = new Map(
@@ -62,4 +52,62 @@ export async function calendarsOf(
     ]),
   );
   return { sections, daysOff, extras, of };
+}
+
+/**
+ * The class sessions of every section of these projects, by project: its pattern and own dates, minus days off, plus
+ * extra sessions.
+ */
+export async function calendarsIn(
+  projectIds: readonly string[],
+  sql: Tx = db(),
+): Promise<Map<string, Dated & { eventOn: string | null } & Calendars>> {
+  if (!projectIds.length) return new Map();
+  const rows = await sql<(Dated & { eventOn: string | null } & Pick<Calendars, "sections" | "daysOff" | "extras">)[]>`
+    SELECT
+      p.id, p.starts_on, p.ends_on, p.event_on,
+      (
+        SELECT coalesce(
+          json_agg(
+            json_build_object(
+              'id', c.id, 'name', c.name, 'pattern', c.pattern, 'version', c.version, 'startsOn', s.starts_on,
+              'endsOn', s.ends_on, 'eventOn', s.event_on
+            )
+            ORDER BY c.name
+          ),
+          '[]'
+        )
+        FROM project_section s
+        JOIN section c ON c.id = s.section_id
+        WHERE s.project_id = p.id
+      ) AS sections,
+      (
+        SELECT coalesce(
+          json_agg(
+            json_build_object('id', id, 'sectionId', section_id, 'onDate', on_date, 'reason', reason) ORDER BY on_date
+          ),
+          '[]'
+        )
+        FROM day_off
+        WHERE project_id = p.id
+      ) AS days_off,
+      (
+        SELECT coalesce(
+          json_agg(
+            json_build_object('id', id, 'sectionId', section_id, 'onDate', on_date, 'reason', reason) ORDER BY on_date
+          ),
+          '[]'
+        )
+        FROM extra_session
+        WHERE project_id = p.id
+      ) AS extras
+    FROM project p
+    WHERE p.id IN ${sql(projectIds)}
+  `;
+  return new Map(rows.map((r) => [r.id, { ...r, ...calendarsFrom(r, r) }]));
+}
+
+/** The same of one project. */
+export async function calendarsOf(project: Dated, sql: Tx = db()): Promise<Calendars> {
+  return (await calendarsIn([project.id], sql)).get(project.id)!;
 }

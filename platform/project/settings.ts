@@ -2,7 +2,7 @@ import type { ConceptMethod } from "@/core/vocabulary/concepts";
 import type { GateStrictness } from "@/core/vocabulary/project";
 import type { ShareMethod, TeamMethod } from "@/core/vocabulary/teams";
 import "server-only";
-
+import { cache } from "react";
 import { db, type Tx } from "@/platform/db/db";
 
 /** The schools of a project's front half; each stands on its default until it is chosen. */
@@ -26,7 +26,10 @@ const defaults: Settings = {
   shareSchool: "number",
 };
 
-export async function settingsOf(projectId: string, sql: Tx = db()): Promise<Settings> {
+const asked = cache(async (projectId: string, sql: Tx): Promise<Settings> => {
   const [p] = await sql<{ settings: Partial<Settings> }[]>`SELECT settings FROM project WHERE id = ${projectId}`;
   return { ...defaults, ...p?.settings };
-}
+});
+
+/** A project's settings; asked once a page. */
+export const settingsOf = (projectId: string, sql: Tx = db()): Promise<Settings> => asked(projectId, sql);

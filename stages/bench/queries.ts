@@ -19,12 +19,12 @@ export interface Protocol {
 }
 
 /**
- * The protocols of a project in their current version, in the order in which they were written: the first is the
+ * The protocols of these projects in their current version, in the order in which they were written: the first is the
  * project's main test.
  */
-export const protocolsOf = (projectId: string, sql: Tx = db()) => sql<Protocol[]>`
+export const protocolsIn = (projectIds: readonly string[], sql: Tx = db()) => sql<(Protocol & { projectId: string })[]>`
   SELECT
-    p.id, p.name, p.version, v.id AS version_id, v.number, v.definition, v.what_changed, v.created_by, v.created_at,
+    p.project_id, p.id, p.name, p.version, v.id AS version_id, v.number, v.definition, v.what_changed, v.created_by, v.created_at,
     (
       SELECT count(*)::int
       FROM run r
@@ -33,9 +33,13 @@ export const protocolsOf = (projectId: string, sql: Tx = db()) => sql<Protocol[]
     ) AS runs
   FROM protocol p
   JOIN LATERAL (SELECT * FROM protocol_version WHERE protocol_id = p.id ORDER BY number DESC LIMIT 1) v ON true
-  WHERE p.project_id = ${projectId}
+  WHERE p.project_id IN ${sql(projectIds)}
   ORDER BY p.id
 `;
+
+/** The same of one project. */
+export const protocolsOf = (projectId: string, sql: Tx = db()): PromiseLike<Protocol[]> =>
+  protocolsIn([projectId], sql);
 
 export interface StoredRun extends RecordedRun {
   buildId: row.Run["buildId"];

@@ -8,21 +8,24 @@ import { rulesAgainst } from "./view";
 /** Projects without a brief, and briefs whose numbers differ from the register's. */
 export async function briefWaiting(projectIds: readonly string[]): Promise<Waiting[]> {
   const sql = db();
-  const [briefs, links, requirements] = await Promise.all([
-    sql<{ projectId: row.BriefVersion["projectId"]; body: row.BriefVersion["body"] }[]>`
-      SELECT DISTINCT ON (project_id) project_id, body
-      FROM brief_version
-      WHERE project_id IN ${sql(projectIds)}
-      ORDER BY project_id, number DESC
-    `,
+  const [briefs, requirements] = await Promise.all([
     sql<
       {
-        projectId: row.BriefRule["projectId"];
-        key: row.BriefRule["key"];
-        requirementId: row.BriefRule["requirementId"];
+        projectId: row.BriefVersion["projectId"];
+        body: row.BriefVersion["body"];
+        links: { key: row.BriefRule["key"]; requirementId: row.BriefRule["requirementId"] }[];
       }[]
     >`
-      SELECT project_id, key, requirement_id FROM brief_rule WHERE project_id IN ${sql(projectIds)}
+      SELECT DISTINCT ON (v.project_id)
+        v.project_id, v.body,
+        (
+          SELECT coalesce(json_agg(json_build_object('key', key, 'requirementId', requirement_id)), '[]')
+          FROM brief_rule
+          WHERE project_id = v.project_id
+        ) AS links
+      FROM brief_version v
+      WHERE v.project_id IN ${sql(projectIds)}
+      ORDER BY v.project_id, v.number DESC
     `,
     requirementsIn(projectIds),
   ]);
@@ -31,7 +34,7 @@ export async function briefWaiting(projectIds: readonly string[]): Promise<Waiti
     if (!brief) return [{ projectId, who: "Class", what: "Write the brief", stage: "Brief", path: "/brief" }];
     const differ = rulesAgainst(
       brief.body,
-      links.filter((l) => l.projectId === projectId),
+      brief.links,
       requirements.filter((r) => r.projectId === projectId),
     ).find((r) => r.differs && r.requirement);
     if (!differ) return [];

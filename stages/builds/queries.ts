@@ -22,15 +22,18 @@ const columns = (sql: Tx) => sql`
   ) AS photos
 `;
 
-/** Every build of a project, by team and number. */
-export const buildsOf = (projectId: string, sql: Tx = db()) =>
+/** Every build of these projects, by team and number. */
+export const buildsIn = (projectIds: readonly string[], sql: Tx = db()) =>
   sql<Build[]>`
     SELECT ${columns(sql)}
     FROM build b
     JOIN team t ON t.id = b.team_id
-    WHERE b.project_id = ${projectId} AND t.retired_at IS NULL
+    WHERE b.project_id IN ${sql(projectIds)} AND t.retired_at IS NULL
     ORDER BY t.name, b.number
   `;
+
+/** The same of one project. */
+export const buildsOf = (projectId: string, sql: Tx = db()) => buildsIn([projectId], sql);
 
 export async function buildById(projectId: string, id: string): Promise<Build | null> {
   if (!isId(id)) return null;

@@ -95,10 +95,9 @@ export function stateOf(c: Component, student: Student, w: World): ComponentStat
       return waiting(
         event ? `${event.name} has no result for the team yet` : "the event is not in the plan (any more)",
       );
-    const sharing = event.standings.filter((x) => x.place === standing.place).length;
     return scored(standing.counted, event.definition.unit, standing.working, event.standings[0]?.counted ?? undefined, {
-      place: Math.floor(standing.place!),
-      sharing,
+      place: standing.first!,
+      sharing: standing.sharing,
     });
   }
   const measure = src.measure as { protocol: string; channel: string };

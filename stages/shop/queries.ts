@@ -1,5 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { cache } from "react";
 import { db, type Tx } from "@/platform/db/db";
 
 export interface Tool {
@@ -9,7 +10,8 @@ export interface Tool {
   signed: { personId: string; on: string; by: string }[];
 }
 
-export const toolsOf = (projectId: string, sql: Tx = db()) => sql<Tool[]>`
+const asked = cache(
+  (projectId: string, sql: Tx) => sql<Tool[]>`
   SELECT
     t.id, t.name, t.caution,
     (
@@ -20,4 +22,8 @@ export const toolsOf = (projectId: string, sql: Tx = db()) => sql<Tool[]>`
   FROM tool t
   WHERE t.project_id = ${projectId}
   ORDER BY t.name
-`;
+`,
+);
+
+/** The tools of a project with who is signed for them; asked once a page. */
+export const toolsOf = (projectId: string, sql: Tx = db()): PromiseLike<Tool[]> => asked(projectId, sql);

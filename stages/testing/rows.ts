@@ -5,6 +5,9 @@ import type { Protocol } from "@/stages/bench/queries";
 import type { Build } from "@/stages/builds/queries";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import type { ProjectState } from "@/stages/needs/queries/state";
+import type { Milestone } from "@/stages/plan/queries/milestones";
+import type { Task } from "@/stages/plan/queries/tasks";
+import type { Review } from "@/stages/reviews/queries";
 import type { Team } from "@/stages/teams/queries/teams";
 
 export const aTeam = (name: string, more: Partial<Team> = {}): Team => ({
@@ -87,3 +90,59 @@ export function aState(
     summary: (b) => (b in counted ? ({ counted: counted[b] } as ReturnType<ProjectState["summary"]>) : null),
   };
 }
+
+export const aReview = (team: string, more: Partial<Review> = {}): Review =>
+  ({
+    id: `${team} review`,
+    title: "First review",
+    heldOn: "2027-02-10",
+    teamId: team,
+    team,
+    build: 1,
+    rubric: "Design",
+    definition: {
+      criteria: [
+        {
+          key: "fit",
+          name: "Fit",
+          weight: "1",
+          levels: [
+            { points: "0", descriptor: "no" },
+            { points: "4", descriptor: "yes" },
+          ],
+        },
+      ],
+    },
+    verdict: null,
+    sheets: [],
+    actions: [],
+    ...more,
+  }) as unknown as Review;
+
+export const aMilestone = (title: string, dueOn: string, more: Partial<Milestone> = {}): Milestone => ({
+  id: title as Milestone["id"],
+  title,
+  dueOn,
+  dates: {},
+  scope: "team",
+  gateStage: null,
+  version: 1,
+  checks: [],
+  ...more,
+});
+
+export const aTask = (title: string, length: number, after: string[] = [], more: Partial<Task> = {}): Task => ({
+  id: title as Task["id"],
+  title,
+  length,
+  notBefore: null,
+  deadline: null,
+  milestoneId: null,
+  after: after as Task["after"],
+  doneOn: null,
+  version: 1,
+  ...more,
+});
+
+/** A class session on each of these days. */
+export const sessionsOn = (...dates: string[]) => dates.map((date, i) => ({ number: i + 1, date }));

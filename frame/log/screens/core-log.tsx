@@ -23,7 +23,15 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
   const { frame, staff } = await projectPage(slug);
   const p = frame.project;
   const [facts, reviews, milestones] = await Promise.all([projectState(p.id), reviewsOf(p.id), milestonesOf(p.id)]);
-  const flags = staff ? await flagsOf(p.id, frame.today, facts) : [];
+  const flags = staff
+    ? await flagsOf(facts, {
+        project: p.id,
+        today: frame.today,
+        end: p.eventOn ?? p.endsOn,
+        calendars: frame.calendars,
+        milestones,
+      })
+    : [];
   const primary = facts.protocols[0];
   const bench = primary ? await benchmarkOf(p.editionOf, primary.name, primary.definition.primary) : null;
   const base = `/p/${slug}`;

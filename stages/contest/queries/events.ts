@@ -42,37 +42,47 @@ export interface ScoredEvent extends ContestEvent {
   runs: StoredRun[];
 }
 
-/** The contest's events with entries and standings, as they are kept. */
-export async function eventsOf(projectId: string, sql: Tx = db()): Promise<ContestEvent[]> {
-  await freshenStandings(projectId);
-  const [events, entries] = await Promise.all([
-    sql<Omit<ContestEvent, "entries" | "needed">[]>`
-      SELECT
-        e.id, e.name, e.state, e.version, e.definition, v.protocol_id, v.id AS protocol_version_id, p.name AS protocol,
-        v.definition AS protocol_definition, k.standings
-      FROM event e
-      JOIN protocol_version v ON v.id = e.protocol_version_id
-      JOIN protocol p ON p.id = v.protocol_id
-      JOIN kept_event k ON k.event_id = e.id
-      WHERE e.project_id = ${projectId}
-      ORDER BY e.id
-    `,
-    sql<(Entry & { eventId: string })[]>`
-      SELECT
-        n.id, n.event_id, n.team_id, t.name AS team, n.build_id, b.number AS build, b.mass, n.run_order, n.inspection,
-        n.inspection_note, n.inspected_at, n.version,
-        (SELECT count(*)::int FROM run r WHERE r.entry_id = n.id AND r.state <> 'void') AS taken
+type EventRow = Omit<ContestEvent, "needed"> & { stale: boolean };
+
+const rowsOf = (projectId: string, sql: Tx) => sql<EventRow[]>`
+  SELECT
+    e.id, e.name, e.state, e.version, e.definition, v.protocol_id, v.id AS protocol_version_id, p.name AS protocol,
+    v.definition AS protocol_definition, k.standings, k.stale,
+    (
+      SELECT coalesce(
+        json_agg(
+          json_build_object(
+            'id', n.id, 'teamId', n.team_id, 'team', t.name, 'buildId', n.build_id, 'build', b.number,
+            'mass', b.mass::text, 'runOrder', n.run_order, 'inspection', n.inspection,
+            'inspectionNote', n.inspection_note, 'inspectedAt', n.inspected_at, 'version', n.version,
+            'taken', (SELECT count(*) FROM run r WHERE r.entry_id = n.id AND r.state <> 'void')
+          )
+          ORDER BY n.run_order NULLS LAST, t.name
+        ),
+        '[]'
+      )
       FROM entry n
-      JOIN event e ON e.id = n.event_id
       JOIN team t ON t.id = n.team_id
       LEFT JOIN build b ON b.id = n.build_id
-      WHERE e.project_id = ${projectId}
-      ORDER BY n.run_order NULLS LAST, t.name
-    `,
-  ]);
-  return events.map((event) => ({
+      WHERE n.event_id = e.id
+    ) AS entries
+  FROM event e
+  JOIN protocol_version v ON v.id = e.protocol_version_id
+  JOIN protocol p ON p.id = v.protocol_id
+  JOIN kept_event k ON k.event_id = e.id
+  WHERE e.project_id = ${projectId}
+  ORDER BY e.id
+`;
+
+/** The contest's events with entries and standings, as they are kept; those that are marked are computed first. */
+export async function eventsOf(projectId: string, sql: Tx = db()): Promise<ContestEvent[]> {
+  let rows = await rowsOf(projectId, sql);
+  if (rows.some((r) => r.stale)) {
+    await freshenStandings(projectId);
+    rows = await rowsOf(projectId, sql);
+  }
+  return rows.map(({ stale: _, ...event }) => ({
     ...event,
-    entries: entries.filter((n) => n.eventId === event.id),
     needed: readingsFor(event.protocolDefinition, event.definition.channel),
   }));
 }

@@ -82,12 +82,8 @@ async function computeStandings(sql: Tx, projectId: string): Promise<Computed[]>
   }));
 }
 
-/** Computes the standings anew where a fact of them changed; with nothing marked, one query. */
+/** Computes the standings anew where a fact of them changed. */
 export async function freshenStandings(projectId: string): Promise<void> {
-  const [marked] = await db()<{ n: number }[]>`
-    SELECT count(*)::int AS n FROM kept_event WHERE project_id = ${projectId} AND stale
-  `;
-  if (!marked?.n) return;
   await inTransaction(async (sql) => {
     // Readers who find the same event marked wait for the first one; then nothing is left to do.
     await sql`SELECT pg_advisory_xact_lock(hashtextextended(${`standings ${projectId}`}, 0))`;

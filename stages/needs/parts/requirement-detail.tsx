@@ -1,7 +1,7 @@
 import { runMeasure } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
-import { staffOf, studentsOf } from "@/stages/people/queries/students";
+import { ownersOf } from "@/stages/people/queries/students";
 import { instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { VerdictMark } from "@/ui/verdict";
@@ -30,11 +30,10 @@ export async function Detail({
   currency: string;
   projectId: string;
 }) {
-  const [history, trace, students, staffers] = await Promise.all([
+  const [history, trace, owners] = await Promise.all([
     requirementHistory(r.id),
     traceOf(r.id),
-    studentsOf(projectId),
-    staffOf(projectId),
+    staff ? ownersOf(projectId) : [],
   ]);
   const run = runMeasure(r.measure);
   const protocol = run ? state.protocols.find((x) => x.id === run.protocol) : undefined;
@@ -231,11 +230,7 @@ export async function Detail({
       </div>
       {staff && (
         <div className="no-print md:col-span-2 xl:col-span-4">
-          <OwnerForm
-            id={r.id}
-            ownerId={r.ownerId}
-            people={[...staffers, ...students].map((x) => ({ value: x.id, label: x.name }))}
-          />
+          <OwnerForm id={r.id} ownerId={r.ownerId} people={owners.map((x) => ({ value: x.id, label: x.name }))} />
         </div>
       )}
       {staff && (!r.measure || staleBuilds.length > 0) && builds.length > 0 && (

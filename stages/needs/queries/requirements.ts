@@ -2,6 +2,7 @@ import type { Comparator, Priority, RequirementKind, VerificationMethod } from "
 import type * as row from "@/platform/db/rows";
 import "server-only";
 
+import { cache } from "react";
 import { db, type Tx } from "@/platform/db/db";
 import type { Fragment } from "@/platform/registry/stage";
 
@@ -39,13 +40,14 @@ const current = (sql: Tx, where: Fragment) => sql<(RequirementRow & { projectId:
   ORDER BY r.code
 `;
 
-/** The requirements of a project that are in force, by code, each in its newest version. */
-export const requirementsOf = (projectId: string, sql: Tx = db()): PromiseLike<RequirementRow[]> =>
-  current(sql, sql`r.project_id = ${projectId}`);
+const asked = cache((ids: string, sql: Tx) => current(sql, sql`r.project_id IN ${sql(ids.split(" "))}`));
 
-/** The same over several projects. */
-export const requirementsIn = (projectIds: readonly string[], sql: Tx = db()) =>
-  current(sql, sql`r.project_id IN ${sql(projectIds)}`);
+/** The requirements of these projects that are in force, by code, each in its newest version; asked once a page. */
+export const requirementsIn = (projectIds: readonly string[], sql: Tx = db()) => asked(projectIds.join(" "), sql);
+
+/** The same of one project. */
+export const requirementsOf = (projectId: string, sql: Tx = db()): PromiseLike<RequirementRow[]> =>
+  requirementsIn([projectId], sql);
 
 export const requirementHistory = (requirementId: string) => db()<
   Omit<RequirementRow, "id" | "code" | "rowVersion" | "ownerId" | "owner">[]

@@ -15,12 +15,22 @@ export interface Trace {
 
 /** From the words that a requirement came from to the builds, runs and review verdicts that lean on it. */
 export async function traceOf(requirementId: string): Promise<Trace> {
-  const sql = db();
-  const [statements, rules, builds, reviews] = await Promise.all([
-    sql<Trace["statements"]>`
-      SELECT
-        s.id, s.text,
-        (
+  const [trace] = await db()<Trace[]>`
+    WITH leaning AS (
+      SELECT b.id, t.name || ' G' || b.number AS label, t.name, b.number, count(DISTINCT e.run_id)::int AS runs
+      FROM evidence e
+      JOIN build b ON b.id = e.build_id
+      JOIN team t ON t.id = b.team_id
+      WHERE e.requirement_id = ${requirementId}
+      GROUP BY b.id, t.name, b.number
+    )
+    SELECT
+      (
+        SELECT coalesce(
+          json_agg(json_build_object('id', s.id, 'text', s.text, 'notes', w.notes) ORDER BY s.created_at), '[]'
+        )
+        FROM statement s
+        CROSS JOIN LATERAL (
           SELECT coalesce(
             json_agg(
               json_build_object(
@@ -29,37 +39,36 @@ export async function traceOf(requirementId: string): Promise<Trace> {
               ORDER BY n.written_at
             ),
             '[]'
-          )
+          ) AS notes
           FROM statement_note x
           JOIN note n ON n.id = x.note_id
           JOIN source o ON o.id = n.source_id
           LEFT JOIN question q ON q.id = n.question_id
           WHERE x.statement_id = s.id
-        ) AS notes
-      FROM statement s
-      WHERE s.requirement_id = ${requirementId} AND s.merged_into IS NULL
-      ORDER BY s.created_at
-    `,
-    sql<{ key: row.BriefRule["key"] }[]>`SELECT key FROM brief_rule WHERE requirement_id = ${requirementId}`,
-    sql<Trace["builds"]>`
-      SELECT b.id, t.name || ' G' || b.number AS label, count(DISTINCT e.run_id)::int AS runs
-      FROM evidence e
-      JOIN build b ON b.id = e.build_id
-      JOIN team t ON t.id = b.team_id
-      WHERE e.requirement_id = ${requirementId}
-      GROUP BY b.id, t.name, b.number
-      ORDER BY t.name, b.number
-    `,
-    sql<Trace["reviews"]>`
-      SELECT DISTINCT v.id, v.title || ', ' || t.name AS label, v.verdict
-      FROM evidence e
-      JOIN review v ON v.build_id = e.build_id
-      JOIN team t ON t.id = v.team_id
-      WHERE e.requirement_id = ${requirementId} AND v.verdict IS NOT NULL
-      ORDER BY label
-    `,
-  ]);
-  return { statements, rules: rules.map((r) => r.key), builds, reviews };
+        ) w
+        WHERE s.requirement_id = ${requirementId} AND s.merged_into IS NULL
+      ) AS statements,
+      ARRAY(SELECT key FROM brief_rule WHERE requirement_id = ${requirementId} ORDER BY key) AS rules,
+      (
+        SELECT coalesce(
+          json_agg(json_build_object('id', id, 'label', label, 'runs', runs) ORDER BY name, number), '[]'
+        )
+        FROM leaning
+      ) AS builds,
+      (
+        SELECT coalesce(
+          json_agg(
+            json_build_object('id', v.id, 'label', v.title || ', ' || l.name, 'verdict', v.verdict)
+            ORDER BY v.title, l.name
+          ),
+          '[]'
+        )
+        FROM leaning l
+        JOIN review v ON v.build_id = l.id
+        WHERE v.verdict IS NOT NULL
+      ) AS reviews
+  `;
+  return trace!;
 }
 
 /** For every requirement: how many statements lead to it. */

@@ -1,5 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { cache } from "react";
 import { db, type Sql } from "@/platform/db/db";
 
 export const studentSubject = async (sql: Sql, projectId: string, personId: string) => {
@@ -25,7 +26,9 @@ export interface Student {
 }
 
 /** The students now in a project's sections with their teams, by section and name. */
-export const studentsOf = (projectId: string) => db()<Student[]>`
+/** The students of a project with their section and team, by section and name; asked once a page. */
+export const studentsOf = cache(
+  (projectId: string): PromiseLike<Student[]> => db()<Student[]>`
   SELECT
     p.id, p.name, p.email, p.password_hash IS NOT NULL AS has_login, c.id AS section_id, c.name AS section,
     t.id AS team_id, t.name AS team, m.role
@@ -37,7 +40,8 @@ export const studentsOf = (projectId: string) => db()<Student[]>`
   LEFT JOIN team t ON t.id = m.team_id
   WHERE ps.project_id = ${projectId} AND e.to_on IS NULL
   ORDER BY c.name, p.name
-`;
+`,
+);
 
 export const staffOf = (projectId: string) =>
   db()<{ id: row.Person["id"]; name: row.Person["name"]; email: row.Person["email"]; role: row.Staff["role"] }[]>`
@@ -46,4 +50,18 @@ export const staffOf = (projectId: string) =>
     JOIN person p ON p.id = s.person_id
     WHERE s.project_id = ${projectId}
     ORDER BY s.role DESC, p.name
+  `;
+
+/** Everybody of a project who can look after something: staff first, then students, by name. */
+export const ownersOf = (projectId: string) =>
+  db()<{ id: row.Person["id"]; name: row.Person["name"] }[]>`
+    SELECT p.id, p.name
+    FROM (
+      SELECT person_id, 0 AS place FROM staff WHERE project_id = ${projectId}
+      UNION
+      SELECT e.person_id, 1 FROM enrolment e JOIN project_section ps USING (section_id)
+      WHERE ps.project_id = ${projectId} AND e.to_on IS NULL
+    ) x
+    JOIN person p ON p.id = x.person_id
+    ORDER BY x.place, p.name
   `;

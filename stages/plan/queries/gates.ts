@@ -1,6 +1,7 @@
 import { type BuildStage, buildStage } from "@/core/vocabulary/builds";
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { cache } from "react";
 import { gateStates, type ItemState, mayBuild } from "@/core/gates/gate";
 import { db, type Tx } from "@/platform/db/db";
 import { settingsOf } from "@/platform/project/settings";
@@ -34,11 +35,15 @@ export interface Gate {
   teams: GateTeam[];
 }
 
-/** What has been ticked by hand, by item and team or person. */
-export const gateTicks = (projectId: string, sql: Tx = db()) =>
-  sql<
-    { itemId: row.GateTick["itemId"]; teamId: row.GateTick["teamId"]; personId: row.GateTick["personId"] }[]
-  >`SELECT item_id, team_id, person_id FROM gate_tick WHERE project_id = ${projectId}`;
+const ticksOf = cache(
+  (projectId: string, sql: Tx) =>
+    sql<
+      { itemId: row.GateTick["itemId"]; teamId: row.GateTick["teamId"]; personId: row.GateTick["personId"] }[]
+    >`SELECT item_id, team_id, person_id FROM gate_tick WHERE project_id = ${projectId}`,
+);
+
+/** What has been ticked by hand, by item and team or person; asked once a page. */
+export const gateTicks = (projectId: string, sql: Tx = db()) => ticksOf(projectId, sql);
 
 /** Every gate of a project with its checklist as it stands for each team. */
 export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]> {

@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { db } from "@/platform/db/db";
+import { cache } from "react";
+import { db, type Tx } from "@/platform/db/db";
 
 export interface Milestone {
   id: row.Milestone["id"];
@@ -13,9 +14,12 @@ export interface Milestone {
   checks: { teamId: string | null; personId: string | null; doneOn: string; checkedBy: string }[];
 }
 
-export const milestonesOf = (projectId: string) => db()<Milestone[]>`
+/** The milestones of these projects with who has passed them, by date. */
+export const milestonesIn = (projectIds: readonly string[], sql: Tx = db()) => sql<
+  (Milestone & { projectId: string })[]
+>`
   SELECT
-    m.id, m.title, m.due_on, m.scope, m.gate_stage, m.version,
+    m.project_id, m.id, m.title, m.due_on, m.scope, m.gate_stage, m.version,
     (SELECT coalesce(json_object_agg(section_id, due_on), '{}') FROM milestone_date WHERE milestone_id = m.id) AS dates,
     (
       SELECT coalesce(
@@ -28,6 +32,9 @@ export const milestonesOf = (projectId: string) => db()<Milestone[]>`
       WHERE milestone_id = m.id
     ) AS checks
   FROM milestone m
-  WHERE m.project_id = ${projectId}
+  WHERE m.project_id IN ${sql(projectIds)}
   ORDER BY m.due_on, m.title
 `;
+
+/** The same of one project; asked once a page. */
+export const milestonesOf = cache((projectId: string): PromiseLike<Milestone[]> => milestonesIn([projectId]));

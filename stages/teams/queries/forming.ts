@@ -1,5 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { cache } from "react";
 import type { Cost } from "@/core/teams/cost";
 import type { SolverWeights, TeamProblem } from "@/core/teams/problem";
 import { db, newId, type Tx } from "@/platform/db/db";
@@ -48,18 +49,26 @@ export interface TeamPlan {
   undone: boolean;
 }
 
-export const traitsOf = (projectId: string) =>
-  db()<Trait[]>`SELECT person_id, skills, marked FROM trait WHERE project_id = ${projectId}`;
+/** The skills of a project's students, and who is of the marked group; asked once a page. */
+export const traitsOf = cache(
+  (projectId: string): PromiseLike<Trait[]> => db()<Trait[]>`
+    SELECT person_id, skills, marked FROM trait WHERE project_id = ${projectId}
+  `,
+);
 
-export const wishesOf = (projectId: string) =>
-  db()<
-    Wish[]
-  >`SELECT person_id, kind, target, place FROM wish WHERE project_id = ${projectId} ORDER BY person_id, kind, place`;
+/** What the students wish, each in the own order; asked once a page. */
+export const wishesOf = cache(
+  (projectId: string): PromiseLike<Wish[]> => db()<Wish[]>`
+    SELECT person_id, kind, target, place FROM wish WHERE project_id = ${projectId} ORDER BY person_id, kind, place
+  `,
+);
 
-export const constraintsOf = (projectId: string) =>
-  db()<
-    TeamConstraint[]
-  >`SELECT id, kind, people, seat, created_by FROM team_constraint WHERE project_id = ${projectId} ORDER BY id`;
+/** The limits on teams; asked once a page. */
+export const constraintsOf = cache(
+  (projectId: string): PromiseLike<TeamConstraint[]> => db()<TeamConstraint[]>`
+    SELECT id, kind, people, seat, created_by FROM team_constraint WHERE project_id = ${projectId} ORDER BY id
+  `,
+);
 
 export const teamPlansOf = (projectId: string) =>
   db()<TeamPlan[]>`

@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { db } from "@/platform/db/db";
+import { cache } from "react";
+import { db, type Tx } from "@/platform/db/db";
 
 export interface Team {
   id: row.Team["id"];
@@ -13,10 +14,10 @@ export interface Team {
   members: { id: string; name: string; role: string }[];
 }
 
-/** The teams of a project with their members, by name. */
-export const teamsOf = (projectId: string) => db()<Team[]>`
+/** The teams of these projects with their members, by name. */
+export const teamsIn = (projectIds: readonly string[], sql: Tx = db()) => sql<(Team & { projectId: string })[]>`
   SELECT
-    t.id, t.name, t.section_id, c.name AS section, t.concept_id, k.title AS concept, t.version,
+    t.project_id, t.id, t.name, t.section_id, c.name AS section, t.concept_id, k.title AS concept, t.version,
     (
       SELECT coalesce(json_agg(json_build_object('id', p.id, 'name', p.name, 'role', m.role) ORDER BY p.name), '[]')
       FROM membership m
@@ -26,9 +27,12 @@ export const teamsOf = (projectId: string) => db()<Team[]>`
   FROM team t
   LEFT JOIN section c ON c.id = t.section_id
   LEFT JOIN concept k ON k.id = t.concept_id
-  WHERE t.project_id = ${projectId} AND t.retired_at IS NULL
+  WHERE t.project_id IN ${sql(projectIds)} AND t.retired_at IS NULL
   ORDER BY t.name
 `;
+
+/** The teams of a project with their members, by name; asked once a page. */
+export const teamsOf = cache((projectId: string): PromiseLike<Team[]> => teamsIn([projectId]));
 
 export const drawsOf = (projectId: string, purpose: string) =>
   db()<
