@@ -80,7 +80,8 @@ describe("what the working says", () => {
     const r = statusOf(limit("≤", "5"), { kind: "value", value: "6", U: 0 }, changed);
     expect(r.value).toBe("stale");
     expect(r.working.warnings).toEqual([
-      "Stale: the build changed (version 1, now 2). Run it again, or keep it with a reason. Before that it was: not met.",
+      "Stale: the build changed (version 1, now 2). Run it again, or keep it with a reason. " +
+        "Before that it was: not met.",
     ]);
     expect(statusOf(limit("yes", null), { kind: "finding", outcome: "not applicable", note: "" }, changed).value).toBe(
       "not applicable",

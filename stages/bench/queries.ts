@@ -24,7 +24,8 @@ export interface Protocol {
  */
 export const protocolsIn = (projectIds: readonly string[], sql: Tx = db()) => sql<(Protocol & { projectId: string })[]>`
   SELECT
-    p.project_id, p.id, p.name, p.version, v.id AS version_id, v.number, v.definition, v.what_changed, v.created_by, v.created_at,
+    p.project_id, p.id, p.name, p.version, v.id AS version_id, v.number, v.definition, v.what_changed, v.created_by,
+    v.created_at,
     (
       SELECT count(*)::int
       FROM run r
