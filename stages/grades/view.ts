@@ -51,7 +51,7 @@ export function stateOf(c: Component, student: Student, w: World): ComponentStat
           rule: "Full marks for a milestone that was passed.",
           steps: [`${m.title}: due ${due}, passed ${done.doneOn}`],
           inputs: [{ label: m.title, value: "passed", by: done.checkedBy, at: done.doneOn }],
-          warnings: done.doneOn > m.dueOn ? ["It was passed after its date."] : [],
+          warnings: done.doneOn > due ? ["It was passed after its date."] : [],
         }),
       };
     return due < w.today

@@ -15,7 +15,7 @@ export function StandingsTable({ event }: { event: ContestEvent }) {
     <DataTable
       caption="Standings"
       columns={[
-        { key: "place", text: "Place", num: true, className: "font-[650] text-iron" },
+        { key: "place", text: "Place", num: true },
         { key: "team", text: "Team", className: "font-[600]" },
         { key: "attempts", text: "Attempts", className: "text-soft" },
         {
@@ -33,7 +33,7 @@ export function StandingsTable({ event }: { event: ContestEvent }) {
       rows={event.standings.map((s) => ({
         id: s.id,
         cells: {
-          place: { value: s.place, show: s.place === null ? "–" : place(s.place) },
+          place: { value: s.place, className: "font-[650] text-iron", show: s.place === null ? "–" : place(s.place) },
           team: {
             value: s.name,
             show: (

@@ -53,7 +53,7 @@ export function RegisterTable({
               <span className="sr-only">Met by</span>
             </span>
           ),
-          className: "pr-0",
+          className: "pr-2",
         },
       ]}
       rows={lines.map((l) => {
