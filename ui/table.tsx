@@ -99,7 +99,7 @@ export function DataTable({
   };
   return (
     <div className="min-w-0">
-      {rows.length > 1 && (
+      {(rows.length > 1 || tools) && (
         <div className="no-print mb-2 flex flex-wrap items-center gap-3 text-sm">
           {rows.length >= long && (
             <input
@@ -117,13 +117,15 @@ export function DataTable({
               {found.length} of {rows.length}
             </span>
           )}
-          <button
-            type="button"
-            onClick={copy}
-            className="text-soft underline decoration-line underline-offset-3 hover:text-ink"
-          >
-            Copy for a spreadsheet
-          </button>
+          {rows.length > 1 && (
+            <button
+              type="button"
+              onClick={copy}
+              className="text-soft underline decoration-line underline-offset-3 hover:text-ink"
+            >
+              Copy for a spreadsheet
+            </button>
+          )}
           {tools}
         </div>
       )}

@@ -3,19 +3,17 @@ import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { toolsOf } from "@/stages/shop/queries";
 import { teamsOf } from "@/stages/teams/queries/teams";
-import { instant, shortDate } from "@/ui/date";
+import { shortDate } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
-import { VerdictMark } from "@/ui/verdict";
-import { RemoveItem } from "../parts/buttons";
 import { GateForm } from "../parts/gate-form";
 import { GateItemForm } from "../parts/gate-item-form";
+import { GateTable } from "../parts/gate-table";
 import { PlanTabs } from "../parts/plan-tabs";
-import { SignGate } from "../parts/sign-gate";
 import { StrictnessForm } from "../parts/strictness-form";
-import { Tick } from "../parts/tick";
 import { gatesOf, gateTicks } from "../queries/gates";
 import { milestonesOf } from "../queries/milestones";
+import { gateLines } from "../view/gates";
 
 /**
  * Gates: a checklist before material is touched, team by team, signed by the instructor; and who is signed for which
@@ -76,105 +74,11 @@ export async function GatesScreen({
                 </h2>
                 {staff && <GateForm milestoneId={g.id} stage={g.stage} />}
               </div>
-              <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={g.title}>
-                <table className="table">
-                  <thead>
-                    <tr>
-                      <th>Team</th>
-                      {g.items.map((i) => (
-                        <th key={i.id} className="whitespace-normal">
-                          {i.label}
-                          {staff && (
-                            <span className="block font-normal">
-                              <RemoveItem id={i.id} />
-                            </span>
-                          )}
-                        </th>
-                      ))}
-                      <th>Signature</th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {g.teams
-                      .filter((t) => staff || t.id === ownTeam)
-                      .map((t) => (
-                        <tr key={t.id}>
-                          <td className="font-[600]">{t.name}</td>
-                          {t.states.map((x) => {
-                            const members = teams.find((y) => y.id === t.id)?.members ?? [];
-                            const has = (k: { teamId?: string; personId?: string }) =>
-                              ticks.some(
-                                (y) =>
-                                  y.itemId === x.item.id &&
-                                  (k.personId ? y.personId === k.personId : y.teamId === k.teamId),
-                              );
-                            return (
-                              <td key={x.item.id} className="min-w-36">
-                                <span className="flex items-baseline gap-1.5">
-                                  <VerdictMark verdict={x.met ? "met" : "not met"} />
-                                  <span className="text-sm">{x.note}</span>
-                                </span>
-                                {x.item.kind === "team" && staff && (
-                                  <Tick
-                                    itemId={x.item.id}
-                                    teamId={t.id}
-                                    on={has({ teamId: t.id })}
-                                    label="it is there"
-                                  />
-                                )}
-                                {x.item.kind === "each" &&
-                                  (staff ? (
-                                    <Fold className="no-print text-sm text-soft" label="who">
-                                      {members.map((m) => (
-                                        <span key={m.id} className="block">
-                                          <Tick
-                                            itemId={x.item.id}
-                                            personId={m.id}
-                                            on={has({ personId: m.id })}
-                                            label={m.name}
-                                          />
-                                        </span>
-                                      ))}
-                                    </Fold>
-                                  ) : (
-                                    <Tick
-                                      itemId={x.item.id}
-                                      personId={actor.id}
-                                      on={has({ personId: actor.id })}
-                                      label={has({ personId: actor.id }) ? "my own" : "I hand mine in"}
-                                    />
-                                  ))}
-                              </td>
-                            );
-                          })}
-                          <td className="min-w-32">
-                            {t.signed && (
-                              <span className="block">
-                                <strong className="font-[650] text-moss">signed</strong>{" "}
-                                <span className="text-sm text-soft">
-                                  {t.signed.by}, {instant(t.signed.at)}
-                                </span>
-                                {t.signed.missing && (
-                                  <span className="block text-sm text-ochre-deep">although {t.signed.missing}</span>
-                                )}
-                              </span>
-                            )}
-                            {staff ? (
-                              <SignGate
-                                milestoneId={g.id}
-                                teamId={t.id}
-                                signed={!!t.signed}
-                                missing={t.states.filter((x) => !x.met).length}
-                              />
-                            ) : (
-                              !t.signed && <span className="text-soft">not signed yet</span>
-                            )}
-                          </td>
-                        </tr>
-                      ))}
-                  </tbody>
-                </table>
-              </div>
+              <GateTable
+                gate={g}
+                lines={gateLines(g, teams, ticks, { staff, person: actor.id, team: ownTeam })}
+                staff={staff}
+              />
               {staff && (
                 <Fold className="no-print mt-2" labelClass="text-sm text-soft" label="Add to the checklist">
                   <div className="mt-2">
