@@ -1,7 +1,6 @@
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
-import { Tips } from "@/ui/tips";
-import { Toasts } from "@/ui/toasts";
+import { Tips, Toasts } from "@/ui/lazy";
 import { WorkingProvider } from "@/ui/working";
 import "./globals.css";
 

@@ -3,16 +3,19 @@
 import { act, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
+import { renderToString } from "react-dom/server";
 import { Checkbox } from "./checkbox";
 import { Confirm } from "./confirm";
 import { Fold } from "./fold";
 import { Menu } from "./menu";
 import { Panels } from "./panels";
-import { Select } from "./select";
+import { loadSelect, Select } from "./select";
 import { tip } from "./tip";
 import { Tips } from "./tips";
 import { toast } from "./toast";
 import { Toasts } from "./toasts";
+
+beforeAll(() => loadSelect());
 
 const stages = [
   { value: "sketch", label: "a sketch model that shows how it works" },
@@ -55,6 +58,12 @@ test("a choice of nothing is the empty text", async () => {
   await userEvent.keyboard("{Enter}{ArrowDown}{Enter}");
   await userEvent.keyboard("{Enter}{ArrowUp}{Enter}");
   expect(heard.mock.calls).toEqual([["sketch"], [""]]);
+});
+
+test("until its list is there a select shows what is chosen, and stays closed", () => {
+  const closed = renderToString(<Select aria-label="Stage" value="sketch" options={stages} onChange={() => {}} />);
+  expect(closed).toContain("a sketch model that shows how it works");
+  expect(closed).toMatch(/<button[^>]* disabled=""/);
 });
 
 test("a select that is closed by Escape has chosen nothing", async () => {

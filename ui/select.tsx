@@ -1,95 +1,36 @@
 "use client";
 
-import { Check, ChevronDown } from "lucide-react";
-import { Select as Primitive } from "radix-ui";
+import { ChevronDown } from "lucide-react";
+import { useEffect, useState } from "react";
 import { cx } from "./classes";
-import type { Option } from "./option";
+import { choicesOf, closed, type SelectProps } from "./select-props";
 
-/** The primitive keeps the empty text for "nothing chosen": a choice of nothing travels under this name. */
-const none = "\u2205";
-const inward = (value: string) => value || none;
-const outward = (value: string) => (value === none ? "" : value);
+type List = typeof import("./select-list").SelectList;
+let list: List | null = null;
+
+/** Fetches what opens a select; a page does so once it stands. */
+export const loadSelect = async (): Promise<List> => {
+  list ??= (await import("./select-list")).SelectList;
+  return list;
+};
 
 /**
- * A choice from a list. Long choices are readable whole, closed and open. `empty` is the words of the choice of
- * nothing; without it something is always chosen.
+ * A choice from a list. Long choices are readable whole, closed and open. Until its list has been fetched it shows what
+ * is chosen and stays closed, as every field does until the page is alive.
  */
-export function Select({
-  value,
-  onChange,
-  options,
-  empty,
-  disabled,
-  className,
-  onBlur,
-  ...aria
-}: {
-  value: string;
-  onChange: (value: string) => void;
-  options: readonly Option[];
-  empty?: string;
-  disabled?: boolean;
-  className?: string;
-  onBlur?: () => void;
-  id?: string;
-  "aria-label"?: string;
-  "aria-labelledby"?: string;
-  "aria-describedby"?: string;
-  "aria-invalid"?: boolean;
-}) {
-  const all = empty === undefined ? options : [{ value: "", label: empty }, ...options];
-  const label = all.find((o) => o.value === value)?.label;
+export function Select(props: SelectProps) {
+  const [Full, setFull] = useState<List | null>(null);
+  useEffect(() => {
+    if (list) setFull(() => list);
+    else void loadSelect().then((found) => setFull(() => found));
+  }, []);
+  if (Full) return <Full {...props} />;
+  const { value, onChange: _, onBlur: __, options, empty, className, disabled: ___, ...aria } = props;
+  const label = choicesOf(options, empty).find((o) => o.value === value)?.label;
   return (
-    <Primitive.Root
-      value={label === undefined ? "" : inward(value)}
-      onValueChange={(v) => onChange(outward(v))}
-      disabled={disabled}
-    >
-      <Primitive.Trigger
-        {...aria}
-        onBlur={onBlur}
-        className={cx("input flex items-center justify-between gap-2 text-left disabled:opacity-55", className)}
-      >
-        <span className={cx("min-w-0 wrap-break-word", !value && "text-soft")}>
-          <Primitive.Value placeholder="choose">{label}</Primitive.Value>
-        </span>
-        <Primitive.Icon asChild>
-          <ChevronDown size={14} className="shrink-0 text-soft" />
-        </Primitive.Icon>
-      </Primitive.Trigger>
-      <Primitive.Portal>
-        <Primitive.Content
-          position="popper"
-          sideOffset={3}
-          className={
-            "z-[60] max-h-[min(var(--radix-select-content-available-height),420px)] max-w-[min(92vw,520px)] " +
-            "min-w-(--radix-select-trigger-width) overflow-hidden rounded-md border border-[#a59a8a] bg-sheet " +
-            "text-[13.5px] shadow-lg"
-          }
-        >
-          <Primitive.Viewport className="p-1">
-            {all.map((o) => (
-              <Primitive.Item
-                key={o.value}
-                value={inward(o.value)}
-                data-value={o.value}
-                className={
-                  "flex min-h-8 cursor-pointer items-start gap-2 rounded-sm border-l-3 border-transparent px-2 " +
-                  "py-1.5 outline-none data-[highlighted]:border-iron data-[highlighted]:bg-spine " +
-                  "data-[state=checked]:font-[600]"
-                }
-              >
-                <span className="min-w-0 grow wrap-break-word">
-                  <Primitive.ItemText>{o.label}</Primitive.ItemText>
-                </span>
-                <Primitive.ItemIndicator>
-                  <Check size={13} className="mt-0.5 shrink-0 text-iron" />
-                </Primitive.ItemIndicator>
-              </Primitive.Item>
-            ))}
-          </Primitive.Viewport>
-        </Primitive.Content>
-      </Primitive.Portal>
-    </Primitive.Root>
+    <button type="button" role="combobox" aria-expanded={false} disabled className={cx(closed, className)} {...aria}>
+      <span className={cx("min-w-0 wrap-break-word", !value && "text-soft")}>{label ?? "choose"}</span>
+      <ChevronDown size={14} aria-hidden className="shrink-0 text-soft" />
+    </button>
   );
 }

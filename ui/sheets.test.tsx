@@ -4,10 +4,12 @@ import { render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import * as yup from "yup";
 import type { ActionResult } from "./form/result";
+import { loadSelect } from "./select";
 import { SelectionSheet, type SheetQuestion } from "./selection-sheet";
 import { SheetForm } from "./sheet-form";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ refresh: () => {} }) }));
+beforeAll(() => loadSelect());
 const good: ActionResult = { ok: true, value: null };
 const sent = (action: jest.Mock) => action.mock.calls.at(-1)![0] as Record<string, unknown>;
 const concepts = [

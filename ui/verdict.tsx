@@ -1,3 +1,5 @@
+"use client";
+
 import type { Verdict } from "@/core/vocabulary/needs";
 import { cx } from "./classes";
 

@@ -22,6 +22,11 @@ const functions: Record<string, "same" | "plain" | "root"> = {
   log: "plain",
 };
 const operators = new Set(["+", "-", "*", "/", "^"]);
+/** How many quantities a function takes. */
+const most = (name: string) => (name === "min" || name === "max" ? 12 : 1);
+/** No honest formula of a bench is longer, or made of more parts. */
+const longest = 400;
+const mostParts = 200;
 
 export type FormulaCheck = { ok: true; dimension: Dimension; symbols: string[] } | { ok: false; message: string };
 
@@ -71,7 +76,13 @@ function dimensionOf(node: MathNode, known: ReadonlyMap<string, Dimension>): Dim
       );
     return a;
   }
-  if (n.type === "FunctionNode" && n.fn && functions[n.fn.name]) {
+  // Names that every object inherits are no functions of a formula.
+  if (n.type === "FunctionNode" && n.fn && Object.hasOwn(functions, n.fn.name)) {
+    if (n.args!.length < 1 || n.args!.length > most(n.fn.name))
+      throw new FormulaError(
+        `${n.fn.name} takes ${most(n.fn.name) === 1 ? "one quantity" : `1 to ${most(n.fn.name)} quantities`}, ` +
+          `not ${n.args!.length}.`,
+      );
     const inner = n.args!.map((x) => dimensionOf(x, known));
     const kind = functions[n.fn.name];
     if (kind === "root") return raiseDimension(inner[0]!, 0.5);
@@ -106,12 +117,16 @@ export function checkFormula(
   known: ReadonlyMap<string, Dimension>,
   declared?: Dimension,
 ): FormulaCheck {
+  if (expression.length > longest)
+    return { ok: false, message: `A formula has at most ${longest} characters; this one has ${expression.length}.` };
   let node: MathNode;
   try {
     node = parse(expression);
   } catch {
     return { ok: false, message: `“${expression}” cannot be read as a formula.` };
   }
+  if (node.filter(() => true).length > mostParts)
+    return { ok: false, message: "This formula has too many parts. Split it into several computed measures." };
   try {
     const dimension = dimensionOf(node, known);
     if (declared && !sameDimension(dimension, declared))
@@ -182,14 +197,22 @@ function prepare(expression: string): Prepared {
 
 /**
  * The value of a checked formula in SI with its first-order uncertainty u² = Σ (∂f/∂x · u(x))² (GUM, 5.1.2).
- * Partial derivatives are symbolic where the expression allows, else central differences.
+ * Partial derivatives are symbolic where the expression allows, else central differences. What cannot be evaluated is
+ * NaN.
  * @example evaluateFormula("V / t", { V: { value: 6, u: 0 }, t: { value: 2, u: 0.1 } }).value // => 3
  * @example evaluateFormula("V / t", { V: { value: 6, u: 0 }, t: { value: 2, u: 0.1 } }).u.toFixed(3) // => "0.150"
  */
 export function evaluateFormula(expression: string, inputs: Readonly<Record<string, FormulaInput>>): FormulaValue {
-  const { value: compiled, used, slope } = prepare(expression);
   const scope = Object.fromEntries(Object.entries(inputs).map(([k, v]) => [k, v.value]));
-  const value = Number(compiled.evaluate({ ...scope }));
+  let ready: Prepared;
+  let value: number;
+  try {
+    ready = prepare(expression);
+    value = Number(ready.value.evaluate({ ...scope }));
+  } catch {
+    return { value: Number.NaN, u: Number.NaN, contributions: [], substituted: showFormula(expression) };
+  }
+  const { value: compiled, used, slope } = ready;
   const parts: { symbol: string; part: number }[] = [];
   for (const [symbol, input] of Object.entries(inputs)) {
     if (!(input.u > 0) || !used.has(symbol)) continue;

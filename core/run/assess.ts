@@ -176,7 +176,7 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
           unit: d.unit,
           rule: d.rule,
           steps: [`${d.key} = ${r.substituted}`],
-          warnings: ["This cannot be computed: a division by zero or a root of a negative number."],
+          warnings: ["This cannot be computed: a division by zero, a root of a negative number, or a broken formula."],
         }),
       };
       continue;

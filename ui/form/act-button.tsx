@@ -1,12 +1,15 @@
 "use client";
 
+import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
-import { type ReactNode, useState } from "react";
-import { Confirm } from "../confirm";
+import { type ReactNode, useEffect, useState } from "react";
 import { buttonClass } from "../page";
 import { goTo as addressOf } from "./go-to";
 import type { Send } from "./result";
 import { useSend } from "./send";
+
+const load = () => import("../confirm");
+const Confirm = dynamic(() => load().then((m) => m.Confirm), { ssr: false });
 
 /** A button that is a whole form: one act, its answer shown in place. Asks once more where something goes. */
 export function ActButton<T>({
@@ -31,6 +34,10 @@ export function ActButton<T>({
   const router = useRouter();
   const { send, busy, note } = useSend(action);
   const [asked, setAsked] = useState(false);
+  // Fetched once the page stands, so that the question is there at once.
+  useEffect(() => {
+    if (confirm) void load();
+  }, [confirm]);
   async function act() {
     const result = await send(input, { via });
     if (!result?.ok) return;

@@ -1,7 +1,13 @@
 "use client";
 
-import { Menu } from "@/ui/menu";
+import dynamic from "next/dynamic";
 import { signOutAction } from "../actions";
+
+const round = "grid size-7 place-items-center rounded-full bg-slate text-[11px] font-[650] text-white";
+const Menu = dynamic(() => import("@/ui/menu").then((m) => m.Menu), {
+  ssr: false,
+  loading: () => <span className={round} />,
+});
 
 /** The person's initials; opens to the name and the way out. */
 export function SignOut({ name }: { name: string }) {
@@ -15,7 +21,7 @@ export function SignOut({ name }: { name: string }) {
     <Menu
       label={`${initials}: signed in as ${name}`}
       trigger={initials}
-      triggerClass="grid size-7 place-items-center rounded-full bg-slate text-[11px] font-[650] text-white"
+      triggerClass={round}
       head={name}
       items={[{ label: "Sign out", onSelect: () => void signOutAction() }]}
     />

@@ -9,10 +9,25 @@ import { Once } from "./once";
 
 const { TextField } = fieldsOf(login);
 
-export function LoginForm({ projectId, personId, email }: { projectId: string; personId: string; email: string }) {
+/**
+ * A student's sign-in: the address where there is one, else the form that makes it. The first password stays until the
+ * page is left, also when the row behind it is loaded again.
+ */
+export function LoginForm({
+  projectId,
+  personId,
+  email,
+  hasLogin,
+}: {
+  projectId: string;
+  personId: string;
+  email: string;
+  hasLogin: boolean;
+}) {
   const [open, setOpen] = useState(false);
   const [password, setPassword] = useState("");
   if (password) return <Once label="First password:" value={password} />;
+  if (hasLogin) return email;
   if (!open)
     return (
       <button type="button" className="text-sm text-soft underline" onClick={() => setOpen(true)}>

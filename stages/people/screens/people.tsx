@@ -48,7 +48,7 @@ export async function PeopleScreen({ slug }: { slug: string }) {
                   team: { value: s.team ?? "" },
                   login: {
                     value: s.email ?? "",
-                    show: s.hasLogin ? s.email : <LoginForm projectId={p.id} personId={s.id} email={s.email ?? ""} />,
+                    show: <LoginForm projectId={p.id} personId={s.id} email={s.email ?? ""} hasLogin={s.hasLogin} />,
                   },
                   act: {
                     value: "",

@@ -1,5 +1,6 @@
 "use client";
 
+import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { countTasks, type DatedTask, replayLost, scheduleTasks } from "@/core/sessions/network";
@@ -7,10 +8,12 @@ import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
 import { useSend } from "@/ui/form/send";
 import { moveMilestoneAction, saveTaskAction } from "../actions";
 import { MilestoneLine } from "./chart-milestone";
-import { ChartSessions } from "./chart-sessions";
 import { type ChartMilestone, type ChartTask, cell, lineTop, row, x } from "./chart-shape";
 import { TaskLine } from "./chart-task";
 import { LostDays } from "./lost-days";
+
+/** The row of sessions, loaded once the chart stands. */
+const ChartSessions = dynamic(() => import("./chart-sessions").then((m) => m.ChartSessions), { ssr: false });
 
 const unheard = "The network did not answer. The plan is as it was.";
 

@@ -1,5 +1,4 @@
 import { randomInt } from "node:crypto";
-import { reportTeams } from "@/core/teams/report";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
@@ -8,9 +7,10 @@ import { instant } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import { Empty, PageHead, Sheet } from "@/ui/page";
 import { teamActs } from "../acts";
-import { AdoptPlan, ByIdea, RemoveConstraint, UndoPlan } from "../parts/buttons";
+import { ByIdea, RemoveConstraint } from "../parts/buttons";
 import { ConstraintForm } from "../parts/constraint-form";
 import { Explained } from "../parts/explained";
+import { PlansTable } from "../parts/plans-table";
 import { SchoolForm } from "../parts/school-form";
 import { SelectionOrder } from "../parts/selection-order";
 import { SolverPanel } from "../parts/solver-panel";
@@ -18,8 +18,7 @@ import { TeamTabs } from "../parts/team-tabs";
 import { TraitsForm } from "../parts/traits-form";
 import { constraintsOf, problemOf, type Setup, teamPlansOf, traitsOf, wishesOf } from "../queries/forming";
 import { drawsOf, teamsOf } from "../queries/teams";
-
-const words = { apart: "kept apart", together: "kept together", lock: "locked seat in", forbidden: "not in" } as const;
+import { freeConcepts, limitWords, planLine, seatsOf } from "../view/forming";
 
 /** Forming teams: limits, skills and wishes in, plans out; several plans compared, one adopted, and undone. */
 export async function FormingScreen({ slug }: { slug: string }) {
@@ -36,18 +35,10 @@ export async function FormingScreen({ slug }: { slug: string }) {
     settingsOf(p.id),
     drawsOf(p.id, "selection order"),
   ]);
-  const name = (id: string) => students.find((s) => s.id === id)?.name ?? "somebody who left";
-  const going = concepts.filter((k) => k.fate === "goes on");
-  const seats = [
-    ...teams.map((t) => ({ value: t.id, label: t.name })),
-    ...going.filter((k) => !teams.some((t) => t.conceptId === k.id)).map((k) => ({ value: k.id, label: k.title })),
-  ];
+  const free = freeConcepts(concepts, teams);
+  const seats = seatsOf(concepts, teams);
   const kept = await Promise.all(
-    plans.slice(0, 6).map(async (plan) => {
-      const problem = await problemOf(p.id, plan.problem as Setup);
-      const whole = problem.people.every((x) => problem.teams.some((t) => t.id === plan.assignment[x.id]));
-      return { plan, problem, report: whole ? reportTeams(problem, plan.assignment) : null };
-    }),
+    plans.slice(0, 6).map(async (plan) => planLine(plan, await problemOf(p.id, plan.problem as Setup))),
   );
   const wished = new Set(wishes.map((w) => w.personId)).size;
   const people = students.map((s) => ({ value: s.id, label: s.name }));
@@ -72,9 +63,7 @@ export async function FormingScreen({ slug }: { slug: string }) {
               <SolverPanel
                 projectId={p.id}
                 sections={sections}
-                concepts={going
-                  .filter((k) => !teams.some((t) => t.conceptId === k.id))
-                  .map((k) => ({ value: k.id, label: k.title }))}
+                concepts={free}
                 min={settings.teamMin}
                 max={settings.teamMax}
                 students={students.length}
@@ -83,51 +72,7 @@ export async function FormingScreen({ slug }: { slug: string }) {
             </Sheet>
             {kept.length > 0 && (
               <Sheet title="Plans kept">
-                <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Plans">
-                  <table className="table">
-                    <thead>
-                      <tr>
-                        <th>Plan</th>
-                        <th>First idea</th>
-                        <th>Wishes</th>
-                        <th className="num">Skill cost</th>
-                        <th className="num">Alone</th>
-                        <th className="num">Cost in all</th>
-                        <th />
-                      </tr>
-                    </thead>
-                    <tbody>
-                      {kept.map(({ plan, report }) => {
-                        const s = (k: string) =>
-                          report?.soft.find((x) => x.kind === k)?.text ?? "the roster changed since";
-                        return (
-                          <tr key={plan.id}>
-                            <td className="min-w-36 font-[600]">
-                              {plan.name}
-                              <span className="block text-sm font-normal text-soft">
-                                {instant(plan.madeAt)}, {plan.madeBy}
-                              </span>
-                            </td>
-                            <td className="text-sm">{s("idea")}</td>
-                            <td className="text-sm">{s("wish")}</td>
-                            <td className="num">{plan.cost.skill.toFixed(1)}</td>
-                            <td className="num">{plan.cost.lone.toFixed(0)}</td>
-                            <td className="num font-[600]">{plan.cost.all.toFixed(1)}</td>
-                            <td className="whitespace-nowrap">
-                              {plan.adoptedAt ? (
-                                <>
-                                  <span className="font-[650] text-moss">adopted</span> <UndoPlan id={plan.id} />
-                                </>
-                              ) : report ? (
-                                <AdoptPlan id={plan.id} />
-                              ) : null}
-                            </td>
-                          </tr>
-                        );
-                      })}
-                    </tbody>
-                  </table>
-                </div>
+                <PlansTable lines={kept} />
                 {kept
                   .filter((x) => x.report)
                   .slice(0, 3)
@@ -168,7 +113,7 @@ export async function FormingScreen({ slug }: { slug: string }) {
                   shareSchool: settings.shareSchool,
                 }}
               />
-              {going.some((k) => !teams.some((t) => t.conceptId === k.id)) && (
+              {free.length > 0 && (
                 <div className="mt-3 border-t border-line pt-2">
                   <ByIdea projectId={p.id} />
                 </div>
@@ -177,25 +122,20 @@ export async function FormingScreen({ slug }: { slug: string }) {
             <Sheet title="Limits">
               {constraints.length > 0 && (
                 <ul className="mb-3">
-                  {constraints.map((c) => (
-                    <li
-                      key={c.id}
-                      className="flex items-baseline justify-between gap-2 border-b border-line py-1 last:border-0"
-                    >
-                      <span>
-                        {c.people.map(name).join(", ")}{" "}
-                        <span className="text-soft">
-                          {words[c.kind]}
-                          {c.seat &&
-                            " " +
-                              (seats.find((x) => x.value === c.seat)?.label ??
-                                teams.find((t) => t.conceptId === c.seat)?.name ??
-                                "a team that is gone")}
+                  {constraints.map((c) => {
+                    const { people: whom, asks } = limitWords(c, students, seats, teams);
+                    return (
+                      <li
+                        key={c.id}
+                        className="flex items-baseline justify-between gap-2 border-b border-line py-1 last:border-0"
+                      >
+                        <span>
+                          {whom} <span className="text-soft">{asks}</span>
                         </span>
-                      </span>
-                      <RemoveConstraint id={c.id} />
-                    </li>
-                  ))}
+                        <RemoveConstraint id={c.id} />
+                      </li>
+                    );
+                  })}
                 </ul>
               )}
               <ConstraintForm projectId={p.id} people={people} seats={seats} />
