@@ -18,13 +18,13 @@ const most = 12;
 
 /** The projects whose event or end comes first, first. */
 const nearestFirst = (list: readonly ProjectLine[]) =>
-  [...list].sort((a, b) => ((a.eventOn ?? a.endsOn) < (b.eventOn ?? b.endsOn) ? -1 : 1));
+  [...list].sort((a, b) => (a.eventOn ?? a.endsOn).localeCompare(b.eventOn ?? b.endsOn) || a.id.localeCompare(b.id));
 
 /** Today: what waits for the instructor, from what the record knows; for a student, what is next. */
 export async function TodayScreen({ all = false }: { all?: boolean }) {
   const actor = await currentPerson();
   if (actor.kind !== "person") redirect((await schoolIsEmpty()) ? "/welcome" : "/sign-in");
-  const projects = await projectsOf(actor);
+  const projects = await projectsOf(actor, all ? undefined : { first: most, nearest: looked });
   const everyRunning = projects.filter((p) => !p.finishedAt);
   const running = all ? everyRunning : nearestFirst(everyRunning).slice(0, looked);
   const listed = all ? projects : projects.slice(0, most);

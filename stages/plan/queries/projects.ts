@@ -18,29 +18,46 @@ export interface ProjectLine {
   sections: string[];
 }
 
-/** The projects that an actor has a place in, running ones first. */
-export async function projectsOf(actor: Actor): Promise<ProjectLine[]> {
+/**
+ * The projects that an actor has a place in, running ones first. Teams, students and sections are looked up for those
+ * that are shown alone: the first of the list and the running ones whose event is nearest; the others have none.
+ */
+export async function projectsOf(
+  actor: Actor,
+  shown: { first: number; nearest: number } = { first: 1000, nearest: 0 },
+): Promise<ProjectLine[]> {
   if (actor.kind !== "person") return [];
   const ids = Object.keys(actor.projects);
   if (!ids.length) return [];
   return db()<ProjectLine[]>`
+    WITH mine AS (
+      SELECT
+        p.*,
+        row_number() OVER (ORDER BY p.finished_at NULLS FIRST, p.starts_on DESC, p.id) AS place,
+        row_number() OVER (ORDER BY p.finished_at NULLS FIRST, coalesce(p.event_on, p.ends_on), p.id) AS near
+      FROM project p
+      WHERE p.id IN ${db()(ids)}
+    )
     SELECT
       p.id, p.slug, p.title, p.purpose, p.kind, p.starts_on, p.ends_on, p.event_on, p.finished_at,
-      (SELECT count(*)::int FROM team t WHERE t.project_id = p.id AND t.retired_at IS NULL) AS teams,
-      (
-        SELECT count(*)::int
-        FROM enrolment e
-        JOIN project_section ps USING (section_id)
-        WHERE ps.project_id = p.id AND e.to_on IS NULL
-      ) AS students,
-      (
-        SELECT coalesce(array_agg(c.name ORDER BY c.name), '{}')
-        FROM section c
-        JOIN project_section ps ON ps.section_id = c.id
-        WHERE ps.project_id = p.id
-      ) AS sections
-    FROM project p
-    WHERE p.id IN ${db()(ids)}
-    ORDER BY p.finished_at NULLS FIRST, p.starts_on DESC
+      coalesce(n.teams, 0) AS teams, coalesce(n.students, 0) AS students, coalesce(n.sections, '{}') AS sections
+    FROM mine p
+    LEFT JOIN LATERAL (
+      SELECT
+        (SELECT count(*)::int FROM team t WHERE t.project_id = p.id AND t.retired_at IS NULL) AS teams,
+        (
+          SELECT count(*)::int
+          FROM enrolment e
+          JOIN project_section ps USING (section_id)
+          WHERE ps.project_id = p.id AND e.to_on IS NULL
+        ) AS students,
+        (
+          SELECT array_agg(c.name ORDER BY c.name)
+          FROM section c
+          JOIN project_section ps ON ps.section_id = c.id
+          WHERE ps.project_id = p.id
+        ) AS sections
+    ) n ON p.place <= ${shown.first} OR p.near <= ${shown.nearest}
+    ORDER BY p.place
   `;
 }
