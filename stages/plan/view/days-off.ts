@@ -1,10 +1,17 @@
 import ICAL from "ical.js";
 import { addDays, daysBetween, isDate } from "@/core/sessions/date";
+import { type Repeat, unreadRepeat } from "./repeats";
 
 export interface IcsDay {
   date: string;
   reason: string;
 }
+
+/** The rules by which an entry repeats or leaves days out. */
+const repeatsOf = (component: InstanceType<typeof ICAL.Component>): Repeat[] =>
+  ["rrule", "exrule"].flatMap((kind) =>
+    component.getAllProperties(kind).flatMap((p) => p.getValues() as unknown as Repeat[]),
+  );
 
 /**
  * The whole days of a calendar file between two dates, repeated events unfolded; entries that cannot be read are named.
@@ -50,6 +57,11 @@ export function readIcs(
         ),
       );
       const starts: string[] = [];
+      const unread = repeatsOf(component).map(unreadRepeat).find(Boolean);
+      if (unread) {
+        problems.push(`${name} repeats, and ${unread}. Write its days as entries of their own.`);
+        continue;
+      }
       if (event.isRecurring()) {
         const it = event.iterator();
         for (let n = 0; n < 2000; n++) {
