@@ -51,9 +51,8 @@ test.each([
   ["FREQ=SECONDLY", "it repeats more often than once a day"],
   ["FREQ=DAILY;INTERVAL=100000", "its interval is not a number from 1 to 400"],
 ])("%s is named, not looked for", (rule, why) => {
-  expect(refused(rule)).toBe(
-    `entry 1 “Off” repeats, and ${why.includes("=") ? `its rule ${why}` : why}. Write its days as entries of their own.`,
-  );
+  const said = why.includes("=") ? `its rule ${why}` : why;
+  expect(refused(rule)).toBe(`entry 1 “Off” repeats, and ${said}. Write its days as entries of their own.`);
 });
 
 test("a rule that is read comes to an end, whatever it says", () => {
