@@ -47,6 +47,7 @@ describe("a review", () => {
       aReview("Alder", { sheets: [sheet, sheet] as never }),
     ];
     expect(of(rubric, { reviews })).toMatchObject({ state: "scored", share: "0.75" });
+    expect(JSON.stringify(of(rubric, { reviews }))).not.toContain("Ruta");
   });
   test("that is not planned, or has no complete sheet, is not due", () => {
     expect(of(rubric, { reviews: [aReview("Birch")] })).toMatchObject({

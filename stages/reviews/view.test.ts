@@ -1,5 +1,5 @@
 import { aReview } from "@/stages/testing/rows";
-import { reviewsView } from "./view";
+import { reviewsView, reviewView } from "./view";
 
 const sheet = (points: string, raterName = "Ruta") => ({
   raterName,
@@ -55,4 +55,35 @@ test("open actions stand by their day, closed ones do not", () => {
     ["sand", "Birch"],
     ["glue", "Alder"],
   ]);
+});
+
+describe("one review", () => {
+  const ruta = { id: "1", raterPerson: null, comment: "Well done.", ...sheet("4") };
+  const mara = { id: "2", raterPerson: "mara", comment: "", raterName: "Mara", marks: [] };
+  const one = of("Alder", { sheets: [ruta, mara] });
+  const read = (staff: boolean, person = "mara") => reviewView(one, { staff, person });
+
+  test("criteria have every sheet's points, and the comments that there are", () => {
+    const commented = { ...ruta, marks: [{ criterion: "fit", points: "2", comment: "loose" }] };
+    const [fit] = reviewView(of("Alder", { sheets: [commented, mara] }), { staff: true, person: "" }).criteria;
+    expect(fit).toMatchObject({ name: "Fit", points: ["2", null], comments: ["loose"] });
+  });
+
+  test("an incomplete sheet has no score, and the review's is that of the others", () => {
+    expect(read(true).sheets.map((s) => s.score.value)).toEqual(["1", null]);
+    expect(read(true).score.value).toBe("1");
+    expect(read(true).score.working.warnings.join()).toContain("Mara's sheet is not complete");
+  });
+
+  test("instructors read who rated; a student reads numbers, in the workings too", () => {
+    expect(read(true).sheets.map((s) => s.rater)).toEqual(["Ruta", "Mara"]);
+    expect(read(false).sheets.map((s) => s.rater)).toEqual(["Reviewer 1", "Reviewer 2"]);
+    expect(JSON.stringify(read(false))).not.toMatch(/Ruta|Mara's/);
+    const line = reviewsView([one], "2027-02-11", { staff: false, team: "Alder" }).groups[0]!.lines[0]!;
+    expect(JSON.stringify(line.score)).not.toMatch(/Ruta|Mara/);
+  });
+
+  test("the own sheet is found by its person", () => {
+    expect([read(true).mine?.id, read(true, "tomas").mine]).toEqual(["2", null]);
+  });
 });

@@ -1,6 +1,44 @@
-import { combineSheets } from "@/core/sheet/sheet";
+import { combineSheets, scoreSheet } from "@/core/sheet/sheet";
 import type { Working } from "@/core/working/working";
 import type { Review } from "./queries";
+
+/** What raters are called: by name for instructors, by a number for everybody else. */
+const raters = (review: Pick<Review, "sheets">, staff: boolean): string[] =>
+  review.sheets.map((s, i) => (staff ? s.raterName : `Reviewer ${i + 1}`));
+
+/** A review's combined score with its working, in which raters are called as the reader may know them. */
+const combined = (review: Review, staff: boolean) => {
+  const names = raters(review, staff);
+  return combineSheets(
+    review.definition,
+    review.sheets.map((s, i) => ({ rater: names[i]!, marks: s.marks })),
+  );
+};
+
+/** What the page of one review shows: each criterion with every sheet's points and comments, and the scores. */
+export function reviewView(review: Review, reader: { staff: boolean; person: string }) {
+  const names = raters(review, reader.staff);
+  return {
+    mine: review.sheets.find((s) => s.raterPerson === reader.person) ?? null,
+    score: combined(review, reader.staff),
+    sheets: review.sheets.map((s, i) => ({
+      id: s.id,
+      rater: names[i]!,
+      comment: s.comment,
+      score: scoreSheet(review.definition, { rater: names[i]!, marks: s.marks }),
+    })),
+    criteria: review.definition.criteria.map((c) => {
+      const marks = review.sheets.map((s) => s.marks.find((m) => m.criterion === c.key));
+      return {
+        key: c.key,
+        name: c.name,
+        weight: c.weight,
+        points: marks.map((m) => m?.points ?? null),
+        comments: marks.flatMap((m) => (m?.comment ? [m.comment] : [])),
+      };
+    }),
+  };
+}
 
 export interface ReviewLine {
   readonly review: Review;
@@ -18,10 +56,7 @@ export function reviewsView(
   reader: { staff: boolean; team: string | null },
 ) {
   const lineOf = (review: Review): ReviewLine => {
-    const { value, working } = combineSheets(
-      review.definition,
-      review.sheets.map((s) => ({ rater: s.raterName, marks: s.marks })),
-    );
+    const { value, working } = combined(review, reader.staff);
     const visible = reader.staff || review.teamId === reader.team;
     const left = review.actions.filter((a) => !a.closedAt);
     return {

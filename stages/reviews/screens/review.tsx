@@ -1,6 +1,5 @@
 import { notFound } from "next/navigation";
 import { addDays } from "@/core/sessions/date";
-import { combineSheets, scoreSheet } from "@/core/sheet/sheet";
 import { isId } from "@/platform/db/id";
 import { projectPage } from "@/platform/pages/page";
 import { buildsOf } from "@/stages/builds/queries";
@@ -15,6 +14,7 @@ import { ReopenButton, StaffSheet } from "../parts/buttons";
 import { CloseForm } from "../parts/close-form";
 import { VerdictForm } from "../parts/verdict-form";
 import { reviewsOf } from "../queries";
+import { reviewView } from "../view";
 
 /** One review of one team: sheets, score, verdict, actions. */
 export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
@@ -25,12 +25,9 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
   const [teams, builds] = await Promise.all([teamsOf(p.id), buildsOf(p.id)]);
   const team = teams.find((t) => t.id === r.teamId);
   const newest = builds.findLast((b) => b.teamId === r.teamId);
-  const mine = r.sheets.find((s) => s.raterPerson === actor.id);
   const visible = staff || r.teamId === ownTeam;
-  const score = combineSheets(
-    r.definition,
-    r.sheets.map((s) => ({ rater: s.raterName, marks: s.marks })),
-  );
+  const view = reviewView(r, { staff, person: actor.id });
+  const { mine, score } = view;
   return (
     <>
       <PageHead
@@ -63,31 +60,28 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                     <tr>
                       <th>Criterion</th>
                       <th className="num">Weight</th>
-                      {r.sheets.map((s, i) => (
+                      {view.sheets.map((s) => (
                         <th key={s.id} className="num">
-                          {staff ? s.raterName : `Reviewer ${i + 1}`}
+                          {s.rater}
                         </th>
                       ))}
                     </tr>
                   </thead>
                   <tbody>
-                    {r.definition.criteria.map((c) => (
+                    {view.criteria.map((c) => (
                       <tr key={c.key}>
                         <td>
                           {c.name}
-                          {r.sheets
-                            .map((s) => s.marks.find((m) => m.criterion === c.key)?.comment)
-                            .filter(Boolean)
-                            .map((t) => (
-                              <span key={t} className="block text-sm text-soft">
-                                “{t}”
-                              </span>
-                            ))}
+                          {c.comments.map((t) => (
+                            <span key={t} className="block text-sm text-soft">
+                              “{t}”
+                            </span>
+                          ))}
                         </td>
                         <td className="num text-soft">{c.weight}</td>
-                        {r.sheets.map((s) => (
-                          <td key={s.id} className="num">
-                            {s.marks.find((m) => m.criterion === c.key)?.points ?? "–"}
+                        {c.points.map((points, i) => (
+                          <td key={view.sheets[i]!.id} className="num">
+                            {points ?? "–"}
                           </td>
                         ))}
                       </tr>
@@ -97,21 +91,15 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                         Score <span className="unit">%</span>
                       </td>
                       <td />
-                      {r.sheets.map((s) => {
-                        const x = scoreSheet(r.definition, {
-                          rater: staff ? s.raterName : "a reviewer",
-                          marks: s.marks,
-                        });
-                        return (
-                          <td key={s.id} className="num">
-                            {x.value === null ? (
-                              "–"
-                            ) : (
-                              <Figure working={x.working}>{(Number(x.value) * 100).toFixed(1)}</Figure>
-                            )}
-                          </td>
-                        );
-                      })}
+                      {view.sheets.map((s) => (
+                        <td key={s.id} className="num">
+                          {s.score.value === null ? (
+                            "–"
+                          ) : (
+                            <Figure working={s.score.working}>{(Number(s.score.value) * 100).toFixed(1)}</Figure>
+                          )}
+                        </td>
+                      ))}
                     </tr>
                   </tbody>
                 </table>
@@ -119,14 +107,15 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
             )}
             {r.sheets.some((s) => s.comment) && (
               <Sheet title="What reviewers say">
-                {r.sheets
-                  .filter((s) => s.comment)
-                  .map((s) => (
-                    <blockquote key={s.id} className="border-l-3 border-stone-3 py-0.5 pl-3">
-                      {s.comment}
-                      {staff && <span className="block text-sm text-soft">{s.raterName}</span>}
-                    </blockquote>
-                  ))}
+                {view.sheets.map(
+                  (s) =>
+                    s.comment && (
+                      <blockquote key={s.id} className="border-l-3 border-stone-3 py-0.5 pl-3">
+                        {s.comment}
+                        {staff && <span className="block text-sm text-soft">{s.rater}</span>}
+                      </blockquote>
+                    ),
+                )}
               </Sheet>
             )}
             {staff && !r.verdict && (
