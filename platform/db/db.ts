@@ -7,7 +7,8 @@ const connect = (url: string, max: number) =>
   postgres(url, {
     max,
     onnotice: () => {},
-    debug: (_, query) => held.ironstoneHeard?.(query),
+    // In tests alone: with it an error carries what was put into its query, which is nobody's to read in a log.
+    debug: process.env.NODE_ENV === "test" && ((_: number, query: string) => held.ironstoneHeard?.(query)),
     // An undefined value in a query is a mistake and is refused: nothing is written as NULL by accident.
     transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
     types: {
