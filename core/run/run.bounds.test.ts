@@ -140,6 +140,45 @@ describe("a computed measure", () => {
   });
 });
 
+describe("a condition in a formula", () => {
+  const perLift: ProtocolDefinition = {
+    ...p,
+    constants: [],
+    derived: [{ key: "L", name: "Per lift", unit: "kg/m", expression: "m / h", decimals: 2, rule: "Mass per lift." }],
+    primary: "L",
+  };
+  const working = (conditions: Record<string, string>, definition = perLift) =>
+    run({ conditions, by: "Ada" }, definition).values.L!;
+  test("counts as it was measured; where it was not, as the protocol sets it", () => {
+    expect(working({ h: "1.605" }).value!.value).toBeCloseTo(8 / 1.605, 12);
+    expect(working({}).value!.value).toBe(5);
+  });
+  test("stands among the numbers put in, with where it comes from", () => {
+    const lift = (conditions: Record<string, string>, definition = perLift) =>
+      working(conditions, definition).working.inputs.find((i) => i.label === "Lift (h)");
+    expect(lift({ h: "1.605" })).toMatchObject({ value: "1.61", unit: "m", note: "u 0.005 m", by: "Ada" });
+    expect(lift({})).toMatchObject({ value: "1.60", note: "as the protocol sets it" });
+    const { u: _, ...bare } = p.conditions[0]!;
+    expect(lift({ h: "1.6" }, { ...perLift, conditions: [bare] })!.note).toBeUndefined();
+  });
+  test("has its part in the ±", () => {
+    const { value, working: w } = working({ h: "1.6" });
+    expect(value!.u).toBeCloseTo(5 * Math.hypot(0.05 / Math.sqrt(12) / 8, 0.005 / 1.6), 10);
+    expect(w.contributions!.map((c) => c.label)).toEqual(["Lift (h)", "Collected (m)"]);
+  });
+});
+
+test("the last step gives the value with its ±, or as it is shown where there is none", () => {
+  const last = (definition = p) => run({}, definition).values.r!.working.steps.at(-1);
+  expect(last()).toMatch(/ = 4\.0 ± 2\.0 kg\/min$/);
+  const exact: ProtocolDefinition = {
+    ...p,
+    measures: [{ key: "m", name: "Strokes", unit: "kg", resolution: "0", u: "0" }],
+    constants: [{ key: "t", name: "Time", unit: "min", value: "2" }],
+  };
+  expect(last(exact)).toMatch(/ = 4\.00 kg\/min$/);
+});
+
 describe("a build's runs", () => {
   const at = (attempt: number, m: string, more: Partial<RecordedRun> = {}) =>
     run({ id: `${attempt}`, attempt, readings: { m, F: "1" }, ...more });
