@@ -4,7 +4,7 @@ import { today } from "@/platform/command/command";
 import type { Waiting } from "@/platform/registry/stage";
 import { currentPerson } from "@/platform/sign-in/cookies";
 import { schoolIsEmpty } from "@/platform/sign-in/sign-in";
-import { type ProjectLine, projectsOf } from "@/stages/plan/queries/projects";
+import { projectsOf } from "@/stages/plan/queries/projects";
 import { fullDate, longDate, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
@@ -16,17 +16,13 @@ import { waitingIn } from "../waiting";
 const looked = 3;
 const most = 12;
 
-/** The projects whose event or end comes first, first. */
-const nearestFirst = (list: readonly ProjectLine[]) =>
-  [...list].sort((a, b) => (a.eventOn ?? a.endsOn).localeCompare(b.eventOn ?? b.endsOn) || a.id.localeCompare(b.id));
-
 /** Today: what waits for the instructor, from what the record knows; for a student, what is next. */
 export async function TodayScreen({ all = false }: { all?: boolean }) {
   const actor = await currentPerson();
   if (actor.kind !== "person") redirect((await schoolIsEmpty()) ? "/welcome" : "/sign-in");
   const projects = await projectsOf(actor, all ? undefined : { first: most, nearest: looked });
   const everyRunning = projects.filter((p) => !p.finishedAt);
-  const running = all ? everyRunning : nearestFirst(everyRunning).slice(0, looked);
+  const running = all ? everyRunning : everyRunning.toSorted((a, b) => a.near - b.near).slice(0, looked);
   const listed = all ? projects : projects.slice(0, most);
   const found = actor.instructor
     ? await waitingIn(

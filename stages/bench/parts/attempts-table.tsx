@@ -1,3 +1,4 @@
+import { Measured } from "@/ui/measured";
 import { DataTable } from "@/ui/table";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
@@ -40,11 +41,7 @@ export function AttemptsTable({
         ...view.channels.map((c) => ({
           key: `channel ${c.key}`,
           text: `${c.name} (${c.unit})`,
-          label: (
-            <span>
-              {c.name} <span className="unit">{c.unit}</span>
-            </span>
-          ),
+          label: <Measured name={c.name} unit={c.unit} />,
           num: true,
         })),
         { key: "verdict", text: "Verdict", className: "max-w-72" },

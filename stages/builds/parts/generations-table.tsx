@@ -2,6 +2,7 @@ import { formatNumber } from "@/core/quantity/quantity";
 import type { Channel } from "@/core/run/protocol";
 import { shortDate } from "@/ui/date";
 import Link from "@/ui/link";
+import { Measured } from "@/ui/measured";
 import { DataTable } from "@/ui/table";
 import type { Cell } from "@/ui/table-rows";
 import { tip } from "@/ui/tip";
@@ -64,16 +65,16 @@ export function GenerationsTable({
         { key: "build", text: "Build", className: "whitespace-nowrap" },
         { key: "built", text: "Built", className: "whitespace-nowrap" },
         { key: "changed", text: "What changed and why", className: "min-w-64" },
-        { key: "mass", text: "Mass (kg)", label: <Unit name="Mass" unit="kg" />, num: true },
-        { key: "cost", text: `Cost (${currency})`, label: <Unit name="Cost" unit={currency} />, num: true },
-        { key: "size", text: "Size (mm)", label: <Unit name="Size" unit="mm" />, className: "whitespace-nowrap" },
+        { key: "mass", text: "Mass (kg)", label: <Measured name="Mass" unit="kg" />, num: true },
+        { key: "cost", text: `Cost (${currency})`, label: <Measured name="Cost" unit={currency} />, num: true },
+        { key: "size", text: "Size (mm)", label: <Measured name="Size" unit="mm" />, className: "whitespace-nowrap" },
         ...(channel
           ? [
               { key: "predicted", text: "Predicted", num: true, className: "text-soft" },
               {
                 key: "reached",
                 text: `${channel.name} (${channel.unit})`,
-                label: <Unit name={channel.name} unit={channel.unit} />,
+                label: <Measured name={channel.name} unit={channel.unit} />,
                 num: true,
               },
             ]
@@ -128,13 +129,5 @@ export function GenerationsTable({
         };
       })}
     />
-  );
-}
-
-function Unit({ name, unit }: { name: string; unit: string }) {
-  return (
-    <span>
-      {name} <span className="unit">{unit}</span>
-    </span>
   );
 }

@@ -1,5 +1,6 @@
 import { formatNumber } from "@/core/quantity/quantity";
 import { cx } from "@/ui/classes";
+import { Measured } from "@/ui/measured";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import type { ContestEvent } from "../queries/events";
@@ -21,11 +22,7 @@ export function StandingsTable({ event }: { event: ContestEvent }) {
         {
           key: "counts",
           text: `Counts (${unit})`,
-          label: (
-            <span>
-              Counts <span className="unit">{unit}</span>
-            </span>
-          ),
+          label: <Measured name="Counts" unit={unit} />,
           num: true,
         },
         ...(points ? [{ key: "points", text: "Points", num: true }] : []),

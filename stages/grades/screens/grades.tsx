@@ -2,6 +2,7 @@ import type { Working } from "@/core/working/working";
 import { projectPage } from "@/platform/pages/page";
 import { instant } from "@/ui/date";
 import Link from "@/ui/link";
+import { Measured } from "@/ui/measured";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
@@ -70,11 +71,7 @@ export async function GradesScreen({ slug }: { slug: string }) {
           { key: "team", label: "Team", text: "Team" },
           ...parts.map((c) => ({
             key: c.key,
-            label: (
-              <span>
-                {c.name} <span className="unit">{c.weight} %</span>
-              </span>
-            ),
+            label: <Measured name={c.name} unit={`${c.weight} %`} />,
             text: `${c.name} (%)`,
             num: true,
           })),

@@ -16,6 +16,8 @@ export interface ProjectLine {
   teams: number;
   students: number;
   sections: string[];
+  /** Its place among the running ones by whose event, or end, comes first; finished ones follow. */
+  near: number;
 }
 
 /**
@@ -34,12 +36,12 @@ export async function projectsOf(
       SELECT
         p.*,
         row_number() OVER (ORDER BY p.finished_at NULLS FIRST, p.starts_on DESC, p.id) AS place,
-        row_number() OVER (ORDER BY p.finished_at NULLS FIRST, coalesce(p.event_on, p.ends_on), p.id) AS near
+        (row_number() OVER (ORDER BY p.finished_at NULLS FIRST, coalesce(p.event_on, p.ends_on), p.id))::int AS near
       FROM project p
       WHERE p.id IN ${db()(ids)}
     )
     SELECT
-      p.id, p.slug, p.title, p.purpose, p.kind, p.starts_on, p.ends_on, p.event_on, p.finished_at,
+      p.id, p.slug, p.title, p.purpose, p.kind, p.starts_on, p.ends_on, p.event_on, p.finished_at, p.near,
       coalesce(n.teams, 0) AS teams, coalesce(n.students, 0) AS students, coalesce(n.sections, '{}') AS sections
     FROM mine p
     LEFT JOIN LATERAL (

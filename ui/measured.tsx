@@ -1,0 +1,8 @@
+/** What is measured, with its unit: as it heads a column. */
+export function Measured({ name, unit }: { name: string; unit: string }) {
+  return (
+    <span>
+      {name} <span className="unit">{unit}</span>
+    </span>
+  );
+}
