@@ -48,6 +48,8 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["api/file/[use]", photo, ["owner", "student", "client", "reviewer"]],
     ["api/jump", `/api/jump?project=${slug}&q=alder`, inside],
     ["api/live", `/api/live?project=${live}`, ["owner", "student", "client", "reviewer", "scorer"]],
+    // Asked by POST; nothing is at its address otherwise.
+    ["api/outcome", "/api/outcome", []],
     ["api/working", verdict[0], inside],
     ["api/working", grade[0], ["owner"]],
     ["p/[project]/bundle", `/p/${slug}/bundle`, ["owner"]],

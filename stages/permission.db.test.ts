@@ -52,7 +52,7 @@ async function permitted(name: string, role: Role, input: object): Promise<boole
   const trap = new Error("trap");
   const cmd = commands[name]!;
   const log = jest.spyOn(console, "error").mockImplementation(() => {});
-  const r = await execute({ ...cmd, run: () => Promise.reject(trap) }, actors.get(role)!, input);
+  const r = await execute({ ...cmd, prepare: undefined, run: () => Promise.reject(trap) }, actors.get(role)!, input);
   log.mockRestore();
   if (r.ok) throw new Error("the trap did not hold");
   if (r.kind === "invalid") throw new Error(`${name}: the test's input is not valid: ${r.message}`);

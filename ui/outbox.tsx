@@ -56,6 +56,8 @@ export function useOutbox<T extends { id: string }>(
       ) {
         const at = next;
         const r = await send(at.input, { requestId: sentByUs(at.id) });
+        // It may stand already: it is sent again in a while, under the same id.
+        if (r.kind === "unknown") return;
         setOffline(false);
         keep(
           list.current.map((x) => (x.id === at.id ? { ...x, sent: r.ok, problem: r.ok ? undefined : r.message } : x)),

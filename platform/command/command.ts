@@ -3,8 +3,10 @@ import "server-only";
 import { randomBytes } from "node:crypto";
 import * as yup from "yup";
 import { type Act, type Actor, aboutOf, can, type Subject } from "@/core/access/can";
-import { inTransaction, newId, type Tx } from "@/platform/db/db";
+import { db, inTransaction, newId, type Tx } from "@/platform/db/db";
+import { UnknownOutcome } from "@/platform/db/lost";
 import { broken } from "./constraints";
+import { outcomeOf } from "./outcome";
 import type { ConflictField, Result } from "./result";
 
 export interface AuditEntry {
@@ -33,7 +35,12 @@ export interface Command<I, O> {
   readonly schema: yup.Schema<I>;
   /** What is acted on; null when it does not exist. */
   subject(sql: Tx, input: I, actor: Actor): Promise<Subject | null> | Subject | null;
-  run(context: Context, input: I): Promise<O>;
+  /**
+   * Work that takes long and writes nothing (hashes, pictures): done once the actor is known to be allowed, before the
+   * transaction, and given to `run`.
+   */
+  prepare?(input: I): Promise<unknown>;
+  run(context: Context, input: I, prepared?: unknown): Promise<O>;
   /** The answer holds something that is shown once and stored as a hash only: it is not kept for a retry. */
   readonly shownOnce?: true;
 }
@@ -94,7 +101,14 @@ export async function projectOf(sql: Tx, table: string, id: string): Promise<{ p
   return row ? { project: row.projectId } : null;
 }
 
-export const command = <I, O>(definition: Command<I, O>): Command<I, O> => definition;
+type Definition<I, O, P> = Omit<Command<I, O>, "prepare" | "run"> & {
+  prepare?(input: I): Promise<P>;
+  run(context: Context, input: I, prepared: P): Promise<O>;
+};
+
+/** A command as it is written; what it prepares has the type that its `run` takes. */
+export const command = <I, O, P = undefined>(definition: Definition<I, O, P>): Command<I, O> =>
+  definition as Command<I, O>;
 
 /** What a live notice says: in which project something was written, about what, and by which request. */
 export interface Notice {
@@ -104,12 +118,52 @@ export interface Notice {
   readonly request: string | null;
 }
 
+class NotAllowed extends Error {}
+
 const nameOf = (actor: Actor) => (actor.kind === "nobody" ? "nobody" : actor.name);
 
 export function today(): string {
   if (process.env.IRONSTONE_TODAY) return process.env.IRONSTONE_TODAY;
   const d = new Date();
   return `${d.getFullYear()}-${String(d.getMonth() + 1).padStart(2, "0")}-${String(d.getDate()).padStart(2, "0")}`;
+}
+
+const notKnown: Result<never> = {
+  ok: false,
+  kind: "unknown",
+  message:
+    "The connection to the database broke at the last moment, so it is not known whether this was saved. What you " +
+    "typed is still here: send it again, it counts once.",
+};
+
+/** The actor as one who may do this to what it is about; says what is in the way otherwise. */
+async function subjectFor<I, O>(cmd: Command<I, O>, sql: Tx, actor: Actor, input: I) {
+  const subject = await cmd.subject(sql, input, actor);
+  if (subject === null) throw new Missing("This record is not here (any more). Reload to see what there is.");
+  if (actor.kind === "nobody")
+    throw new NotAllowed(
+      "You are signed out. Sign in in another tab, then send this again: nothing that you typed is lost.",
+    );
+  if (!can(actor, cmd.act, subject)) throw new NotAllowed("You may not do this. Ask the project's instructor.");
+  return { who: actor, subject };
+}
+
+/** What the same request gave before; nothing when it is here for the first time. */
+async function sentBefore(sql: Tx, cmd: { name: string; shownOnce?: true }, actor: string, requestId: string) {
+  const done = await sql`
+    INSERT INTO request_done (id, act, actor)
+    VALUES (${requestId}, ${cmd.name}, ${actor})
+    ON CONFLICT DO NOTHING
+    RETURNING id
+  `;
+  if (done.length) return null;
+  const [before] = await sql<
+    { result: unknown; act: row.RequestDone["act"]; actor: row.RequestDone["actor"] }[]
+  >`SELECT result, act, actor FROM request_done WHERE id = ${requestId}`;
+  if (before?.actor !== actor || before.act !== cmd.name)
+    refuse("This request was already used for something else. Reload the page and try again.");
+  if (cmd.shownOnce) refuse("This went through already, but its answer is shown only once. Make a new one.");
+  return before;
 }
 
 /**
@@ -132,45 +186,20 @@ export async function execute<I, O>(
     return { ok: false, kind: "invalid", message: Object.values(fields)[0] ?? "Something is missing.", fields };
   }
   const notes: AuditEntry[] = [];
+  let answer: { ok: true; value: O } | undefined;
   try {
+    if (cmd.prepare) await subjectFor(cmd, db(), actor, input);
+    const prepared = await cmd.prepare?.(input);
     return await inTransaction(async (sql) => {
-      const subject = await cmd.subject(sql, input, actor);
-      if (subject === null)
-        return {
-          ok: false as const,
-          kind: "missing" as const,
-          message: "This record is not here (any more). Reload to see what there is.",
-        };
-      if (actor.kind === "nobody" || !can(actor, cmd.act, subject))
-        return {
-          ok: false as const,
-          kind: "forbidden" as const,
-          message:
-            actor.kind === "nobody"
-              ? "You are signed out. Sign in in another tab, then send this again: nothing that you typed is lost."
-              : "You may not do this. Ask the project's instructor.",
-        };
+      const { who, subject } = await subjectFor(cmd, sql, actor, input);
       if (requestId) {
-        const done = await sql`
-            INSERT INTO request_done (id, act, actor)
-            VALUES (${requestId}, ${cmd.name}, ${actor.id})
-            ON CONFLICT DO NOTHING
-            RETURNING id
-          `;
-        if (done.length === 0) {
-          const [before] = await sql<
-            { result: O; act: row.RequestDone["act"]; actor: row.RequestDone["actor"] }[]
-          >`SELECT result, act, actor FROM request_done WHERE id = ${requestId}`;
-          if (before?.actor !== actor.id || before.act !== cmd.name)
-            throw new Refused("This request was already used for something else. Reload the page and try again.");
-          if (cmd.shownOnce)
-            throw new Refused("This went through already, but its answer is shown only once. Make a new one.");
-          return { ok: true as const, value: before.result };
-        }
+        const before = await sentBefore(sql, cmd, who.id, requestId);
+        if (before) return { ok: true as const, value: before.result as O };
       }
       const value = await cmd.run(
-        { sql, actor, by: nameOf(actor), today: today(), audit: (e) => notes.push(e) },
+        { sql, actor: who, by: nameOf(who), today: today(), audit: (e) => notes.push(e) },
         input,
+        prepared,
       );
       const project = subject.project ?? (value as { projectId?: string } | null)?.projectId ?? null;
       if (notes.length === 0) throw new Error(`${cmd.name} left no audit row`);
@@ -180,9 +209,9 @@ export async function execute<I, O>(
         sql`INSERT INTO audit ${sql(
           notes.map((n) => ({
             id: newId(),
-            actorKind: actor.kind,
-            actorId: actor.id,
-            actorName: nameOf(actor),
+            actorKind: who.kind,
+            actorId: who.id,
+            actorName: nameOf(who),
             projectId: project,
             act: cmd.name,
             subjectType: n.type,
@@ -198,14 +227,19 @@ export async function execute<I, O>(
           : null,
         project ? sql`SELECT pg_notify('ironstone', ${JSON.stringify(notice)})` : null,
       ]);
-      return { ok: true as const, value };
+      answer = { ok: true, value };
+      return answer;
     });
   } catch (error) {
-    return failure(error);
+    if (!(error instanceof UnknownOutcome) || actor.kind === "nobody") return failure(error);
+    const outcome = requestId ? await outcomeOf(requestId, actor.id) : "unknown";
+    if (outcome === "saved" && answer) return answer;
+    return outcome === "not saved" ? failure(error) : notKnown;
   }
 }
 
 function failure(error: unknown): Result<never> {
+  if (error instanceof NotAllowed) return { ok: false, kind: "forbidden", message: error.message };
   if (error instanceof Refused)
     return error.field
       ? { ok: false, kind: "invalid", message: error.message, fields: { [error.field]: error.message } }

@@ -9,7 +9,7 @@ export interface ConflictField {
 
 export type Failure =
   | { ok: false; kind: "invalid"; message: string; fields: Readonly<Record<string, string>> }
-  | { ok: false; kind: "forbidden" | "missing" | "refused" | "failed"; message: string }
+  | { ok: false; kind: "forbidden" | "missing" | "refused" | "failed" | "unknown"; message: string }
   | { ok: false; kind: "conflict"; message: string; version: number; fields: readonly ConflictField[] };
 
 export type Result<T> = { ok: true; value: T } | Failure;

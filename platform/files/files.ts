@@ -20,18 +20,35 @@ export interface StoredFile {
   content: Buffer;
 }
 
+/** A picture as it will be stored. */
+export interface Picture {
+  readonly row: FileRow;
+  readonly bytes: Buffer;
+}
+
+const mostPixels = 50_000_000;
+
+// One picture at a time, however many are sent: each may take as much memory as a hundred pages.
+let last: Promise<unknown> = Promise.resolve();
+
 /**
- * Takes a picture in: its type is sniffed from its bytes, it is turned upright, shrunk to 2000 px and written anew as
+ * Reads a picture before it is stored: its type is sniffed from its bytes, it is turned upright, shrunk to 2000 px and written anew as
  * JPEG, which drops all metadata (place and camera too).
  * Refuses what is not a picture, or cut short.
  */
-export async function storePicture(sql: Tx, bytes: Buffer): Promise<string> {
+export function readPicture(bytes: Buffer): Promise<Picture> {
+  const mine = last.then(() => toJpeg(bytes));
+  last = mine.catch(() => {});
+  return mine;
+}
+
+async function toJpeg(bytes: Buffer): Promise<Picture> {
   let image: { data: Buffer; info: OutputInfo };
   try {
-    const meta = await sharp(bytes, { failOn: "warning", limitInputPixels: 100_000_000 }).metadata();
+    const meta = await sharp(bytes, { failOn: "warning", limitInputPixels: mostPixels }).metadata();
     if (!["jpeg", "png", "webp", "gif", "avif", "heif", "tiff"].includes(meta.format ?? ""))
       throw new Error(meta.format);
-    image = await sharp(bytes, { failOn: "warning", limitInputPixels: 100_000_000 })
+    image = await sharp(bytes, { failOn: "warning", limitInputPixels: mostPixels })
       .rotate()
       .resize(2000, 2000, { fit: "inside", withoutEnlargement: true })
       .flatten({ background: "#ffffff" })
@@ -39,17 +56,16 @@ export async function storePicture(sql: Tx, bytes: Buffer): Promise<string> {
       .toBuffer({ resolveWithObject: true });
   } catch {
     refuse(
-      "This file is not a picture that can be read, or it was cut short. Send a JPEG, PNG or WebP photo.",
+      "This file is not a picture that can be read, it was cut short, or it has more than 50 million points. Send a " +
+        "JPEG, PNG or WebP photo.",
       "base64",
     );
   }
   const hash = createHash("sha256").update(image.data).digest("hex");
-  await writeContent(
-    sql,
-    { hash, mime: "image/jpeg", size: image.data.length, width: image.info.width, height: image.info.height },
-    image.data,
-  );
-  return hash;
+  return {
+    row: { hash, mime: "image/jpeg", size: image.data.length, width: image.info.width, height: image.info.height },
+    bytes: image.data,
+  };
 }
 
 export interface FileRow {

@@ -2,7 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import { storePicture } from "@/platform/files/files";
+import { readPicture, writeContent } from "@/platform/files/files";
 import { readSides, siOrNull } from "@/platform/schema/fields";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { buildActs } from "./acts";
@@ -198,12 +198,13 @@ export const addPhoto = command({
   act: buildActs.edit,
   schema: s.photo,
   subject: (sql, i) => ofBuild(sql, i.buildId),
-  async run({ sql, audit, by }, input): Promise<{ id: string }> {
-    const hash = await storePicture(sql, Buffer.from(input.base64, "base64"));
+  prepare: (i) => readPicture(Buffer.from(i.base64, "base64")),
+  async run({ sql, audit, by }, input, picture): Promise<{ id: string }> {
+    await writeContent(sql, picture.row, picture.bytes);
     const id = newId();
     await sql`
       INSERT INTO file_use (id, project_id, file_hash, build_id, caption, added_by)
-      SELECT ${id}, project_id, ${hash}, id, ${input.caption}, ${by}
+      SELECT ${id}, project_id, ${picture.row.hash}, id, ${input.caption}, ${by}
       FROM build
       WHERE id = ${input.buildId}
     `;

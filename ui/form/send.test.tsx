@@ -38,14 +38,33 @@ test("while one is on its way another is not sent, and nothing is said of it", a
   expect([at.current.busy, at.current.note]).toEqual([false, ""]);
 });
 
-test("without an answer it is the same request again; changed, it is another", async () => {
-  const action = jest.fn().mockRejectedValue(new Error("offline"));
+const unknown: ActionResult = { ok: false, kind: "unknown", message: "It is not known whether this was saved." };
+
+test.each([
+  ["no answer", () => Promise.reject(new Error("offline"))],
+  ["an outcome that the server does not know", () => Promise.resolve(unknown)],
+])("after %s it is the same request again", async (_, answer) => {
+  const action = jest.fn(answer);
+  const at = use(action);
+  for (let i = 0; i < 3; i++) await act(async () => void (await at.current.send({ a: 1 })));
+  expect(new Set(requests(action)).size).toBe(1);
+  expect(at.current.note).not.toBe("");
+});
+
+test.each([
+  ["saved", 1, /has been saved/, 1],
+  ["not saved", 2, /^$/, 1],
+  ["unknown", 1, /^Nothing was moved\.$/, 0],
+])("what is changed after no answer waits until the first is known: %s", async (outcome, sent, said, refreshed) => {
+  const ask = jest.fn(async () => ({ ok: true, json: async () => ({ outcome }) }));
+  global.fetch = ask as never;
+  const action = jest.fn().mockRejectedValueOnce(new Error("offline")).mockResolvedValue(good);
   const at = use(action, "Nothing was moved.");
-  for (const a of [1, 1, 2]) await act(async () => void (await at.current.send({ a })));
-  expect(at.current.note).toBe("Nothing was moved.");
-  const [first, again, other] = requests(action);
-  expect(again).toBe(first);
-  expect(other).not.toBe(first);
+  for (const a of [1, 2]) await act(async () => void (await at.current.send({ a })));
+  expect((ask.mock.calls as unknown[][])[0]![0]).toContain(requests(action)[0]);
+  expect([action.mock.calls.length, refresh.mock.calls.length]).toEqual([sent, refreshed]);
+  expect(at.current.note).toMatch(said);
+  expect(new Set(requests(action)).size).toBe(sent);
 });
 
 test("after an answer, good or bad, the same input is a new request", async () => {

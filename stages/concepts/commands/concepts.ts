@@ -4,7 +4,7 @@ import { isBuildMeasure } from "@/core/needs/requirement";
 import { parseQuantity } from "@/core/quantity/quantity";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import { storePicture } from "@/platform/files/files";
+import { readPicture, writeContent } from "@/platform/files/files";
 import { readSides, siOrNull } from "@/platform/schema/fields";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { limitOf } from "@/stages/needs/view/requirements";
@@ -148,21 +148,22 @@ export const addSketch = command({
   act: conceptActs.edit,
   schema: s.sketch,
   subject: (sql, i) => ofConcept(sql, i.conceptId),
-  async run({ sql, by, audit }, input): Promise<{ id: string }> {
+  prepare: (i) => readPicture(Buffer.from(i.base64, "base64")),
+  async run({ sql, by, audit }, input, picture): Promise<{ id: string }> {
     const k = await open(sql, input.conceptId);
-    const hash = await storePicture(sql, Buffer.from(input.base64, "base64"));
+    await writeContent(sql, picture.row, picture.bytes);
     const id = newId();
     await sql`
       INSERT INTO file_use ${sql({
         id,
         projectId: k.projectId,
-        fileHash: hash,
+        fileHash: picture.row.hash,
         conceptId: input.conceptId,
         caption: input.caption,
         addedBy: by,
       })}
     `;
-    audit({ type: "concept", id: input.conceptId, label: `${k.title}: sketch`, after: { hash } });
+    audit({ type: "concept", id: input.conceptId, label: `${k.title}: sketch`, after: { hash: picture.row.hash } });
     return { id };
   },
 });

@@ -5,7 +5,7 @@ import { randomInt } from "node:crypto";
 import { hash } from "@node-rs/argon2";
 import { command, projectOf, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
-import { digest, newPassword, newSecret } from "@/platform/sign-in/secrets";
+import { digest, firstPassword, newSecret } from "@/platform/sign-in/secrets";
 import { guestActs, staffActs } from "../acts";
 import * as s from "../schema";
 
@@ -16,18 +16,19 @@ export const addCoInstructor = command({
   act: staffActs.manage,
   schema: s.coInstructor,
   subject: (_, i) => ({ project: i.projectId }),
-  async run({ sql, audit }, input): Promise<{ password: string | null }> {
+  prepare: firstPassword,
+  async run({ sql, audit }, input, first): Promise<{ password: string | null }> {
     const email = input.email.toLowerCase();
     const [known] = await sql<
       { id: row.Person["id"]; instructor: row.Person["instructor"] }[]
     >`SELECT id, instructor FROM person WHERE email = ${email}`;
     if (known && !known.instructor) refuse("This email address belongs to a student.", "email");
-    const password = known ? null : newPassword();
+    const password = known ? null : first.password;
     const id = known?.id ?? newId();
     if (password)
       await sql`
         INSERT INTO person (id, name, email, password_hash, instructor)
-        VALUES (${id}, ${input.name}, ${email}, ${await hash(password)}, true)
+        VALUES (${id}, ${input.name}, ${email}, ${first.passwordHash}, true)
       `;
     await sql`INSERT INTO staff (project_id, person_id, role) VALUES (${input.projectId}, ${id}, 'co')`;
     audit({ type: "staff", id, label: input.name, after: { role: "co-instructor" } });
@@ -42,14 +43,17 @@ export const createGuestLink = command({
   act: guestActs.manage,
   schema: s.guestLink,
   subject: (_, i) => ({ project: i.projectId }),
-  async run({ sql, audit }, input): Promise<{ secret: string; pin: string | null }> {
+  async prepare(input) {
+    const pin = guestPin[input.role] ? String(randomInt(100_000, 1_000_000)) : null;
+    return { pin, pinHash: pin && (await hash(pin)) };
+  },
+  async run({ sql, audit }, input, { pin, pinHash }): Promise<{ secret: string; pin: string | null }> {
     const secret = newSecret();
-    const pin = guestPin[input.role] ? String(randomInt(1000, 10_000)) : null;
     const id = newId();
     await sql`
       INSERT INTO guest_link (id, project_id, role, label, secret_hash, pin_hash, expires_at)
       VALUES (
-        ${id}, ${input.projectId}, ${input.role}, ${input.label}, ${digest(secret)}, ${pin ? await hash(pin) : null},
+        ${id}, ${input.projectId}, ${input.role}, ${input.label}, ${digest(secret)}, ${pinHash},
         now() + make_interval(days => ${input.days})
       )
     `;

@@ -1,8 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { hash } from "@node-rs/argon2";
 import { command, found, refuse } from "@/platform/command/command";
-import { newPassword } from "@/platform/sign-in/secrets";
+import { firstPassword } from "@/platform/sign-in/secrets";
 import { peopleActs } from "../acts";
 import { studentSubject } from "../queries/students";
 import * as s from "../schema";
@@ -14,15 +13,15 @@ export const giveLogin = command({
   act: peopleActs.edit,
   schema: s.login,
   subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
-  async run({ sql, audit }, input): Promise<{ password: string }> {
+  prepare: firstPassword,
+  async run({ sql, audit }, input, { password, passwordHash }): Promise<{ password: string }> {
     const [person] = await sql<
       { name: row.Person["name"]; instructor: row.Person["instructor"] }[]
     >`SELECT name, instructor FROM person WHERE id = ${input.personId} AND erased_at IS NULL`;
     if (found(person, "This student").instructor) refuse("An instructor sets their own password.");
-    const password = newPassword();
     await sql`
       UPDATE person
-      SET email = ${input.email.toLowerCase()}, password_hash = ${await hash(password)}, version = version + 1
+      SET email = ${input.email.toLowerCase()}, password_hash = ${passwordHash}, version = version + 1
       WHERE id = ${input.personId}
     `;
     await sql`DELETE FROM session_token WHERE person_id = ${input.personId}`;
