@@ -1,7 +1,9 @@
 // export, import, backup and restore from the command line; schema writes the bundle's JSON Schema.
 import { readFileSync, writeFileSync } from "node:fs";
-import { backupSchool, exportProject, importProject, restoreSchool } from "@/platform/bundle/bundle";
+import { importProject, restoreSchool } from "@/platform/bundle/bundle";
+import { checkBackup } from "@/platform/bundle/check";
 import { BundleError } from "@/platform/bundle/open";
+import { backupSchool, exportProject } from "@/platform/bundle/pack";
 import { bundleSchema } from "@/platform/bundle/schema";
 import { closeDb, db } from "@/platform/db/db";
 import { tables } from "@/stages/tables";
@@ -22,8 +24,13 @@ async function main([verb, ...args]: string[]): Promise<void> {
     const p = await importProject(tables, readFileSync(args[0]!), admin?.id ?? null);
     console.log(`Imported ${p.title} as ${p.slug}`);
   } else if (verb === "backup") {
-    writeFileSync(args[0]!, await backupSchool(tables), { mode: 0o600 });
-    console.log(`Wrote ${args[0]}`);
+    const bytes = await backupSchool(tables);
+    writeFileSync(args[0]!, bytes, { mode: 0o600 });
+    const checked = await checkBackup(tables, bytes);
+    console.log(
+      `Wrote ${args[0]}. ${checked.ok ? "Restored into a second database, it gives the same." : checked.message}`,
+    );
+    if (!checked.ok) process.exitCode = 2;
   } else if (verb === "restore") {
     await restoreSchool(tables, readFileSync(args[0]!));
     console.log("Restored. Everybody must sign in again.");

@@ -16,8 +16,9 @@ import { freshDatabase, ok } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
 import { travels } from "../registry/table";
-import { backupSchool, exportProject, importProject, restoreSchool } from "./bundle";
+import { importProject, restoreSchool } from "./bundle";
 import { openBundle } from "./open";
+import { backupSchool, exportProject } from "./pack";
 import { bundleSchema } from "./schema";
 import { schemaVersion } from "./version";
 

@@ -7,6 +7,7 @@ import { schemaVersion } from "./version";
 export async function bundleSchema(all: readonly Table[]): Promise<object> {
   const tables = all.filter(travels);
   const columns = await columnsOf(db());
+  const decimal = { type: "string", pattern: "^-?[0-9]+(\\.[0-9]+)?$" };
   const kinds: Record<string, object> = {
     uuid: { type: "string", format: "uuid" },
     text: { type: "string" },
@@ -14,8 +15,9 @@ export async function bundleSchema(all: readonly Table[]): Promise<object> {
     boolean: { type: "boolean" },
     date: { type: "string", format: "date" },
     "timestamp with time zone": { type: "string", format: "date-time" },
-    numeric: { type: "number" },
-    "numeric[]": { type: "array", items: { type: "number" } },
+    // Numbers with all their digits, as texts.
+    numeric: decimal,
+    "numeric[]": { type: "array", items: decimal },
     "text[]": { type: "array", items: { type: "string" } },
     jsonb: {},
   };

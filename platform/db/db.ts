@@ -11,9 +11,14 @@ export type Tx = Sql;
 /** The pool of this process, and who wants to hear every query of it: the tests that count them. */
 const held = globalThis as unknown as { ironstonePool?: Pool; ironstoneHeard?: (query: string) => void };
 
+/** The pool of another database, while something runs in that one. */
+const elsewhere = new AsyncLocalStorage<Pool>();
+
 const transaction = new AsyncLocalStorage<Tx>();
 
 function pool(): Pool {
+  const other = elsewhere.getStore();
+  if (other) return other;
   if (!held.ironstonePool) {
     const url = process.env.DATABASE_URL;
     if (!url) throw new Error("DATABASE_URL is not set");
@@ -48,6 +53,16 @@ export async function inLongTransaction<T>(work: (sql: Tx) => Promise<T>, mode =
     return work(sql);
   };
   return pool().transaction((sql) => transaction.run(sql, () => long(sql)), mode, limits.patient);
+}
+
+/** Runs work in another database. */
+export async function inDatabase<T>(url: string, work: () => Promise<T>): Promise<T> {
+  const other = new Pool(url, 2, () => {});
+  try {
+    return await elsewhere.run(other, work);
+  } finally {
+    await other.end();
+  }
 }
 
 /** Ends this process's pool, for commands and tests. */

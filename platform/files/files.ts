@@ -32,8 +32,8 @@ const mostPixels = 50_000_000;
 let last: Promise<unknown> = Promise.resolve();
 
 /**
- * Reads a picture before it is stored: its type is sniffed from its bytes, it is turned upright, shrunk to 2000 px and written anew as
- * JPEG, which drops all metadata (place and camera too).
+ * Reads a picture before it is stored: its type is sniffed from its bytes, it is turned upright, shrunk to 2000 px and
+ * written anew as JPEG, which drops all metadata (place and camera too).
  * Refuses what is not a picture, or cut short.
  */
 export function readPicture(bytes: Buffer): Promise<Picture> {

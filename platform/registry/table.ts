@@ -1,3 +1,5 @@
+import type { Schema } from "yup";
+
 /** What bundles, backups and erasing know of a table. */
 export interface Table {
   readonly name: string;
@@ -7,9 +9,22 @@ export interface Table {
   readonly omit?: readonly string[];
   /** Columns that name a person: those people travel with the project. */
   readonly people?: readonly string[];
+  /** What is wrong with a value that comes in with a bundle, by column; nothing where it is right. */
+  readonly check?: Readonly<Record<string, (value: unknown) => string | null>>;
   /** What erasing a person does here: statements over :person, :words (that replace the name) and :day. */
   readonly erase?: readonly string[];
 }
+
+/** A column's check by the schema of the form that writes it, and by what else must hold of it. */
+export const fits =
+  <T>(schema: Schema<T>, more: (value: T) => readonly string[] = () => []) =>
+  (value: unknown): string | null => {
+    try {
+      return more(schema.validateSync(value)).join(" ") || null;
+    } catch (error) {
+      return (error as Error).message;
+    }
+  };
 
 /** A table whose rows carry their project. */
 export const ofProject = (name: string, more: Omit<Table, "name" | "of"> = {}): Table => ({

@@ -75,6 +75,17 @@ export const selection = yup.object({
   severity: c.oneOf(severity).default("raw"),
 });
 
+/** What a selection goes by, as it is kept. */
+export const selectionDefinition = yup.object({
+  criteria: yup.array(criterion).max(15).default([]),
+  top: yup.number().min(1).max(100).required(),
+  keep: whole(1, 40).required(),
+  votes: whole(1, 20).required(),
+  datum: yup.string().nullable().default(null),
+  severity: c.oneOf(severity).required(),
+  pairs: yup.mixed<Record<string, number>>((v): v is Record<string, number> => typeof v === "object").optional(),
+});
+
 export const selectionWeights = yup.object({
   id: c.id(),
   version: c.version(),

@@ -28,6 +28,17 @@ export const event = yup.object({
   seed: c.text(40),
 });
 
+/** An event's rules as they are kept. */
+export const eventDefinition = event.pick(["channel", "better", "ranking", "tieBreaks", "points"]).shape({
+  unit: c.optionalText(20),
+  policy: event
+    .pick(["school", "n", "foul"])
+    .shape({ k: yup.number().integer().min(1).max(20).optional() })
+    .required(),
+  resolution: optionalDecimal().nullable(),
+  seed: yup.string().max(40).default(""),
+});
+
 export const eventId = yup.object({ id: c.id() });
 
 export const eventVersion = yup.object({ id: c.id(), version: c.version() });

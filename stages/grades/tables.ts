@@ -1,7 +1,13 @@
-import { ofProject, type Table } from "@/platform/registry/table";
+import { checkScheme, type SchemeDefinition } from "@/core/grades/scheme";
+import { fits, ofProject, type Table } from "@/platform/registry/table";
+import { scheme } from "./schema";
 
 export const gradesTables: readonly Table[] = [
-  ofProject("scheme_version"),
+  ofProject("scheme_version", {
+    check: {
+      definition: fits(scheme.pick(["components", "decimals"]), (v) => checkScheme(v as unknown as SchemeDefinition)),
+    },
+  }),
   ofProject("entered_mark", { people: ["person_id"], erase: ["DELETE FROM entered_mark WHERE person_id = :person"] }),
   ofProject("publication", {
     erase: [

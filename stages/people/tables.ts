@@ -1,9 +1,15 @@
-import { ofProject, type Table } from "@/platform/registry/table";
+import { fits, type Table } from "@/platform/registry/table";
+import { meetingPattern } from "@/stages/plan/schema";
 
 export const peopleTables: readonly Table[] = [
   { name: "person", omit: ["email", "password_hash", "instructor", "admin", "version"] },
-  { name: "section", of: "id IN (SELECT section_id FROM project_section WHERE project_id = $1)" },
-  ofProject("staff", { people: ["person_id"] }),
+  {
+    name: "section",
+    of: "id IN (SELECT section_id FROM project_section WHERE project_id = $1)",
+    check: { pattern: fits(meetingPattern) },
+  },
+  // Nobody is given a right by a bundle: who imports it owns the project.
+  { name: "staff" },
   {
     name: "enrolment",
     of: "section_id IN (SELECT section_id FROM project_section WHERE project_id = $1)",

@@ -20,6 +20,16 @@ export const sectionPattern = yup.object({
   eventOn: c.optionalDate(),
 });
 
+/** A meeting pattern as it is kept. */
+export const meetingPattern = yup.object({
+  kind: c.oneOf(patternKind).required(),
+  days: yup.array(whole(1, 7).required()).when("kind", { is: "weekdays", then: (q) => q.required() }),
+  double: yup.array(whole(1, 12).required()).optional(),
+  length: whole(2, 12).when("kind", { is: "cycle", then: (q) => q.required() }),
+  meets: yup.array(whole(1, 12).required()).when("kind", { is: "cycle", then: (q) => q.required() }),
+  startsOn: c.optionalDate().when("kind", { is: "cycle", then: (q) => q.required() }),
+});
+
 export const extraSession = yup.object({
   projectId: c.id(),
   sectionId: c.optionalId(),

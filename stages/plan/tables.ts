@@ -1,7 +1,13 @@
-import { ofParent, ofProject, type Table } from "@/platform/registry/table";
+import { settings } from "@/platform/project/schema";
+import { fits, ofParent, ofProject, type Table } from "@/platform/registry/table";
 
 export const planTables: readonly Table[] = [
-  { name: "project", of: "id = $1", omit: ["edition_of"] },
+  {
+    name: "project",
+    of: "id = $1",
+    omit: ["edition_of"],
+    check: { settings: fits(settings.omit(["projectId"])) },
+  },
   ofProject("project_section"),
   ofProject("day_off"),
   ofProject("extra_session"),

@@ -1,8 +1,12 @@
-import { ofParent, ofProject, type Table } from "@/platform/registry/table";
+import { checkRubric, type RubricDefinition } from "@/core/sheet/sheet";
+import { fits, ofParent, ofProject, type Table } from "@/platform/registry/table";
+import { rubric } from "./schema";
 
 export const reviewsTables: readonly Table[] = [
   ofProject("rubric"),
-  ofParent("rubric_version", "rubric_id", "rubric"),
+  ofParent("rubric_version", "rubric_id", "rubric", {
+    check: { definition: fits(rubric.pick(["criteria"]), (v) => checkRubric(v as RubricDefinition)) },
+  }),
   ofProject("review"),
   ofProject("sheet", { omit: ["rater_guest"], people: ["rater_person"] }),
   ofParent("sheet_mark", "sheet_id", "sheet"),

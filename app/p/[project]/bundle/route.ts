@@ -1,4 +1,4 @@
-import { exportProject } from "@/platform/bundle/bundle";
+import { exportProject } from "@/platform/bundle/pack";
 import { allowed, download, projectId, refused } from "@/platform/pages/route";
 import { projectActs } from "@/platform/project/acts";
 import { tables } from "@/stages/tables";
