@@ -90,7 +90,7 @@ describe("builds and runs", () => {
   const base = { teamId: id, stage: "mock-up", builtOn: "2027-02-01", whatChanged: "x" };
   test.each([
     [{ mass: "4 kg", sides: "580 × 380 × 390 mm", variables: "stroke = 0.25 m\n" }, {}],
-    [{ mass: "heavy" }, { mass: "“heavy” is not a number with a unit. Write it like 4.2 kg." }],
+    [{ mass: "heavy" }, { mass: "“heavy” cannot be read as a number with a unit. Write it like 4.2 kg." }],
     [{ variables: "stroke 0.25" }, { variables: "Write one a line, like: stroke = 0.25 m" }],
   ])("%j", async (more, wanted) => expect(await faults(build, { ...base, ...more })).toEqual(wanted));
   test("readings are texts by symbol, of bounded length", async () => {

@@ -1,6 +1,7 @@
 import Decimal from "decimal.js";
 import { nameDimension, sameDimension } from "./dimension";
-import { parseUnit, type Unit, unitsLike } from "./units";
+import { decimals, numberAt } from "./number";
+import { fullTurn, parseUnit, type Unit, unitsLike } from "./units";
 
 /** A number with its unit: stored in SI as an exact decimal text, shown in the unit in which it was written. */
 export interface Quantity {
@@ -12,25 +13,62 @@ export interface Quantity {
 
 export type Parsed = { ok: true; quantity: Quantity } | { ok: false; message: string };
 
-const number = String.raw`[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:e[+-]?\d+)?`;
-const term = new RegExp(String.raw`^\s*(${number})\s*([^\d\s+-][^\d]*?|)\s*(?=$|[+-]?\d|[.,]\d)`, "i");
+const atom = String.raw`(?:[\p{L}°%Ω]+|["″']|′)(?:[²³]|\^-?\d+)?`;
+const unitForm = new RegExp(String.raw`^(?:1\/)?${atom}(?:(?:\s*[·*/]\s*|-(?=\p{L})|\s+(?=\p{L}))${atom})*`, "u");
+const money = /^([+-]?)\s*[$€£¥]\s*|\s*[$€£¥]$/g;
 
-function decimals(text: string): number {
-  const [mantissa = "", exponent] = text.toLowerCase().split("e");
-  return (mantissa.split(".")[1]?.length ?? 0) - Number(exponent ?? 0);
+/** What a field's quantity looks like, for messages. */
+const sample = (unit: string) => (unit === "" || unit === "1" || unit === "money" ? "4.2" : `4.2 ${unit}`);
+
+const fail = (message: string): { ok: false; message: string } => ({ ok: false, message });
+
+/** Beyond these nothing is measured, and figures would lose their meaning. */
+const largest = new Decimal("1e15");
+const smallest = new Decimal("1e-18");
+
+function bounded(input: string, si: Decimal, unit: string, resolution: Decimal): Parsed {
+  if (si.abs().gt(largest) || (!si.isZero() && si.abs().lt(smallest)))
+    return fail(
+      `“${input}” is ${si.abs().gt(1) ? "larger" : "smaller"} than anything that is measured here. Look at its digits.`,
+    );
+  return {
+    ok: true,
+    quantity: {
+      si: si.toSignificantDigits(18).toString(),
+      unit,
+      resolution: resolution.toSignificantDigits(18).toString(),
+    },
+  };
 }
 
-/** Decimal comma is read as a decimal mark; a comma that groups thousands is refused because it can mean either. */
-function readNumber(text: string): string | null {
-  if (/^[+-]?\d{1,3}(,\d{3})+$/.test(text)) return null;
-  return text.replace(",", ".");
+function readClock(input: string, field: Unit, fieldUnit: string): Parsed | null {
+  if (!/^\d+:/.test(input)) return null;
+  const clock = /^(\d+):([0-5]?\d)(?::([0-5]?\d))?([.,]\d+)?$/.exec(input);
+  if (!clock || clock[1]!.length > 6)
+    return fail(
+      `“${input}” is not a time. Write minutes and seconds like 1:20.4, or hours like 1:02:03; both go to 59.`,
+    );
+  if (!sameDimension(field.dimension, { T: 1 }))
+    return fail(
+      `“${input}” reads as a time; this field takes ${nameDimension(field.dimension)}, for example in ${fieldUnit}.`,
+    );
+  const [, a, b, c, rest = ""] = clock;
+  const part = rest.replace(",", ".");
+  const si =
+    c === undefined
+      ? new Decimal(a!).times(60).plus(b! + part)
+      : new Decimal(a!)
+          .times(3600)
+          .plus(new Decimal(b!).times(60))
+          .plus(c + part);
+  return bounded(input, si, "s", decimals(`0${part}`));
 }
 
 /**
- * Reads a quantity as people write it: `4.2 L`, `3 ft 6 in`, `1:20.4` (min:s), `5 lb`, `45°`. A bare number takes the
- * field's unit.
- * The text's unit must have the field's dimension. Fails with a message that says what was wrong and what would be
- * right.
+ * Reads a quantity as people write it: `4.2 L`, `3 ft 6 in`, `5'-6"`, `12 3/8 in`, `1:20.4` (min:s), `5 lb`, `45°`,
+ * `1 500 mm`, `$35`. A bare number takes the field's unit.
+ * The text's unit must have the field's dimension; turns and angles are converted into each other. What is not
+ * understood whole is refused, with a message that says what was wrong and what would be right.
  * @example
  * parseQuantity("3 ft 6 in", "m")
  * // => { ok: true, quantity: { si: "1.0668", unit: "ft", resolution: "0.0254" } }
@@ -41,84 +79,63 @@ function readNumber(text: string): string | null {
  */
 export function parseQuantity(text: string, fieldUnit: string): Parsed {
   const field = parseUnit(fieldUnit);
-  if (!field) return { ok: false, message: `“${fieldUnit}” is not a known unit.` };
-  const input = text.trim().replace(/\u2212/g, "-");
-  if (input === "") return { ok: false, message: `Write a number, for example 4.2 ${fieldUnit}.` };
-  const clock = /^(\d+):([0-5]?\d(?:[.,]\d+)?)(?::([0-5]?\d(?:[.,]\d+)?))?$/.exec(input);
-  if (clock) {
-    if (!sameDimension(field.dimension, { T: 1 }))
-      return {
-        ok: false,
-        message:
-          `“${input}” reads as a time; this field takes ${nameDimension(field.dimension)}, for example in ` +
-          `${fieldUnit}.`,
-      };
-    const [a, b, c] = clock.slice(1).map((x) => (x === undefined ? undefined : x.replace(",", "."))) as [
-      string,
-      string,
-      string | undefined,
-    ];
-    const si =
-      c === undefined
-        ? new Decimal(a).times(60).plus(b)
-        : new Decimal(a).times(3600).plus(new Decimal(b).times(60)).plus(c);
-    return {
-      ok: true,
-      quantity: { si: si.toString(), unit: "s", resolution: new Decimal(10).pow(-decimals(c ?? b)).toString() },
-    };
-  }
-  let rest = input;
+  if (!field) return fail(`“${fieldUnit}” is not a known unit.`);
+  const input = text.trim().replace(/[\u2212\u2013]/g, "-");
+  if (input === "") return fail(`Write a number, for example ${sample(fieldUnit)}.`);
+  if (input.length > 60) return fail("This is too long for a number with its unit: at most 60 characters.");
+  const clock = readClock(input, field, fieldUnit);
+  if (clock) return clock;
+  const plain = sameDimension(field.dimension, {}) || sameDimension(field.dimension, { money: 1 });
+  const notRead = fail(`“${input}” cannot be read as a number with a unit. Write it like ${sample(fieldUnit)}.`);
+  let rest = (plain ? input.replaceAll(money, "$1") : input).replace(/^[+-]\s*/, "");
+  const negative = /^\s*-/.test(input);
   let si = new Decimal(0);
+  let before: Unit | null = null;
   let unit: Unit | null = null;
   let resolution = new Decimal(0);
-  let first = true;
   while (rest !== "") {
-    const match = term.exec(rest);
-    if (!match)
-      return { ok: false, message: `“${input}” is not a number with a unit. Write it like 4.2 ${fieldUnit}.` };
-    const value = readNumber(match[1]!);
-    if (value === null)
-      return {
-        ok: false,
-        message:
-          `“${match[1]}” can be read two ways. Write ${match[1]!.replaceAll(",", "")} or ` +
-          `${match[1]!.replace(",", ".")}.`,
-      };
-    const symbol = match[2]!.trim();
-    const next: Unit | null = symbol === "" ? field : parseUnit(symbol);
+    const read = numberAt(rest);
+    if (!read) return notRead;
+    if ("twoWays" in read)
+      return fail(
+        `“${read.twoWays}” can be read two ways. Write ${read.twoWays.replaceAll(",", "")} or ${read.twoWays.replace(",", ".")}.`,
+      );
+    rest = rest.slice(read.taken.length).trimStart();
+    const symbol = unitForm.exec(rest)?.[0] ?? "";
+    rest = rest.slice(symbol.length).trimStart();
+    const next = symbol === "" ? field : parseUnit(symbol);
     if (!next)
-      return {
-        ok: false,
-        message:
-          `“${symbol}” is not a unit known here. This field takes ` +
-          `${unitsLike(field.dimension).slice(0, 5).join(", ") || fieldUnit}.`,
-      };
+      return fail(
+        `“${symbol}” is not a unit known here. This field takes ${unitsLike(field.dimension).slice(0, 6).join(", ") || fieldUnit}.`,
+      );
     if (!sameDimension(next.dimension, field.dimension))
-      return {
-        ok: false,
-        message:
-          `“${symbol}” is ${nameDimension(next.dimension)}; this field takes ` +
-          `${nameDimension(field.dimension)}, for example in ${fieldUnit}.`,
-      };
-    if (!first && (symbol === "" || unit!.factor.lte(next.factor)))
-      return { ok: false, message: `“${input}” is not a number with a unit. Write it like 4.2 ${fieldUnit}.` };
-    const amount = new Decimal(value);
-    const negative = !first && si.isNegative();
-    const add = amount.times(next.factor).plus(first ? next.offset : 0);
-    si = negative ? si.minus(add) : si.plus(add);
+      return fail(
+        `“${symbol}” is ${nameDimension(next.dimension)}; this field takes ${nameDimension(field.dimension)}` +
+          `${plain ? "" : `, for example in ${fieldUnit}`}.`,
+      );
+    if (before) {
+      if (symbol === "") return fail(`“${input}”: the last number has no unit. Write all of them, like 3 ft 6 in.`);
+      if (before.factor.lte(next.factor) || !before.offset.isZero() || !next.offset.isZero()) return notRead;
+    }
+    const factor = next.factor.times(turned(next, field));
+    const value = negative ? read.number.value.neg() : read.number.value;
+    si = si.plus(value.times(factor)).plus(next.offset);
     unit ??= next;
-    resolution = next.factor.times(new Decimal(10).pow(-decimals(value)));
-    rest = rest.slice(match[0].length).trim();
-    first = false;
+    before = next;
+    resolution = factor.times(read.number.step);
+    // Feet and inches are also written with a dash between: 5'-6".
+    if (/^(ft|foot|feet|['′])$/.test(symbol)) rest = rest.replace(/^-\s*/, "");
+    if (symbol === "" && rest !== "") return notRead;
   }
-  return {
-    ok: true,
-    quantity: {
-      si: si.toSignificantDigits(18).toString(),
-      unit: unit!.text,
-      resolution: resolution.toSignificantDigits(18).toString(),
-    },
-  };
+  if (!unit) return notRead;
+  return bounded(input, si, unit.text, resolution);
+}
+
+/** What turns count in the field's angles, or angles in its turns: 2π to the power of how often they occur. */
+function turned(from: Unit, field: Unit): Decimal {
+  if (from.turns && field.radians) return fullTurn.pow(from.turns);
+  if (from.radians && field.turns) return fullTurn.pow(-from.radians);
+  return new Decimal(1);
 }
 
 /**

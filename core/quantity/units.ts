@@ -9,7 +9,13 @@ export interface Unit {
   readonly factor: Decimal;
   /** SI value of the unit's zero; not zero for °C and °F only. */
   readonly offset: Decimal;
+  /** How often a full turn is counted in it (rpm: 1), and how often an angle is measured in it (rad/s: 1). */
+  readonly turns: number;
+  readonly radians: number;
 }
+
+/** A full turn in radians. */
+export const fullTurn = new Decimal("6.2831853071795864769252867665590057683943387987502");
 
 type Row = [symbols: string, factor: string, dimension: Dimension, offset?: string];
 
@@ -28,6 +34,8 @@ const none = dimensionless;
 const rows: Row[] = [
   ["m metre meter metres meters", "1", length],
   ["km", "1000", length],
+  ["mph", "0.44704", { L: 1, T: -1 }],
+  ["gpm", "0.0000630901964", { L: 3, T: -1 }],
   ["cm", "0.01", length],
   ["mm", "0.001", length],
   ["µm um μm", "0.000001", length],
@@ -60,7 +68,9 @@ const rows: Row[] = [
   ["L l litre litres liter liters", "0.001", volume],
   ["mL ml", "0.000001", volume],
   ["cL", "0.00001", volume],
-  ["gal", "0.003785411784", volume],
+  ["gal gallon gallons", "0.003785411784", volume],
+  ["qt quart quarts", "0.000946352946", volume],
+  ["floz", "0.0000295735295625", volume],
   ["N", "1", force],
   ["kN", "1000", force],
   ["lbf", "4.4482216152605", force],
@@ -75,6 +85,10 @@ const rows: Row[] = [
   ["W", "1", power],
   ["mW", "0.001", power],
   ["kW", "1000", power],
+  ["hp", "745.69987158227022", power],
+  ["ft-lb ft-lbf lb-ft lbf-ft", "1.3558179483314004", energy],
+  ["in-lb in-lbf lb-in lbf-in", "0.1129848290276167", energy],
+  ["oz-in in-oz ozf-in", "0.00706155181422604375", energy],
   ["Hz", "1", { T: -1 }],
   ["rpm", "0.016666666666666666666666666666667", { T: -1 }],
   ["rad", "1", none],
@@ -82,17 +96,27 @@ const rows: Row[] = [
   ["% percent", "0.01", none],
   ["1", "1", none],
   ["strokes stroke", "1", none],
-  ["turns turn", "1", none],
+  ["turns turn rev", "1", none],
   ["pieces piece pcs", "1", none],
   ["points point pt", "1", none],
   ["dB", "1", { dB: 1 }],
   ["money", "1", { money: 1 }],
 ];
 
+const turning = new Set(["turns", "turn", "rev", "rpm"]);
+const angular = new Set(["rad", "°", "deg"]);
+
 const table = new Map<string, Unit>();
 for (const [symbols, factor, dimension, offset] of rows)
   for (const text of symbols.split(" "))
-    table.set(text, { text, dimension, factor: new Decimal(factor), offset: new Decimal(offset ?? 0) });
+    table.set(text, {
+      text,
+      dimension,
+      factor: new Decimal(factor),
+      offset: new Decimal(offset ?? 0),
+      turns: turning.has(text) ? 1 : 0,
+      radians: angular.has(text) ? 1 : 0,
+    });
 
 const exponents: Record<string, number> = { "²": 2, "³": 3 };
 
@@ -103,13 +127,14 @@ const exponents: Record<string, number> = { "²": 2, "³": 3 };
  * @example parseUnit("furlong") // => null
  */
 export function parseUnit(text: string): Unit | null {
-  const whole = text.trim();
+  const whole = text.trim().replace(/\bfl\.?\s*oz\b\.?/i, "floz");
   if (whole === "") return table.get("1")!;
   const simple = table.get(whole);
   if (simple) return simple;
   let factor = new Decimal(1);
   let dimension: Dimension = {};
   let sign = 1;
+  let [turns, radians] = [0, 0];
   const parts = whole.split(/\s*([·*/])\s*|\s+/).filter((p) => p !== undefined && p !== "");
   if (parts.length === 0) return null;
   for (const part of parts) {
@@ -124,8 +149,10 @@ export function parseUnit(text: string): Unit | null {
     const power = sign * (sup ? exponents[sup]! : caret ? Number(caret) : 1);
     factor = factor.times(unit.factor.pow(power));
     dimension = multiplyDimensions(dimension, raiseDimension(unit.dimension, power));
+    turns += unit.turns * power;
+    radians += unit.radians * power;
   }
-  return { text: whole, dimension, factor: factor.toSignificantDigits(20), offset: new Decimal(0) };
+  return { text: whole, dimension, factor: factor.toSignificantDigits(20), offset: new Decimal(0), turns, radians };
 }
 
 /**

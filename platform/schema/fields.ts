@@ -78,8 +78,9 @@ export function siOrNull(textTyped: string | undefined, unit: string): string | 
 export function readSides(typed: string, unit: string): string[] | null {
   const parts = typed.trim().split(/\s*[x×*]\s*/i);
   if (parts.length !== 3) return null;
-  const lastUnit = /[^\d.,\s].*$/.exec(parts[2]!)?.[0] ?? unit;
-  const read = parts.map((p) => parseQuantity(/[^\d.,\s]/.test(p) ? p : `${p} ${lastUnit}`, unit));
+  const unitOf = (p: string) => /[\p{L}"'″′].*$/u.exec(p)?.[0];
+  const lastUnit = unitOf(parts[2]!) ?? unit;
+  const read = parts.map((p) => parseQuantity(unitOf(p) ? p : `${p} ${lastUnit}`, unit));
   return read.every((r) => r.ok) ? read.map((r) => (r.ok ? r.quantity.si : "")) : null;
 }
 
@@ -118,6 +119,7 @@ export const decimal = () =>
     .string()
     .trim()
     .required()
+    .max(40)
     .matches(/^-?\d+(\.\d+)?$/, "Write a number, for example 7.5.");
 
 export const optionalDecimal = () =>
@@ -126,6 +128,7 @@ export const optionalDecimal = () =>
     .trim()
     .transform((v) => v || undefined)
     .optional()
+    .max(40)
     .matches(/^-?\d+(\.\d+)?$/, "Write a number, for example 7.5.");
 
 export const rule = yup.object({
