@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { checkFormula, evaluateFormula } from "./formula";
+import { checkFormula } from "./check";
+import { evaluateFormula } from "./evaluate";
 
 describe("formulas", () => {
   const known = new Map([

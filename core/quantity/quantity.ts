@@ -185,14 +185,16 @@ export function decimalsFor(resolution: Decimal.Value | undefined): number {
 }
 
 /**
- * A number for people: fixed decimals, or as many as a value of its size needs, and a true minus sign.
+ * A number for people: fixed decimals (negative ones round tens and hundreds), or as many as a value of its size needs, and a true minus sign.
  * @example formatNumber(-0.7454, 2) // => "−0.75"
  * @example formatNumber(135.0312) // => "135.0"
+ * @example formatNumber(1234, -1) // => "1230"
  */
 export function formatNumber(value: Decimal.Value, digits?: number): string {
   const v = new Decimal(value);
+  if (!v.isFinite()) return v.isNaN() ? "–" : v.isNegative() ? "−∞" : "∞";
   const places = digits ?? (v.isZero() ? 0 : Math.max(0, 3 - Math.floor(v.abs().log(10).toNumber())));
-  const text = v.toFixed(Math.min(places, 8));
+  const text = places < 0 ? v.toNearest(new Decimal(10).pow(-places)).toFixed(0) : v.toFixed(Math.min(places, 8));
   return (/^-0(\.0*)?$/.test(text) ? text.slice(1) : text).replace("-", "−");
 }
 

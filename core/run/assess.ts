@@ -1,12 +1,6 @@
 import Decimal from "decimal.js";
-import {
-  evaluateFormula,
-  expandUncertainty,
-  type FormulaInput,
-  showFormula,
-  showUncertain,
-  symbolsIn,
-} from "../formula/formula";
+import { evaluateFormula, type FormulaInput } from "../formula/evaluate";
+import { expandUncertainty, showFormula, showUncertain, symbolsIn } from "../formula/show";
 import { countAttempts } from "../points/attempts";
 import { decimalsFor, formatNumber, fromSi, knownUnit, spanToSi, toSi } from "../quantity/quantity";
 import { describe } from "../stats/describe";
@@ -181,12 +175,14 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
       };
       continue;
     }
-    scope[d.key] = { value: r.value, u: r.u };
+    scope[d.key] = r;
     const factor = knownUnit(d.unit).factor.toNumber();
     const [value, u] = [r.value / factor, r.u / factor];
     const shown = formatNumber(value, d.decimals);
     inputs[d.key] = { label: `${d.name} (${d.key})`, value: shown, unit: d.unit, note: "computed" };
-    const warnings: string[] = [];
+    const warnings: string[] = r.simulated
+      ? ["The slope of the formula says nothing here, so ± holds 95 % of 2000 simulated readings."]
+      : [];
     if (d.bound && value > Number(d.bound)) {
       const text =
         `${d.name} ${shown} ${d.unit} is above ${d.bound} ${d.unit}, which physics does not allow: ` +

@@ -1,5 +1,5 @@
 import Decimal from "decimal.js";
-import { checkFormula } from "../formula/formula";
+import { checkFormula } from "../formula/check";
 import type { AttemptsPolicy } from "../points/attempts";
 import type { Dimension } from "../quantity/dimension";
 import { parseUnit } from "../quantity/units";
@@ -84,6 +84,30 @@ export interface Channel {
  */
 export function channelsOf(p: ProtocolDefinition): Channel[] {
   return [...p.measures, ...p.derived].map(({ key, name, unit }) => ({ key, name, unit }));
+}
+
+/**
+ * What a channel is read to, in its unit: an instrument's resolution, or the last digit that a computed value shows.
+ * @example
+ * readTo(
+ *   {
+ *     conditions: [],
+ *     measures: [{ key: "V", name: "Water", unit: "L", resolution: "0.05" }],
+ *     constants: [],
+ *     derived: [{ key: "W", name: "Twice", unit: "L", expression: "2 * V", decimals: 1, rule: "" }],
+ *     primary: "V",
+ *     better: "more",
+ *     policy: { school: "best", n: 3, foul: "out" },
+ *     safety: [],
+ *   },
+ *   "W",
+ * )
+ * // => 0.1
+ */
+export function readTo(p: ProtocolDefinition, key: string): number {
+  const measure = p.measures.find((m) => m.key === key);
+  if (measure) return Number(measure.resolution);
+  return new Decimal(10).pow(-(p.derived.find((d) => d.key === key)?.decimals ?? 2)).toNumber();
 }
 
 /**

@@ -8,7 +8,7 @@ const p: ProtocolDefinition = {
     { key: "m", name: "Collected", unit: "kg", resolution: "0.05", min: "1", max: "15" },
     { key: "F", name: "Force", unit: "N", resolution: "0.5", u: "0.4" },
   ],
-  constants: [{ key: "t", name: "Time", unit: "min", value: "2", u: "0.5" }],
+  constants: [{ key: "t", name: "Time", unit: "min", value: "2", u: "0.4" }],
   derived: [
     { key: "r", name: "Rate", unit: "kg/min", expression: "m / t", decimals: 2, rule: "Mass over time.", bound: "5" },
     { key: "w", name: "Twice", unit: "kg/min", expression: "2 * r", decimals: 1, rule: "Twice the rate." },
@@ -99,7 +99,7 @@ describe("a computed measure", () => {
   test("has its value in its unit, and the uncertainty of all that it is made of", () => {
     const { r, w } = run().values;
     expect([r!.value!.value, r!.value!.shown, w!.value!.value]).toEqual([4, "4.00", 8]);
-    const relative = Math.hypot(0.05 / Math.sqrt(12) / 8, 0.5 / 2);
+    const relative = Math.hypot(0.05 / Math.sqrt(12) / 8, 0.4 / 2);
     expect(r!.value!.u).toBeCloseTo(4 * relative, 10);
     expect(w!.value!.u).toBeCloseTo(8 * relative, 10);
     expect(r!.working.contributions![0]).toMatchObject({ label: "Time (t)", note: "constant of the protocol" });
@@ -170,7 +170,7 @@ describe("a condition in a formula", () => {
 
 test("the last step gives the value with its ±, or as it is shown where there is none", () => {
   const last = (definition = p) => run({}, definition).values.r!.working.steps.at(-1);
-  expect(last()).toMatch(/ = 4\.0 ± 2\.0 kg\/min$/);
+  expect(last()).toMatch(/ = 4\.0 ± 1\.6 kg\/min$/);
   const exact: ProtocolDefinition = {
     ...p,
     measures: [{ key: "m", name: "Strokes", unit: "kg", resolution: "0", u: "0" }],

@@ -1,5 +1,7 @@
 import fc from "fast-check";
-import { checkFormula, evaluateFormula, expandUncertainty } from "@/core/formula/formula";
+import { checkFormula } from "@/core/formula/check";
+import { evaluateFormula } from "@/core/formula/evaluate";
+import { expandUncertainty, showUncertain } from "@/core/formula/show";
 import { toSi } from "@/core/quantity/quantity";
 import { assessRun, summariseRuns } from "./assess";
 import { checkProtocol, type ProtocolDefinition } from "./protocol";
@@ -115,4 +117,38 @@ describe("derived measures", () => {
   });
   test("U is rounded to two significant digits", () =>
     expect(expandUncertainty(0.0123)).toEqual({ U: 0.025, digits: 3 }));
+  test.each([
+    [12.346, 0.498, "12.3 ± 1.0"],
+    [1234, 60, "1230 ± 120"],
+    [9.96, 0.4998, "10.0 ± 1.0"],
+    [8.6, 0.0144, "8.600 ± 0.029"],
+    [12345, 4980, "12000 ± 10000"],
+  ])("%f with u %f is %s", (value, u, text) => expect(showUncertain(value, u)).toBe(text));
+  test("two equal readings whose difference is asked keep their ±", () => {
+    const p: ProtocolDefinition = {
+      ...lift,
+      conditions: [],
+      constants: [],
+      measures: [
+        { key: "x", name: "Left", unit: "mm", resolution: "1" },
+        { key: "y", name: "Right", unit: "mm", resolution: "1" },
+      ],
+      derived: [{ key: "d", name: "Skew", unit: "mm", expression: "abs(x - y)", decimals: 1, rule: "" }],
+      primary: "d",
+      policy: { school: "mean", n: 3, foul: "out" },
+    };
+    const runs = ["0.012", "0.014", "0.012"].map((y, i) =>
+      assessRun(p, {
+        id: String(i),
+        attempt: i + 1,
+        state: "valid",
+        reason: null,
+        readings: { x: "0.012", y },
+        conditions: {},
+      }),
+    );
+    expect(runs[0]!.values.d!.value!.u).toBeGreaterThan(0.2);
+    expect(runs[0]!.values.d!.working.warnings!.join()).toContain("2000 simulated readings");
+    expect(summariseRuns(p, runs, "d").value.U).toBeGreaterThan(0.5);
+  });
 });

@@ -1,5 +1,6 @@
+import Decimal from "decimal.js";
 import { jStat } from "jstat";
-import { formatNumber } from "../quantity/quantity";
+import { decimalsFor, formatNumber } from "../quantity/quantity";
 import { type Computed, makeWorking } from "../working/working";
 import { mean, variance } from "./describe";
 
@@ -15,6 +16,8 @@ export type Comparison =
       /** Hedges' g: the difference over the pooled sd, corrected for small samples. */
       g: number;
       distinct: boolean;
+      /** No side varies by more than the last digit that can be read: nothing can be told of the scatter. */
+      coarse: boolean;
       /** Runs a side that would show this difference at 80 % power; only when it is not distinct. */
       runsNeeded: number | null;
       sentence: string;
@@ -28,16 +31,22 @@ export interface Side {
 /**
  * Two groups of runs: difference of means with Welch's 95 % interval and p, Hedges' g and one sentence (Welch, 1947;
  * Hedges, 1981).
- * `verb` says what the larger side does, for example "pumps more".
+ * `verb` says what the larger side does, for example "pumps more". `resolution` is what the readings are read to, in
+ * their unit: no spread is taken for less than that of the instrument (r/√12), and means that agree when they are shown
+ * to it are never called different.
  * @example
  * compareMeans(
  *   { name: "A", values: [7.8, 8.1, 7.6, 8.0] },
  *   { name: "B", values: [8.6, 8.9, 8.3, 8.8, 8.5] },
- *   "pumps more",
+ *   { verb: "pumps more" },
  * ).value.sentence
  * // => "B pumps more: the difference is larger than the scatter between runs."
  */
-export function compareMeans(a: Side, b: Side, verb = "is higher", unit = ""): Computed<Comparison> {
+export function compareMeans(
+  a: Side,
+  b: Side,
+  { verb = "is higher", unit = "", resolution = 0 }: { verb?: string; unit?: string; resolution?: number } = {},
+): Computed<Comparison> {
   const title = `${b.name} against ${a.name}`;
   const rule =
     "Difference of the two means with Welch's 95 % interval: larger than the scatter when the interval " +
@@ -53,7 +62,11 @@ export function compareMeans(a: Side, b: Side, verb = "is higher", unit = ""): C
       working: makeWorking({ title, result: "–", rule, warnings: [sentence] }),
     };
   }
-  const [ma, mb, va, vb] = [mean(a.values), mean(b.values), variance(a.values), variance(b.values)];
+  const [ma, mb] = [mean(a.values), mean(b.values)];
+  // Without a resolution, what the last digits of the arithmetic leave.
+  const least = Math.max(resolution / Math.sqrt(12), 1e-12 * Math.max(Math.abs(ma), Math.abs(mb))) ** 2;
+  const [va, vb] = [Math.max(variance(a.values), least), Math.max(variance(b.values), least)];
+  const coarse = va <= least && vb <= least;
   const [na, nb] = [a.values.length, b.values.length];
   const [ea, eb] = [va / na, vb / nb];
   const se = Math.sqrt(ea + eb);
@@ -61,20 +74,25 @@ export function compareMeans(a: Side, b: Side, verb = "is higher", unit = ""): C
   const df = se === 0 ? na + nb - 2 : (ea + eb) ** 2 / (ea ** 2 / (na - 1) + eb ** 2 / (nb - 1));
   const t = se === 0 ? (difference === 0 ? 0 : Number.POSITIVE_INFINITY) : difference / se;
   const p = Number.isFinite(t) ? 2 * (1 - jStat.studentt.cdf(Math.abs(t), df)) : 0;
+  const inPrint = (x: number) =>
+    resolution > 0 ? new Decimal(x).div(resolution).toDecimalPlaces(0).toNumber() : Number(x.toPrecision(12));
   const half = jStat.studentt.inv(0.975, df) * se;
   const pooled = Math.sqrt(((na - 1) * va + (nb - 1) * vb) / (na + nb - 2));
   const g = pooled === 0 ? 0 : (difference / pooled) * (1 - 3 / (4 * (na + nb) - 9));
   const interval: [number, number] = [difference - half, difference + half];
-  const distinct = interval[0] > 0 || interval[1] < 0;
+  const distinct = !(coarse && resolution === 0) && inPrint(ma) !== inPrint(mb) && (interval[0] > 0 || interval[1] < 0);
   const winner = difference > 0 ? b.name : a.name;
-  const runsNeeded = distinct || difference === 0 ? null : runsPerSide(Math.abs(difference), pooled);
+  const runsNeeded = distinct || coarse || difference === 0 ? null : runsPerSide(Math.abs(difference), pooled);
   const sentence = distinct
     ? `${winner} ${verb}: the difference is larger than the scatter between runs.`
-    : "No difference can be told from the scatter" +
-      `${runsNeeded ? `; about ${runsNeeded} runs a side would show one of this size` : ""}.`;
+    : coarse
+      ? "No difference can be told: all runs of a side read the same" +
+        `${resolution > 0 ? ` to ${formatNumber(resolution, decimalsFor(resolution))}${unit && ` ${unit}`}` : ""}, so the instrument is too coarse to show the scatter.`
+      : "No difference can be told from the scatter" +
+        `${runsNeeded ? `; about ${runsNeeded} runs a side would show one of this size` : ""}.`;
   const f = (v: number) => formatNumber(v, 3);
   return {
-    value: { kind: "compared", difference, interval, df, p, g, distinct, runsNeeded, sentence },
+    value: { kind: "compared", difference, interval, df, p, g, distinct, coarse, runsNeeded, sentence },
     working: makeWorking({
       title,
       result: f(difference),

@@ -57,8 +57,8 @@ export function describe(values: readonly number[]): Description | null {
     median: median(values),
     sd,
     interval: sd === null ? null : [m - half, m + half],
-    min: Math.min(...values),
-    max: Math.max(...values),
+    min: values.reduce((a, b) => Math.min(a, b)),
+    max: values.reduce((a, b) => Math.max(a, b)),
   };
 }
 

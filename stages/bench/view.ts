@@ -1,6 +1,6 @@
 import { decimalsFor, formatSi, fromSi } from "@/core/quantity/quantity";
 import type { AssessedRun } from "@/core/run/assess";
-import { channelsOf } from "@/core/run/protocol";
+import { channelsOf, readTo } from "@/core/run/protocol";
 import { compareMeans } from "@/core/stats/compare";
 import { outliers } from "@/core/stats/describe";
 import type { Build } from "@/stages/builds/queries";
@@ -20,10 +20,13 @@ export interface BenchFacts {
   readonly attempts: readonly { buildId: string; runs: number; last: number | null }[];
 }
 
-/** The build that the bench opens at: the one asked for, the last tested one, or the newest, of the own team if any. */
+/** The build that the bench opens at: the one asked for, or the newest, of the own team if any. */
 export function buildAtBench(state: ProjectState, wanted: string | undefined, ownTeam: string | null) {
   const own = state.builds.filter((b) => !ownTeam || b.teamId === ownTeam);
-  return state.builds.find((b) => b.id === wanted) ?? own.findLast((b) => state.tested.has(b.id)) ?? own.at(-1);
+  const newest = [...own].sort((a, b) =>
+    a.builtOn < b.builtOn ? -1 : a.builtOn > b.builtOn ? 1 : a.id < b.id ? -1 : 1,
+  );
+  return state.builds.find((b) => b.id === wanted) ?? newest.at(-1);
 }
 
 /** What the bench shows of a build under a protocol. */
@@ -40,8 +43,7 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
     ? compareMeans(
         { name: `G${before.number}`, values: valuesOf(before.id) },
         { name: `G${build.number}`, values: valuesOf(build.id) },
-        undefined,
-        primary.unit,
+        { unit: primary.unit, resolution: readTo(d, d.primary) },
       )
     : null;
   const asked = state.requirements.filter((r) => r.measure?.startsWith(`run:${protocol.id}:`));

@@ -1,4 +1,4 @@
-import { symbolsIn } from "@/core/formula/formula";
+import { symbolsIn } from "@/core/formula/show";
 import { isBuildMeasure, statusOf } from "@/core/needs/requirement";
 import type { ProtocolDefinition } from "@/core/run/protocol";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
