@@ -14,6 +14,25 @@ describe("concepts", () => {
     [8, 5, 7],
     [6, 9, 5],
   ];
+  test("an option that draws level exactly where a weight falls to nothing is found", () => {
+    // Without the first criterion both have 0.1 + 0.2 and 0.3, which floats do not call equal.
+    const flip = flipsOf({
+      criteria: [
+        { key: "a", name: "a", weight: 1 },
+        { key: "b", name: "b", weight: 1 },
+        { key: "c", name: "c", weight: 1 },
+      ],
+      options: [
+        { key: "X", name: "X" },
+        { key: "Y", name: "Y" },
+      ],
+      scores: [
+        [2, 0.1, 0.2],
+        [1, 0.3, 0],
+      ],
+    })[0]!;
+    expect([flip.at, flip.winner]).toEqual([0, "Y"]);
+  });
   test("weighted matrix and the weight that flips it", () => {
     const table = Object.fromEntries(
       options.map((o, i) => [o.key, { a: scores[i]![0], b: scores[i]![1], c: scores[i]![2] }]),

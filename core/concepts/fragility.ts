@@ -62,8 +62,12 @@ export function flipsOf({ criteria, options, scores }: FragilityInput): Flip[] {
     options.forEach((o, i) => {
       if (i === lead) return;
       const slope = scores[i]![k]! - scores[lead]![k]! - (rest[i]! - rest[lead]!);
-      const v = slope === 0 ? (rest[i] === rest[lead] ? w[k]! : null) : (rest[lead]! - rest[i]!) / slope;
-      if (v === null || v < 0 || v > 1) return;
+      // The arithmetic leaves a few last digits over: what is level but for those is level.
+      const apart = rest[lead]! - rest[i]!;
+      const flat = Math.abs(slope) < 1e-12;
+      const exact = flat ? (Math.abs(apart) < 1e-12 ? w[k]! : null) : apart / slope;
+      if (exact === null || exact < -1e-9 || exact > 1 + 1e-9) return;
+      const v = Math.max(0, Math.min(1, exact));
       if (at === null || Math.abs(v - w[k]!) < Math.abs(at - w[k]!)) [at, winner] = [v, o.name];
     });
     return { criterion: c.name, now: w[k]!, at, winner };

@@ -84,8 +84,8 @@ const drawsOf = (symbol: string, x: FormulaInput) =>
   x.draws ?? once(() => (x.u > 0 ? deviates(symbol).map((d) => x.value + d * x.u) : Array(simulations).fill(x.value)));
 
 /**
- * Whether the result leaves its tangent by more than the tangent rises within two standard uncertainties of an input: at
- * a kink, a peak, a pole its slope says nothing.
+ * Whether the result leaves its tangent by more than the tangent rises within two standard uncertainties of an input:
+ * at a kink, a peak, a pole its slope says nothing.
  */
 function bends(at: (value: number) => number, x: FormulaInput, here: number, slope: number): boolean {
   return [-2, -1, 1, 2].some((k) => {

@@ -24,8 +24,8 @@ export interface CountedAttempts {
 }
 
 /**
- * What a list of attempts counts for, by school. Void attempts never count; a foul or no-finish is left out, zero, or
- * the worst valid value.
+ * What a list of attempts counts for, by school. Void attempts never count; a foul or no-finish is left out, zero
+ * (where more is better), or the worst valid value. “First” is the first attempt, a foul too.
  * @example
  * countAttempts(
  *   [
@@ -51,14 +51,20 @@ export function countAttempts(attempts: readonly Attempt[], policy: AttemptsPoli
   const order = (a: Decimal.Value, b: Decimal.Value) =>
     better === "more" ? new Decimal(b).cmp(a) : new Decimal(a).cmp(b);
   const done = attempts.filter((a) => a.state !== "void").slice(0, policy.n);
+  // Where less is better a zero would win: such a foul counts as the worst instead.
+  const foul = policy.foul === "zero" && better === "less" ? "worst" : policy.foul;
   const valid = done.flatMap((a) => (a.state === "valid" && a.value !== null ? [a.value] : []));
   const worst = [...valid].sort(order).at(-1);
-  const values = done.flatMap((a) => {
+  const countsFor = (a: Attempt): string[] => {
     if (a.state === "valid") return a.value === null ? [] : [a.value];
-    if (policy.foul === "zero") return ["0"];
-    if (policy.foul === "worst" && worst !== undefined) return [worst];
+    if (foul === "zero") return ["0"];
+    if (foul === "worst" && worst !== undefined) return [worst];
     return [];
-  });
+  };
+  const values = done.flatMap(countsFor);
+  // The first attempt is the first, a foul too.
+  if (policy.school === "first" && done[0] && done[0].state !== "valid" && countsFor(done[0]).length === 0)
+    return { value: null, considered: [], step: "the first attempt does not count" };
   if (values.length === 0) return { value: null, considered: [], step: "no attempt counts yet" };
   const sorted = [...values].sort(order);
   const total = (list: readonly string[]) => list.reduce((s, v) => s.plus(v), new Decimal(0));

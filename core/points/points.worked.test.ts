@@ -84,3 +84,20 @@ describe("points", () => {
     expect(countAttempts(attempts, { school: school as AttemptMethod, n: 4, k: 2, foul }, "more").value).toBe(value),
   );
 });
+
+describe("fouls", () => {
+  const foul = { value: null, state: "foul" as const };
+  const tries = [foul, { value: "8.2", state: "valid" as const }, { value: "8.6", state: "valid" as const }];
+  const counts = (school: "first" | "best", how: "out" | "zero" | "worst", better: "more" | "less") =>
+    countAttempts(tries, { school, n: 3, foul: how }, better).value;
+  test("the first attempt is the first, a foul too", () =>
+    expect([counts("first", "out", "more"), counts("first", "zero", "more"), counts("first", "worst", "more")]).toEqual(
+      [null, "0", "8.2"],
+    ));
+  test("where less is better a zero does not win: it counts as the worst", () =>
+    expect([counts("best", "zero", "less"), counts("first", "zero", "less"), counts("best", "zero", "more")]).toEqual([
+      "8.2",
+      "8.6",
+      "8.6",
+    ]));
+});

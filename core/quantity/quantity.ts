@@ -98,7 +98,8 @@ export function parseQuantity(text: string, fieldUnit: string): Parsed {
     if (!read) return notRead;
     if ("twoWays" in read)
       return fail(
-        `“${read.twoWays}” can be read two ways. Write ${read.twoWays.replaceAll(",", "")} or ${read.twoWays.replace(",", ".")}.`,
+        `“${read.twoWays}” can be read two ways. Write ${read.twoWays.replaceAll(",", "")} or ` +
+          `${read.twoWays.replace(",", ".")}.`,
       );
     rest = rest.slice(read.taken.length).trimStart();
     const symbol = unitForm.exec(rest)?.[0] ?? "";
@@ -106,7 +107,8 @@ export function parseQuantity(text: string, fieldUnit: string): Parsed {
     const next = symbol === "" ? field : parseUnit(symbol);
     if (!next)
       return fail(
-        `“${symbol}” is not a unit known here. This field takes ${unitsLike(field.dimension).slice(0, 6).join(", ") || fieldUnit}.`,
+        `“${symbol}” is not a unit known here. This field takes ` +
+          `${unitsLike(field.dimension).slice(0, 6).join(", ") || fieldUnit}.`,
       );
     if (!sameDimension(next.dimension, field.dimension))
       return fail(
@@ -185,7 +187,8 @@ export function decimalsFor(resolution: Decimal.Value | undefined): number {
 }
 
 /**
- * A number for people: fixed decimals (negative ones round tens and hundreds), or as many as a value of its size needs, and a true minus sign.
+ * A number for people: fixed decimals (negative ones round tens and hundreds), or as many as a value of its size
+ * needs, and a true minus sign.
  * @example formatNumber(-0.7454, 2) // => "−0.75"
  * @example formatNumber(135.0312) // => "135.0"
  * @example formatNumber(1234, -1) // => "1230"

@@ -110,6 +110,10 @@ export function readTo(p: ProtocolDefinition, key: string): number {
   return new Decimal(10).pow(-(p.derived.find((d) => d.key === key)?.decimals ?? 2)).toNumber();
 }
 
+/** Why a foul cannot count as zero. */
+export const noZero =
+  "Where less is better a foul that counts as zero would win: leave it out, or count it as the worst.";
+
 /**
  * What is wrong with a protocol, in words; empty when it can be used. Checks names, units, numbers, formulas and their
  * dimensions.
@@ -164,6 +168,7 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
   }
   if (!channelsOf(p).some((c) => c.key === p.primary))
     problems.push(`The protocol is about “${p.primary}”, which it does not measure.`);
+  if (p.policy.foul === "zero" && p.better === "less") problems.push(noZero);
   if (p.policy.n < 1 || p.policy.n > 50) problems.push("Attempts: between 1 and 50.");
   if (p.policy.school === "best-k" && !((p.policy.k ?? 0) >= 1 && p.policy.k! <= p.policy.n))
     problems.push("Best k of n: k lies between 1 and n.");

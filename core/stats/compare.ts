@@ -83,11 +83,12 @@ export function compareMeans(
   const distinct = !(coarse && resolution === 0) && inPrint(ma) !== inPrint(mb) && (interval[0] > 0 || interval[1] < 0);
   const winner = difference > 0 ? b.name : a.name;
   const runsNeeded = distinct || coarse || difference === 0 ? null : runsPerSide(Math.abs(difference), pooled);
+  const readTo = resolution > 0 ? ` to ${formatNumber(resolution, decimalsFor(resolution))}${unit && ` ${unit}`}` : "";
   const sentence = distinct
     ? `${winner} ${verb}: the difference is larger than the scatter between runs.`
     : coarse
       ? "No difference can be told: all runs of a side read the same" +
-        `${resolution > 0 ? ` to ${formatNumber(resolution, decimalsFor(resolution))}${unit && ` ${unit}`}` : ""}, so the instrument is too coarse to show the scatter.`
+        `${readTo}, so the instrument is too coarse to show the scatter.`
       : "No difference can be told from the scatter" +
         `${runsNeeded ? `; about ${runsNeeded} runs a side would show one of this size` : ""}.`;
   const f = (v: number) => formatNumber(v, 3);

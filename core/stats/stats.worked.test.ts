@@ -37,7 +37,8 @@ describe("repeats and comparisons", () => {
     const close = compare([8.1, 8.1], [8.2, 8.2], 0.1);
     expect([close.distinct, close.runsNeeded]).toEqual([false, null]);
     expect(close.sentence).toBe(
-      "No difference can be told: all runs of a side read the same to 0.1 kg, so the instrument is too coarse to show " +
+      "No difference can be told: all runs of a side read the same to 0.1 kg, so the instrument is too coarse to " +
+        "show " +
         "the scatter.",
     );
     // sd 0.1/√12, so t = 0.1 ÷ (0.1/√12) = √12 with 2 degrees of freedom.

@@ -54,6 +54,11 @@ test("a layer is as dark as the best so far against the best of all, or last yea
   expect(shades(view())).toEqual([0.18 + 0.82 * 0.5, 1, 1]);
   expect(shades(view({}, 16))).toEqual([0.18 + 0.82 * 0.25, 0.18 + 0.82 * 0.5, 0.18 + 0.82 * 0.5]);
   expect(view().weeks[0]!.cells[1]!.shade).toBe(0.06);
+  // Where less is better, the least is the best and the darkest.
+  const less = { ...facts, protocols: [aProtocol({ ...definition, better: "less" })] };
+  const v = (benchmark: number | null) => logView(project, less as typeof facts, [], [], benchmark);
+  expect(shades(v(null))).toEqual([1, 1, 1]);
+  expect(shades(v(2))).toEqual([0.18 + 0.82 * 0.5, 0.18 + 0.82 * 0.5, 0.18 + 0.82 * 0.5]);
 });
 
 test("a mass stands in the week in which it was built", () => {

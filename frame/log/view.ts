@@ -4,6 +4,7 @@ import { formatNumber } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
 import { projectWeeks } from "@/core/sessions/sessions";
 import type { ProjectKind } from "@/core/vocabulary/project";
+import type { Better } from "@/core/vocabulary/runs";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { bestOfAll, runsByDay } from "@/stages/needs/view/days";
 import type { Milestone } from "@/stages/plan/queries/milestones";
@@ -37,9 +38,17 @@ export const inWeek = (date: string, monday: string): boolean =>
   date >= monday && date < new Date(Date.parse(monday) + 7 * 86_400_000).toISOString().slice(0, 10);
 
 /** Shade of a layer, 0 to 1: the best so far against the benchmark or the class's best. */
-function shade(cells: readonly LogCell[], i: number, top: number): number {
-  const so = cells.slice(0, i + 1).flatMap((c) => (c.best === null ? [] : [c.best]));
-  return so.length ? 0.18 + 0.82 * Math.min(1, Math.max(...so) / top) : 0.06;
+function shade(cells: readonly LogCell[], i: number, top: number | null, better: Better): number {
+  const so = bestIn(cells.slice(0, i + 1), better);
+  if (so === null || top === null) return 0.06;
+  const ratio = better === "more" ? so / top : top / so;
+  return 0.18 + 0.82 * (Number.isFinite(ratio) ? Math.max(0, Math.min(1, ratio)) : 1);
+}
+
+/** The best of some cells, and of what else is given; null where there is nothing. */
+function bestIn(cells: readonly LogCell[], better: Better, ...also: (number | null)[]): number | null {
+  const all = [...cells.map((c) => c.best), ...also].filter((x) => x !== null);
+  return all.length ? all.reduce((a, b) => (better === "more" ? Math.max(a, b) : Math.min(a, b))) : null;
 }
 
 /** What the front page shows: a column a team, a layer a week, what comes, and how far the project is. */
@@ -56,6 +65,7 @@ export function logView(
     ? (channelsOf(primary.definition).find((c) => c.key === primary.definition.primary) ?? null)
     : null;
   const weeks = projectWeeks(project.startsOn, project.endsOn);
+  const better = primary?.definition.better ?? "more";
   const cells = coreLog(
     {
       from: project.startsOn,
@@ -69,9 +79,9 @@ export function logView(
         m.checks.flatMap((k) => (k.teamId ? [{ team: k.teamId, date: k.doneOn, title: m.title }] : [])),
       ),
     },
-    primary?.definition.better ?? "more",
+    better,
   );
-  const top = Math.max(benchmark ?? 0, ...[...cells.values()].flat().map((c) => c.best ?? 0)) || 1;
+  const top = bestIn([...cells.values()].flat(), better, benchmark);
   const massIn = (team: string, monday: string) => {
     const b = facts.builds.findLast((x) => x.teamId === team && x.mass !== null && inWeek(x.builtOn, monday));
     return b ? `${formatNumber(b.mass!, 2)} kg` : null;
@@ -115,7 +125,7 @@ export function logView(
       cells: facts.teams.map((t) => ({
         team: t,
         cell: cells.get(t.id)![i]!,
-        shade: shade(cells.get(t.id)!, i, top),
+        shade: shade(cells.get(t.id)!, i, top, better),
         mass: massIn(t.id, w.monday),
       })),
     })),

@@ -184,7 +184,12 @@ test("a bundle gives nobody a right, and a known id of a person opens nothing", 
   expect(await db()`SELECT * FROM person WHERE id = ${victim!}`).toEqual(before);
   // Numbers keep the digits that they had.
   expect([
-    ...(await db()`SELECT DISTINCT value::text FROM reading r JOIN run ON run.id = r.run_id WHERE project_id = ${p!.id}`),
+    ...(await db()`
+      SELECT DISTINCT value::text
+      FROM reading
+      JOIN run ON run.id = run_id
+      WHERE project_id = ${p!.id}
+    `),
   ]).toEqual([{ value: "0.123456789012345678" }]);
 });
 

@@ -24,7 +24,8 @@ async function rowsOf(sql: Tx, t: Table, tables: readonly Table[], projectId: st
   const exact = (await columnsOf(sql))
     .filter((c) => c.table === t.name && !omit.includes(c.column) && c.type.startsWith("numeric"))
     .map((c) => `'${c.column}', x.${c.column}::text${c.type.endsWith("[]") ? "[]" : ""}`);
-  const json = `to_jsonb(x) - $${projectId === null ? 1 : 2}::text[]${exact.length ? ` || jsonb_build_object(${exact.join(", ")})` : ""}`;
+  const digits = exact.length ? ` || jsonb_build_object(${exact.join(", ")})` : "";
+  const json = `to_jsonb(x) - $${projectId === null ? 1 : 2}::text[]${digits}`;
   const found = await sql.unsafe<{ j: string }[]>(
     `SELECT (${json})::text AS j FROM ${t.name} x ` +
       `${projectId === null ? "" : `WHERE ${narrowed(t, tables)}`} ORDER BY (${json})::text COLLATE "C"`,

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { noZero } from "@/core/run/protocol";
 import { inspectionState, placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
 import { attemptMethod, better, enteredState, foulMethod } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
@@ -15,7 +16,10 @@ export const event = yup.object({
   school: c.oneOf(attemptMethod).required(),
   n: yup.number().integer().min(1).max(20).required(),
   k: yup.number().integer().min(1).max(20).default(2),
-  foul: c.oneOf(foulMethod).required(),
+  foul: c
+    .oneOf(foulMethod)
+    .required()
+    .test("zero", noZero, (v, x) => v !== "zero" || x.parent.better !== "less"),
   ranking: c.oneOf(placeNumbering).required(),
   ties: c.oneOf(tieRule).required(),
   resolution: optionalDecimal().test(

@@ -117,7 +117,8 @@ export async function gradebook(
           const personal =
             c.source.kind === "milestone" &&
             milestones.find((m) => m.id === (c.source as { milestone: string }).milestone)?.scope === "person";
-          const key = `${c.key}/${personal ? student.id : student.teamId}`;
+          // A team's students may sit in several sections, each with dates of its own.
+          const key = `${c.key}/${personal || !student.teamId ? student.id : student.teamId}/${student.sectionId}`;
           if (!teamCache.has(key)) teamCache.set(key, stateOf(c, student, world));
           states.set(c.key, teamCache.get(key)!);
         }

@@ -14,7 +14,8 @@ import type { Student } from "@/stages/people/queries/students";
 import type { Milestone } from "@/stages/plan/queries/milestones";
 import type { reviewsOf } from "@/stages/reviews/queries";
 
-export const shownValue = (x: KeptSummary) => x.shown.replace("−", "-");
+/** What counts, as it goes into a rule: not rounded. */
+const counts = (x: KeptSummary) => new Decimal(x.counted!).toSignificantDigits(15).toString();
 
 /** What is known of a component for a student from the record: nothing is zero that was not due. */
 export function stateOf(c: Component, student: Student, w: World): ComponentState {
@@ -112,11 +113,9 @@ export function stateOf(c: Component, student: Student, w: World): ComponentStat
     const working = w.facts
       ? summaryOf(w.facts, protocol, b.id, channel.key).working
       : makeWorking({ title: channel.name, result: kept.shown, unit: channel.unit, rule: "" });
-    // The value is put into the rule as it is shown: at two digits of its uncertainty, so that a calculator gives the
-    // same points.
     const others = src.rule.kind === "ratio" ? bestOfClass(w.state, protocol, channel.key) : undefined;
     return scored(
-      shownValue(kept),
+      counts(kept),
       channel.unit,
       { ...working, steps: [`G${b.number}: ${working.steps[0] ?? ""}`] },
       others,
@@ -136,11 +135,11 @@ interface World {
   today: string;
 }
 
-/** The best counted value of all builds in a channel, as it is shown. */
+/** The best counted value of all builds in a channel, not rounded. */
 export function bestOfClass(state: ProjectState, protocol: Protocol, key: string): string | undefined {
   const all = state.builds.flatMap((b) => {
     const kept = state.summary(b.id, protocol.id, key);
-    return kept && kept.counted !== null ? [shownValue(kept)] : [];
+    return kept && kept.counted !== null ? [counts(kept)] : [];
   });
   return all.sort((a, b) => (protocol.definition.better === "more" ? Number(b) - Number(a) : Number(a) - Number(b)))[0];
 }

@@ -1,6 +1,6 @@
-import { randomInt } from "node:crypto";
 import { describeRule } from "@/core/points/rule";
 import { attemptMethod } from "@/core/vocabulary/runs";
+import { proposedSeed } from "@/platform/draw/seed";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
 import { drawsOf } from "@/stages/teams/queries/teams";
@@ -112,7 +112,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
             )}
             {event.runs.length === 0 && (
               <div className="mb-2">
-                <DrawForm id={event.id} version={event.version} seed={String(randomInt(1000, 10_000))} />
+                <DrawForm id={event.id} version={event.version} seed={proposedSeed()} />
               </div>
             )}
             {event.entries.length === 0 ? (

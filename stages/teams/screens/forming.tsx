@@ -1,4 +1,4 @@
-import { randomInt } from "node:crypto";
+import { proposedSeed } from "@/platform/draw/seed";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
@@ -153,7 +153,7 @@ export async function FormingScreen({ slug }: { slug: string }) {
               <SelectionOrder
                 projectId={p.id}
                 sections={frame.sections.map((s) => ({ value: s.id, label: s.name }))}
-                seed={String(randomInt(1000, 10_000))}
+                seed={proposedSeed()}
               />
             </Sheet>
           </aside>

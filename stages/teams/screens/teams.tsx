@@ -1,4 +1,4 @@
-import { randomInt } from "node:crypto";
+import { proposedSeed } from "@/platform/draw/seed";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
@@ -63,7 +63,7 @@ export async function TeamsScreen({ slug }: { slug: string }) {
                 Students of the section who have no team are put into new teams. Anybody who knows the seed and the
                 roster can repeat the draw.
               </p>
-              <DrawForm projectId={p.id} sections={sections} seed={String(randomInt(1000, 10_000))} />
+              <DrawForm projectId={p.id} sections={sections} seed={proposedSeed()} />
             </Sheet>
           )}
           <Sheet title="By hand">
