@@ -3,7 +3,7 @@ import { join, resolve } from "node:path";
 import { startCluster } from "./cluster.mjs";
 import { end, endAll, run } from "./run.mjs";
 import { complain, Refusal, say, step } from "./say.mjs";
-import { serve } from "./serve.mjs";
+import { isLoopback, serve } from "./serve.mjs";
 import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
 import { task } from "./task.mjs";
 
@@ -26,17 +26,32 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone schema                  writes docs/bundle.schema.json from the database
 
   PORT        where to serve (default 4170; a taken port is stepped past)
+  HOST        the address to serve on (default 127.0.0.1: this machine only; 0.0.0.0: the network)
   DATABASE_URL  a PostgreSQL server to use instead of a cluster of Ironstone's own
+  IRONSTONE_DEMO=1  a command is about the demo's database (export, backup, verify ...)
+  IRONSTONE_PROXY=1  a proxy stands in front: the addresses that it names are believed
 `;
 
-/** A migrated database: the one of DATABASE_URL, or our own cluster's. */
-async function withDatabase(work) {
+/** Whether a command is about the demo's database: by its name, or with IRONSTONE_DEMO=1. */
+const ofDemo = process.env.IRONSTONE_DEMO === "1";
+
+/** The demo has a database of its own beside the school's. */
+function demoAddress(address) {
+  const url = new URL(address);
+  url.pathname = `${url.pathname === "/" ? "/postgres" : url.pathname}_demo`;
+  return url.toString();
+}
+
+/** A migrated database: the one of DATABASE_URL, or our own cluster's. `gone` says when the cluster ends by itself. */
+async function withDatabase(work, demo = ofDemo) {
   const given = process.env.DATABASE_URL;
   await needPrograms({ postgres: !given });
   await needPackages();
-  const cluster = given ? { url: given, stop: async () => {} } : await startCluster();
+  const cluster = given ? { url: given, stop: async () => {}, onGone: () => {} } : await startCluster();
+  const env = { DATABASE_URL: demo ? demoAddress(cluster.url) : cluster.url };
   try {
-    return await work({ DATABASE_URL: cluster.url });
+    await task("migrate", demo ? ["--create"] : [], env);
+    return await work(env, cluster);
   } finally {
     await cluster.stop();
   }
@@ -47,14 +62,38 @@ const interrupted = () =>
     for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.once(signal, resolve);
   });
 
+/** Starts the server again whenever it ends by itself; gives up when it cannot stay up. */
+async function keepServing(first, again, stopAsked) {
+  let server = first;
+  const ends = [];
+  for (;;) {
+    const gone = new Promise((resolve) => {
+      if (server.child.exitCode !== null || server.child.signalCode !== null) resolve("gone");
+      else server.child.once("exit", () => resolve("gone"));
+    });
+    if ((await Promise.race([stopAsked, gone])) !== "gone") return server;
+    ends.push(Date.now());
+    if (ends.length > 5 && Date.now() - ends.at(-6) < 60_000)
+      throw new Refusal("The server stopped by itself six times in a minute. What it said stands above.");
+    step("The server stopped by itself; starting it again");
+    server = await again();
+  }
+}
+
 async function live({ demo, fresh }) {
-  await withDatabase(async (env) => {
+  const host = process.env.HOST ?? "127.0.0.1";
+  if (demo && !isLoopback(host) && process.env.IRONSTONE_DEMO_OPEN !== "yes")
+    throw new Refusal(
+      `The demo lets everybody in by one click, and HOST=${host} opens it to the network. ` +
+        "If that is meant, set IRONSTONE_DEMO_OPEN=yes.",
+    );
+  await withDatabase(async (env, cluster) => {
     const stopAsked = interrupted();
-    step("Bringing the database up to date");
-    await task("migrate", [], env);
+    cluster.onGone(() => step("PostgreSQL ended by itself; starting it again"));
     if (demo) await task("demo", fresh ? ["--fresh"] : [], env);
     await needBuild();
-    const server = await serve({ ...env, ...(demo ? { IRONSTONE_DEMO: "1" } : {}) });
+    const more = { ...env, ...(demo ? { IRONSTONE_DEMO: "1" } : {}) };
+    const server = await serve(more);
     say("");
     say(`  Ironstone is at ${server.url}`);
     say(
@@ -63,12 +102,10 @@ async function live({ demo, fresh }) {
         : "  The first visit creates the first instructor.",
     );
     say("  Ctrl-C stops it.");
-    const gone = new Promise((resolve) => server.child.once("exit", () => resolve("gone")));
-    if ((await Promise.race([stopAsked, gone])) === "gone")
-      throw new Refusal("The server stopped by itself. What it said stands above.");
+    const last = await keepServing(server, () => serve(more, { port: server.port, quiet: true }), stopAsked);
     step("Stopping");
-    await end(server.child);
-  });
+    await end(last.child);
+  }, demo || ofDemo);
 }
 
 async function dispatch([command, ...rest]) {
@@ -106,7 +143,6 @@ async function dispatch([command, ...rest]) {
     case "export": {
       if (rest.length !== 2) throw new Refusal("Write: ./ironstone export PROJECT FILE.zip");
       return withDatabase(async (env) => {
-        await task("migrate", [], env);
         await task("bundle", ["export", rest[0], file("PROJECT FILE.zip")], env);
       });
     }
@@ -116,23 +152,19 @@ async function dispatch([command, ...rest]) {
       const path = file("FILE.zip");
       if (command !== "backup" && !existsSync(path)) throw new Refusal(`There is no file ${path}.`);
       return withDatabase(async (env) => {
-        await task("migrate", [], env);
         await task("bundle", [command, path], env);
       });
     }
     case "schema":
       return withDatabase(async (env) => {
-        await task("migrate", [], env);
         await task("bundle", ["schema", join(root, "docs/bundle.schema.json")], env);
       });
     case "verify":
       return withDatabase(async (env) => {
-        await task("migrate", [], env);
         await task("verify", [], env);
       });
     case "rows":
       return withDatabase(async (env) => {
-        await task("migrate", [], env);
         await task("rows", [join(root, "platform/db/rows.ts")], env);
       });
     case undefined:

@@ -1,3 +1,4 @@
+import { randomBytes } from "node:crypto";
 import { addDays, mondayOf } from "@/core/sessions/date";
 import { today } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
@@ -12,7 +13,10 @@ import { thisYear } from "./terrace-pump";
 export async function fillDemo(): Promise<void> {
   clock.today = today();
   const start = addDays(mondayOf(clock.today), -42);
-  const first = await createFirstInstructor({ ...story.instructors.owner, password: "a quiet garden pump" });
+  const first = await createFirstInstructor({
+    ...story.instructors.owner,
+    password: randomBytes(18).toString("base64url"),
+  });
   if (!first.ok) throw new Error(first.message);
   process.stdout.write("  last year's project\n");
   const before = await lastYear(first.personId, addDays(start, -364));

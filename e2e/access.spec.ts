@@ -52,6 +52,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["api/outcome", "/api/outcome", []],
     ["api/working", verdict[0], inside],
     ["api/working", grade[0], ["owner"]],
+    ["health", "/health", ["owner", "student", "nobody", "client", "reviewer", "scorer"]],
     ["p/[project]/bundle", `/p/${slug}/bundle`, ["owner"]],
     ["p/[project]/calendar/[section]", ics, inside],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/requirements`, ["owner", "student", "reviewer"]],

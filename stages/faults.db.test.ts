@@ -124,7 +124,7 @@ test("a read whose connection is lost is read again", async () => {
     ear.stop();
   }
   const ear = atQuery(1, () => wire.cut());
-  await expect(db()`INSERT INTO sign_in_attempt (key) VALUES ('x')`).rejects.toThrow();
+  await expect(db()`INSERT INTO guess (key, n) VALUES ('x', 1)`).rejects.toThrow();
   ear.stop();
-  expect(await aside`SELECT FROM sign_in_attempt`).toHaveLength(0);
+  expect(await aside`SELECT FROM guess`).toHaveLength(0);
 });

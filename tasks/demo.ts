@@ -9,7 +9,7 @@ async function main(): Promise<void> {
   const sql = db();
   if (process.argv.includes("--fresh"))
     await sql.unsafe(
-      `TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, sign_in_attempt, request_done CASCADE`,
+      `TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, guess, known_device, request_done CASCADE`,
     );
   if ((await sql`SELECT FROM person LIMIT 1`).length) return;
   console.log("· Filling in the demo (about half a minute)");

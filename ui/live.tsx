@@ -34,15 +34,20 @@ export function LiveRefresh({
     source.addEventListener("change", (e) => {
       if (!isOurs((JSON.parse(e.data) as { request: string | null }).request)) soon();
     });
-    source.addEventListener("ready", () => {
+    const back = () => {
       if (wasLost) soon();
       wasLost = false;
       setLost(false);
-    });
-    source.addEventListener("error", () => {
+    };
+    const away = () => {
       wasLost = true;
       setLost(true);
-    });
+    };
+    source.addEventListener("ready", back);
+    source.addEventListener("error", away);
+    // The line to the server stands, but the server itself does not hear of writes for the moment.
+    source.addEventListener("again", back);
+    source.addEventListener("lost", away);
     return () => {
       clearTimeout(timer);
       source.close();

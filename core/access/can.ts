@@ -36,6 +36,8 @@ export type Rule = {
   readonly guests?: readonly GuestRole[];
   /** Any signed-in instructor. */
   readonly instructor?: true;
+  /** Any signed-in person, on what is their own. */
+  readonly self?: true;
   /** Who keeps the installation: the first instructor. */
   readonly admin?: true;
   /** Students: `own` team or person only, or `class` for records that the whole class reads. */
@@ -97,6 +99,7 @@ export function can(actor: Actor, act: Act, subject: Subject): boolean {
   const { rule } = act;
   if (actor.kind === "nobody") return false;
   if (actor.kind === "guest") return subject.project === actor.project && (rule.guests?.includes(actor.role) ?? false);
+  if (rule.self) return subject.person === actor.id;
   if (rule.admin) return actor.admin;
   if (rule.instructor) return actor.instructor;
   const place = subject.project === undefined ? undefined : actor.projects[subject.project];

@@ -1,11 +1,30 @@
 "use server";
 import { redirect } from "next/navigation";
 import { guestSurface } from "@/core/access/guests";
+import { type Envelope, perform } from "@/platform/command/perform";
 import type { Result } from "@/platform/command/result";
-import { clientAddress, demoMode, rememberGuest, startSession } from "@/platform/sign-in/cookies";
+import {
+  clientAddress,
+  currentSession,
+  demoMode,
+  guestCookieHere,
+  rememberGuest,
+  startSession,
+} from "@/platform/sign-in/cookies";
 import { knock } from "@/platform/sign-in/guests";
 import { demoPersona } from "@/platform/sign-in/personas";
 import { createFirstInstructor, schoolIsEmpty, signIn } from "@/platform/sign-in/sign-in";
+import { changePassword, endSessions } from "@/stages/people/commands/logins";
+
+/** Changes one's own password; this device stays signed in. */
+export async function changePasswordAction(input: unknown, envelope?: Envelope): Promise<Result<void>> {
+  return perform(changePassword, { ...(input as object), keep: await currentSession() }, envelope);
+}
+
+/** Signs out one other device, or all others. */
+export async function endSessionsAction(input: unknown, envelope?: Envelope): Promise<Result<void>> {
+  return perform(endSessions, { ...(input as object), keep: await currentSession() }, envelope);
+}
 
 const say = (message: string): Result<never> => ({ ok: false, kind: "refused", message });
 
@@ -37,9 +56,9 @@ export async function personaAction(personId: string): Promise<void> {
 }
 
 export async function guestPinAction(secret: string, _before: string | null, form: FormData): Promise<string | null> {
-  const answer = await knock(secret, String(form.get("pin") ?? ""));
+  const answer = await knock(secret, String(form.get("pin") ?? ""), await guestCookieHere());
   if (answer.state === "unknown") return "This link has expired or was taken back. Ask the instructor for a new one.";
   if (answer.state === "pin") return answer.message;
-  await rememberGuest(secret);
+  if (!answer.known) await rememberGuest(secret);
   redirect(guestSurface[answer.guest.role] === "board" ? `/board/${secret}` : "/guest");
 }

@@ -42,7 +42,7 @@ export async function restoreSchool(tables: readonly Table[], bytes: Uint8Array)
   try {
     await inLongTransaction(async (sql) => {
       await sql.unsafe(
-        `TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, sign_in_attempt, request_done CASCADE`,
+        `TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, guess, known_device, request_done CASCADE`,
       );
       await insertRows(sql, tables, bundle, "backup", new Map());
     });

@@ -6,7 +6,7 @@ import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
 import { addPhoto } from "@/stages/builds/commands";
-import { giveLogin } from "@/stages/people/commands/students";
+import { giveLogin } from "@/stages/people/commands/logins";
 import { tables } from "@/stages/tables";
 import { freshDatabase, ok } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";

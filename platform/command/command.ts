@@ -43,6 +43,8 @@ export interface Command<I, O> {
   run(context: Context, input: I, prepared?: unknown): Promise<O>;
   /** The answer holds something that is shown once and stored as a hash only: it is not kept for a retry. */
   readonly shownOnce?: true;
+  /** It may be done in a finished project too. */
+  readonly afterFinish?: true;
 }
 
 /** An expected failure: shown to the person as it stands, beside the field when one is named. */
@@ -148,6 +150,18 @@ async function subjectFor<I, O>(cmd: Command<I, O>, sql: Tx, actor: Actor, input
   return { who: actor, subject };
 }
 
+/** A finished project is a record: it takes no writes until somebody reopens it. */
+async function refuseFinished(sql: Tx, project: string): Promise<void> {
+  const [p] = await sql<
+    { finishedAt: row.Project["finishedAt"] }[]
+  >`SELECT finished_at FROM project WHERE id = ${project}`;
+  if (p?.finishedAt)
+    refuse(
+      `This project was finished on ${p.finishedAt.slice(0, 10)} and takes no changes. Its owner can reopen it, with a ` +
+        "reason, under Records.",
+    );
+}
+
 /** What the same request gave before; nothing when it is here for the first time. */
 async function sentBefore(sql: Tx, cmd: { name: string; shownOnce?: true }, actor: string, requestId: string) {
   const done = await sql`
@@ -192,6 +206,7 @@ export async function execute<I, O>(
     const prepared = await cmd.prepare?.(input);
     return await inTransaction(async (sql) => {
       const { who, subject } = await subjectFor(cmd, sql, actor, input);
+      if (subject.project && !cmd.afterFinish) await refuseFinished(sql, subject.project);
       if (requestId) {
         const before = await sentBefore(sql, cmd, who.id, requestId);
         if (before) return { ok: true as const, value: before.result as O };

@@ -18,6 +18,7 @@ export const broken: Readonly<Record<string, string>> = {
   milestone_check_milestone_id_team_id_person_id_key: "This is checked already.",
   milestone_project_id_title_key: "There is a milestone of this name.",
   part_team_id_lower_idx: "This team has a part of this name.",
+  person_login_name_key: "This sign-in name belongs to somebody else already. Choose another.",
   person_email_key: "This email address belongs to somebody else already.",
   project_slug_key: "There is a project of this name. Give yours another title.",
   protocol_project_id_name_key: "There is a protocol of this name.",

@@ -5,9 +5,19 @@ import type * as row from "./rows";
 
 const folder = join(process.cwd(), "platform", "db", "migrations");
 
+/** The database has been brought further than this program knows. */
+export class NewerDatabase extends Error {
+  constructor(names: readonly string[]) {
+    super(
+      `This database was used by a newer Ironstone (${names.join(", ")}), which this one would misread. ` +
+        "Start the newer one, or restore a backup that this one made. Nothing was changed.",
+    );
+  }
+}
+
 /**
  * Runs the numbered migrations that this database has not seen, each in a transaction of its own. Gives the names of
- * those it ran.
+ * those it ran. Throws `NewerDatabase` where a newer program was here before.
  */
 export async function migrate(url: string): Promise<string[]> {
   const sql = postgres(url, { max: 1, onnotice: () => {} });
@@ -20,6 +30,8 @@ export async function migrate(url: string): Promise<string[]> {
     const names = readdirSync(folder)
       .filter((f) => f.endsWith(".sql"))
       .sort();
+    const strange = [...known].filter((n) => !names.includes(n));
+    if (strange.length) throw new NewerDatabase(strange);
     const ran: string[] = [];
     for (const name of names) {
       if (known.has(name)) continue;

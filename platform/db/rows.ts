@@ -319,6 +319,13 @@ export interface GateTick {
   tickedAt: string;
 }
 
+export interface Guess {
+  key: string;
+  n: number;
+  at: string;
+  freeAt: string;
+}
+
 export interface GuestLink {
   id: Id<"guest_link">;
   projectId: Id<"project">;
@@ -346,6 +353,12 @@ export interface KeptEvent {
   mark: string;
   standings: unknown;
   eventVersion: number | null;
+}
+
+export interface KnownDevice {
+  hash: string;
+  linkId: Id<"guest_link">;
+  at: string;
 }
 
 export interface Membership {
@@ -441,6 +454,7 @@ export interface Person {
   admin: boolean;
   erasedAt: string | null;
   version: number;
+  loginName: string | null;
 }
 
 export interface Project {
@@ -667,6 +681,7 @@ export interface SessionToken {
   personId: Id<"person">;
   createdAt: string;
   expiresAt: string;
+  begunAt: string;
 }
 
 export interface Sheet {
@@ -687,11 +702,6 @@ export interface SheetMark {
   criterion: string;
   points: string;
   comment: string;
-}
-
-export interface SignInAttempt {
-  key: string;
-  at: string;
 }
 
 export interface Source {

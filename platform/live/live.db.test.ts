@@ -8,7 +8,7 @@ import { createTeam } from "@/stages/teams/commands/teams";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
-import { watch } from "./live";
+import { closeLive, watch } from "./live";
 
 let done: () => Promise<void>;
 
@@ -26,7 +26,10 @@ beforeAll(async () => {
   boss = await actorOf((boss as { id: string }).id);
 });
 
-afterAll(() => done());
+afterAll(async () => {
+  await closeLive();
+  await done();
+});
 
 /** Reads a stream until it holds a text. */
 async function until(reader: ReadableStreamDefaultReader<Uint8Array>, wanted: string): Promise<string> {
@@ -41,7 +44,7 @@ async function until(reader: ReadableStreamDefaultReader<Uint8Array>, wanted: st
 
 test("a write reaches the project's watchers only, a refused one nobody", async () => {
   const stop = new AbortController();
-  const reader = (await watch(w.projectId, stop.signal)).body!.getReader();
+  const reader = (await watch(w.projectId, stop.signal, "mara")).body!.getReader();
   expect(await until(reader, "ready")).toContain("retry: 2000");
   const edit = { kind: "both", startsOn: "2027-01-18", endsOn: "2027-03-26" };
   await ok(editProject, boss, { ...edit, projectId: other.projectId, version: 1, title: "Elsewhere" });
@@ -56,7 +59,7 @@ test("a write reaches the project's watchers only, a refused one nobody", async 
 
 test("a page hears only of what it shows, and which request it was", async () => {
   const stop = new AbortController();
-  const reader = (await watch(w.projectId, stop.signal, ["milestone", "plan"])).body!.getReader();
+  const reader = (await watch(w.projectId, stop.signal, "mara", ["milestone", "plan"])).body!.getReader();
   await until(reader, "ready");
   const request = randomUUID();
   await ok(createTeam, boss, { projectId: w.projectId, name: "Quiet", sectionId: w.section });
@@ -65,6 +68,33 @@ test("a page hears only of what it shows, and which request it was", async () =>
   expect(text.match(/"about":"(\w+)"/)?.[1]).not.toBe("team");
   expect(text).toContain(request);
   stop.abort();
+});
+
+test("a lost LISTEN is said, taken up again, and what is written afterwards is heard", async () => {
+  const stop = new AbortController();
+  const reader = (await watch(w.projectId, stop.signal, "mara")).body!.getReader();
+  await until(reader, "ready");
+  await db()`
+    SELECT pg_terminate_backend(pid)
+    FROM pg_stat_activity
+    WHERE datname = current_database() AND query = 'LISTEN ironstone'
+  `;
+  expect(await until(reader, "event: again")).toContain("event: lost");
+  await ok(saveMilestone, boss, { projectId: w.projectId, title: "After the break", dueOn: "2027-03-05" });
+  expect(await until(reader, "event: change")).toContain(`"about":"plan"`);
+  stop.abort();
+});
+
+test("one person holds so many streams open, and a closed one makes room", async () => {
+  const stops = Array.from({ length: 20 }, () => new AbortController());
+  const streams = await Promise.all(stops.map((s) => watch(w.projectId, s.signal, "greta")));
+  expect(streams.every((s) => s.status === 200)).toBe(true);
+  const one = () => watch(w.projectId, new AbortController().signal, "greta");
+  expect((await one()).status).toBe(429);
+  stops[0]!.abort();
+  const again = await watch(w.projectId, stops[1]!.signal, "greta");
+  expect([again.status, (await watch(w.projectId, stops[1]!.signal, "mara")).status]).toEqual([200, 200]);
+  for (const s of stops) s.abort();
 });
 
 test("a transaction that fails sends no notice and leaves no trace", async () => {

@@ -3,8 +3,7 @@ import type * as row from "../db/rows";
 import "server-only";
 import type { Actor, Membership } from "@/core/access/can";
 import { db } from "@/platform/db/db";
-import { guestRow } from "./guests";
-import { digest } from "./secrets";
+import { guestOf } from "./guests";
 
 /** The actor that a person is now: every project with the role in it. */
 export async function actorOf(personId: string): Promise<Actor> {
@@ -31,10 +30,9 @@ export async function actorOf(personId: string): Promise<Actor> {
   return { kind: "person", id: personId, name: row.name, instructor: row.instructor, admin: row.admin, projects };
 }
 
-/** A guest's cookie holds the link's secret and, once the PIN was right, a mark derived from both. */
+/** The guest that a cookie belongs to: it holds the link's secret and, where there is a PIN, the device's own mark. */
 export async function guestActor(cookie: string): Promise<Actor> {
-  const [secret = "", mark = ""] = cookie.split(".");
-  const row = await guestRow(secret);
-  if (!row || (row.pinHash && mark !== digest(`${secret}${row.pinHash}`))) return { kind: "nobody" };
-  return { kind: "guest", id: row.id, name: row.label, role: row.role, project: row.projectId };
+  const guest = await guestOf(cookie);
+  if (!guest) return { kind: "nobody" };
+  return { kind: "guest", id: guest.id, name: guest.label, role: guest.role, project: guest.projectId };
 }

@@ -4,6 +4,7 @@ import { cache } from "react";
 import type { Actor } from "@/core/access/can";
 import { actorOf, guestActor } from "./actors";
 import { guestCookie } from "./guests";
+import { digest } from "./secrets";
 import { closeSession, openSession, personOfSession } from "./sessions";
 
 const personCookie = "ironstone_session";
@@ -37,6 +38,12 @@ export async function startSession(personId: string): Promise<void> {
   (await cookies()).set(personCookie, secret, await options(maxAge));
 }
 
+/** The hash of this browser's session, by which it is told from others; empty when nobody is signed in. */
+export async function currentSession(): Promise<string> {
+  const secret = (await cookies()).get(personCookie)?.value;
+  return secret ? digest(secret) : "";
+}
+
 export async function endSession(): Promise<void> {
   const jar = await cookies();
   const secret = jar.get(personCookie)?.value;
@@ -44,11 +51,17 @@ export async function endSession(): Promise<void> {
   jar.delete(personCookie);
 }
 
+/** The guest's cookie of this browser. */
+export const guestCookieHere = async (): Promise<string> => (await cookies()).get(guestCookieName)?.value ?? "";
+
 export async function rememberGuest(secret: string): Promise<void> {
   (await cookies()).set(guestCookieName, await guestCookie(secret), await options(30 * 86_400));
 }
 
-/** Where a request came from, for limiting sign-in attempts; behind a proxy the address that the proxy names. */
+/**
+ * Where a request came from, for slowing guesses down: the address of whoever is connected, which the server writes
+ * there; behind a declared proxy the address that the proxy names.
+ */
 export async function clientAddress(): Promise<string> {
   const h = await headers();
   return h.get("x-forwarded-for")?.split(",")[0]?.trim() || "local";

@@ -3,7 +3,8 @@ import "server-only";
 import { verify } from "@node-rs/argon2";
 
 import { db } from "@/platform/db/db";
-import { digest } from "./secrets";
+import { knockAt, pin, waitWords, wasRight } from "./guess";
+import { digest, newSecret } from "./secrets";
 
 interface GuestRow {
   id: row.GuestLink["id"];
@@ -27,34 +28,47 @@ export const guestRow = async (secret: string): Promise<GuestRow | null> =>
 export type GuestKnock =
   | { state: "unknown" }
   | { state: "pin"; message: string | null }
-  | { state: "open"; guest: Omit<GuestRow, "pinHash"> };
+  | { state: "open"; guest: Omit<GuestRow, "pinHash"> /** This device is known already. */; known: boolean };
 
-/** Opens a guest link, asking for its PIN where it has one; wrong PINs are counted and limited per link. */
-export async function knock(secret: string, pin: string | null): Promise<GuestKnock> {
+/**
+ * Opens a guest link, asking for its PIN where it has one; wrong PINs are counted and slowed down per link. A device
+ * that has shown the PIN once is known by its cookie and is not asked again.
+ */
+export async function knock(secret: string, given: string | null, cookie = ""): Promise<GuestKnock> {
   const row = await guestRow(secret);
   if (!row) return { state: "unknown" };
   const { pinHash, ...guest } = row;
-  if (!pinHash) return { state: "open", guest };
-  if (pin === null) return { state: "pin", message: null };
-  const key = `pin:${row.id}`;
-  const [{ n } = { n: 0 }] = await db()<
-    { n: number }[]
-  >`SELECT count(*)::int AS n FROM sign_in_attempt WHERE key = ${key} AND at > now() - interval '15 minutes'`;
-  if (n >= 10)
-    return {
-      state: "pin",
-      message: "Too many attempts. Wait a quarter of an hour, or ask the instructor for a new link.",
-    };
-  if (await verify(pinHash, pin.trim())) return { state: "open", guest };
-  await db()`INSERT INTO sign_in_attempt (key) VALUES (${key})`;
+  const known = cookie === secret || (cookie.startsWith(`${secret}.`) && (await isKnown(row.id, cookie)));
+  if (!pinHash || known) return { state: "open", guest, known };
+  if (given === null) return { state: "pin", message: null };
+  const door = pin(row.id);
+  const wait = await knockAt(door);
+  if (wait) return { state: "pin", message: waitWords(wait) };
+  if (given.length <= 40 && (await verify(pinHash, given.trim()))) {
+    await wasRight(door);
+    return { state: "open", guest, known: false };
+  }
   return {
     state: "pin",
-    message:
-      "This is not the link's PIN. It has four digits and stands beside the link on the instructor's People page.",
+    message: "This is not the link's PIN. It stands beside the link that the instructor gave you.",
   };
 }
 
+const isKnown = async (link: string, cookie: string) =>
+  (await db()`SELECT FROM known_device WHERE hash = ${digest(cookie)} AND link_id = ${link}`).length > 0;
+
+/** The cookie of a device that may come in: of a link with a PIN, with a mark of its own that is remembered. */
 export async function guestCookie(secret: string): Promise<string> {
   const row = await guestRow(secret);
-  return row?.pinHash ? `${secret}.${digest(`${secret}${row.pinHash}`)}` : secret;
+  if (!row?.pinHash) return secret;
+  const cookie = `${secret}.${newSecret()}`;
+  await db()`INSERT INTO known_device (hash, link_id) VALUES (${digest(cookie)}, ${row.id})`;
+  return cookie;
+}
+
+/** Who comes with a guest's cookie. */
+export async function guestOf(cookie: string): Promise<Omit<GuestRow, "pinHash" | "slug"> | null> {
+  const [secret = ""] = cookie.split(".");
+  const row = await guestRow(secret);
+  return row && (!row.pinHash || (await isKnown(row.id, cookie))) ? row : null;
 }

@@ -1,6 +1,8 @@
 import * as yup from "yup";
 import * as c from "@/platform/schema/fields";
 
-const password = () => yup.string().required().min(10, "At least 10 characters; a short sentence is good.").max(200);
+/** A password that a person chooses. */
+export const newPassword = () =>
+  yup.string().required().min(10, "At least 10 characters; a short sentence is good.").max(200);
 
-export const firstInstructor = yup.object({ name: c.text(120), email: c.text(200).email(), password: password() });
+export const firstInstructor = yup.object({ name: c.text(120), email: c.text(200).email(), password: newPassword() });

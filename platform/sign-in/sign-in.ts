@@ -2,45 +2,44 @@ import type * as row from "../db/rows";
 import "server-only";
 import { hash, verify } from "@node-rs/argon2";
 import { db, inTransaction, newId } from "@/platform/db/db";
+import { account, address, knockAt, waitWords, wasRight } from "./guess";
 import * as s from "./schema";
 
 export async function schoolIsEmpty(): Promise<boolean> {
   return (await db()`SELECT FROM person WHERE password_hash IS NOT NULL LIMIT 1`).length === 0;
 }
 
-// Ten failures per account and two hundred per address in a quarter of an hour: a class behind one address still gets
-// in.
-const limits = [
-  ["account", 10],
-  ["address", 200],
-] as const;
-
 export type SignIn = { ok: true; personId: string } | { ok: false; message: string };
 
+/** No password is longer: a longer text is not hashed. */
+const longest = 200;
+
 /**
- * Checks an email and password; attempts are counted and limited, and a wrong email takes as long as a wrong password.
+ * Checks an email or sign-in name and a password; guesses are counted before they are looked at and slowed down, and a
+ * wrong name takes as long as a wrong password.
  */
-export async function signIn(emailTyped: string, password: string, address: string): Promise<SignIn> {
-  const email = emailTyped.trim().toLowerCase();
-  const keys = [`account:${email}`, `address:${address}`];
-  const sql = db();
-  await sql`DELETE FROM sign_in_attempt WHERE at < now() - interval '15 minutes'`;
-  const counts = await sql<
-    { key: row.SignInAttempt["key"]; n: number }[]
-  >`SELECT key, count(*)::int AS n FROM sign_in_attempt WHERE key IN ${sql(keys)} GROUP BY key`;
-  if (limits.some(([, most], i) => (counts.find((c) => c.key === keys[i])?.n ?? 0) >= most))
-    return { ok: false, message: "Too many attempts. Wait a quarter of an hour, then try again." };
-  const [person] = await sql<
-    { id: row.Person["id"]; passwordHash: row.Person["passwordHash"] }[]
-  >`SELECT id, password_hash FROM person WHERE email = ${email} AND erased_at IS NULL`;
-  const right = await verify(person?.passwordHash ?? (await decoy()), password).catch(() => false);
-  if (!person?.passwordHash || !right) {
-    await sql`INSERT INTO sign_in_attempt (key) SELECT unnest(${keys}::text[])`;
+export async function signIn(typed: string, password: string, from: string): Promise<SignIn> {
+  const name = typed.trim().toLowerCase().slice(0, longest);
+  const [own, shared] = [account(name), address(from)];
+  for (const door of [shared, own]) {
+    const wait = await knockAt(door);
+    if (wait) return { ok: false, message: waitWords(wait) };
+  }
+  const [person] = await db()<{ id: row.Person["id"]; passwordHash: row.Person["passwordHash"] }[]>`
+    SELECT id, password_hash
+    FROM person
+    WHERE (email = ${name} OR login_name = ${name}) AND erased_at IS NULL
+    ORDER BY email = ${name} DESC NULLS LAST
+    LIMIT 1
+  `;
+  const right =
+    password.length <= longest && (await verify(person?.passwordHash ?? (await decoy()), password).catch(() => false));
+  if (!person?.passwordHash || !right)
     return {
       ok: false,
-      message: "This email and password do not belong together. Check both; capitals count in the password.",
+      message: "This name and password do not belong together. Check both; capitals count in the password.",
     };
-  }
+  await wasRight(own, shared);
   return { ok: true, personId: person.id };
 }
 

@@ -2,12 +2,19 @@
 import { action } from "@/platform/command/perform";
 import { eraseStudent } from "./commands/erase";
 import { addCoInstructor, createGuestLink, revokeGuestLink } from "./commands/guests";
+import { giveLogin, giveLogins, removeStaff, resetInstructor } from "./commands/logins";
 import { importRoster, previewRoster } from "./commands/roster";
-import { endEnrolment, giveLogin } from "./commands/students";
+import { endEnrolment } from "./commands/students";
 
 export const previewRosterAction = action(previewRoster);
 
 export const importRosterAction = action(importRoster);
+
+export const giveLoginsAction = action(giveLogins);
+
+export const resetInstructorAction = action(resetInstructor);
+
+export const removeStaffAction = action(removeStaff);
 
 export const giveLoginAction = action(giveLogin);
 

@@ -9,6 +9,11 @@ export const peopleActs = acts("people", {
   edit: { project: staff },
 });
 
+/** What a person may do with their own account. */
+export const accountActs = acts("account", {
+  own: { self: true },
+});
+
 export const guestActs = acts("guest", {
   manage: { project: staff },
 });

@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import { guestRole } from "@/core/vocabulary/project";
 import * as c from "@/platform/schema/fields";
+import { newPassword } from "@/platform/sign-in/schema";
 
 export const rosterText = yup.object({
   projectId: c.id(),
@@ -25,7 +26,28 @@ export const rosterRows = yup.object({
 
 export const student = yup.object({ projectId: c.id(), personId: c.id() });
 
-export const login = student.shape({ email: c.text(200).email() });
+const loginName = () =>
+  yup
+    .string()
+    .trim()
+    .lowercase()
+    .max(40)
+    .default("")
+    .matches(/^([a-z0-9][a-z0-9.-]*)?$/, "Small letters, digits, points and dashes, for example ada.quill.");
+
+export const login = student.shape({ email: yup.string().trim().max(200).email().default(""), loginName: loginName() });
+
+/** Logins for everybody who has none: of a section, or of all. */
+export const sectionLogins = yup.object({ projectId: c.id(), sectionId: c.optionalId() });
+
+/** `keep` is the session that stays: the one it is asked from. */
+export const ownPassword = yup.object({
+  current: yup.string().required("Write your password now.").max(200),
+  password: newPassword(),
+  keep: yup.string().max(100).default(""),
+});
+
+export const sessions = yup.object({ keep: yup.string().max(100).default(""), one: yup.string().max(100).optional() });
 
 export const erase = student.shape({ confirm: c.text() });
 

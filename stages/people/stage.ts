@@ -5,6 +5,7 @@ import type { Hit, Search, Stage } from "@/platform/registry/stage";
 import { peopleActs } from "./acts";
 import * as erase from "./commands/erase";
 import * as guests from "./commands/guests";
+import * as logins from "./commands/logins";
 import * as roster from "./commands/roster";
 import * as students from "./commands/students";
 
@@ -33,7 +34,7 @@ export const people: Stage = {
   name: "People",
   pages: [{ label: "People", path: "/people", for: "staff" }],
   shows: ["people", "staff", "guest"],
-  commands: [erase, guests, roster, students],
+  commands: [erase, guests, logins, roster, students],
   below: "staff",
   search,
 };

@@ -27,10 +27,12 @@ export const finishProject = command({
   },
 });
 
+/** Opens a finished project again, for a reason that stays on record. */
 export const reopenProject = command({
   name: "reopenProject",
+  afterFinish: true,
   act: projectActs.finish,
-  schema: s.project,
+  schema: recordsSchema.reopen,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
     const [p] = await sql<{ title: string }[]>`
@@ -40,7 +42,7 @@ export const reopenProject = command({
       RETURNING title
     `;
     if (!p) refuse("The project is not finished.");
-    audit({ type: "project", id: input.projectId, label: p.title, after: { finished: false } });
+    audit({ type: "project", id: input.projectId, label: p.title, after: { finished: false }, reason: input.reason });
   },
 });
 
@@ -51,6 +53,7 @@ export const reopenProject = command({
  */
 export const createEdition = command({
   name: "createEdition",
+  afterFinish: true,
   act: projectActs.finish,
   schema: recordsSchema.edition,
   subject: (_, i) => ({ project: i.projectId }),

@@ -37,6 +37,9 @@ const own: Role[] = ["owner", "co", "teammate"];
 
 const members: Role[] = ["owner", "co", "teammate", "other team"];
 
+/** Whoever is signed in, on what is their own. */
+const persons: Role[] = [...members, "stranger", "outside instructor"];
+
 const scoring: Role[] = ["owner", "co", "judge", "scorer"];
 
 // For every command: a fitting input on a world, and who may do it there. Written beside, not derived from, the rules.
@@ -74,7 +77,7 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
     input: (w) => ({ projectId: w.projectId, briefVersionId: randomUUID() }),
   },
   finishProject: { may: ["owner"], input: (w) => ({ projectId: w.projectId }) },
-  reopenProject: { may: ["owner"], input: (w) => ({ projectId: w.projectId }) },
+  reopenProject: { may: ["owner"], input: (w) => ({ projectId: w.projectId, reason: "A run is missing" }) },
   createEdition: {
     may: ["owner"],
     input: (w) => ({ projectId: w.projectId, title: "Next", startsOn: "2028-01-18", endsOn: "2028-03-26" }),
@@ -306,6 +309,11 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
       email: `x${randomUUID().slice(0, 6)}@s.example`,
     }),
   },
+  giveLogins: { may: staff, input: (w) => ({ projectId: w.projectId }) },
+  resetInstructor: { may: ["owner"], input: (w) => ({ projectId: w.projectId, personId: w.students[2]! }) },
+  removeStaff: { may: ["owner"], input: (w) => ({ projectId: w.projectId, personId: w.students[2]! }) },
+  changePassword: { may: persons, input: () => ({ current: "x", password: "a long enough one" }) },
+  endSessions: { may: persons, input: () => ({}) },
   endEnrolment: { may: staff, input: (w) => ({ projectId: w.projectId, personId: w.students[2]! }) },
   eraseStudent: { may: staff, input: (w) => ({ projectId: w.projectId, personId: w.students[2]!, confirm: "wrong" }) },
   addCoInstructor: { may: ["owner"], input: (w) => ({ projectId: w.projectId, name: "N", email: "n@s.example" }) },

@@ -15,7 +15,7 @@ export async function GET(request: Request): Promise<Response> {
   const board = query.get("board");
   if (board) {
     const guest = await guestActor(board);
-    return guest.kind === "guest" ? watch(guest.project, request.signal, about) : refused();
+    return guest.kind === "guest" ? watch(guest.project, request.signal, guest.id, about) : refused();
   }
   const project = query.get("project") ?? "";
   const actor =
@@ -23,5 +23,5 @@ export async function GET(request: Request): Promise<Response> {
     (await allowed(contestActs.read, project)) ??
     (await allowed(briefActs.read, project)) ??
     (await allowed(reviewActs.read, project));
-  return actor ? watch(project, request.signal, about) : refused();
+  return actor && actor.kind !== "nobody" ? watch(project, request.signal, actor.id, about) : refused();
 }

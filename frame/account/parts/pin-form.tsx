@@ -15,7 +15,7 @@ export function PinForm({ secret }: { secret: string }) {
           inputMode="numeric"
           autoComplete="off"
           className="input text-[20px] tracking-[0.3em]"
-          maxLength={4}
+          maxLength={12}
           required
           aria-describedby="pin-note"
         />

@@ -6,7 +6,7 @@ import { fieldsOf } from "@/ui/form/fields-of";
 import { signInAction } from "../actions";
 
 const signIn = yup.object({
-  email: yup.string().trim().required("Write your email address."),
+  email: yup.string().trim().required("Write your email address or sign-in name."),
   password: yup.string().required("Write your password."),
 });
 
@@ -21,7 +21,7 @@ export function SignInForm() {
       submit="Sign in"
       goTo="/:to"
     >
-      <TextField name="email" label="Email" type="email" autoComplete="username" />
+      <TextField name="email" label="Email or sign-in name" autoComplete="username" />
       <TextField name="password" label="Password" type="password" autoComplete="current-password" />
     </ActionForm>
   );

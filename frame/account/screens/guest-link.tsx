@@ -1,5 +1,6 @@
 import { redirect } from "next/navigation";
 import { guestSurface } from "@/core/access/guests";
+import { guestCookieHere } from "@/platform/sign-in/cookies";
 import { knock } from "@/platform/sign-in/guests";
 import { Door } from "../parts/door";
 import { GuestDoor } from "../parts/guest-door";
@@ -7,7 +8,7 @@ import { PinForm } from "../parts/pin-form";
 
 /** A guest's link: opens at once, or asks for its PIN. */
 export async function GuestLinkScreen({ secret }: { secret: string }) {
-  const answer = await knock(secret, null);
+  const answer = await knock(secret, null, await guestCookieHere());
   if (answer.state === "unknown")
     return (
       <Door
@@ -25,7 +26,7 @@ export async function GuestLinkScreen({ secret }: { secret: string }) {
       </Door>
     );
   return (
-    <Door title="PIN" note="The four digits stand beside the link that you were given.">
+    <Door title="PIN" note="The digits stand beside the link that you were given.">
       <PinForm secret={secret} />
     </Door>
   );

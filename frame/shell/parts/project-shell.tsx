@@ -39,7 +39,7 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
     ...below.filter((x) => !own.includes(x)),
   ];
   const position = p.finishedAt
-    ? "Finished"
+    ? "Finished: a record that takes no changes"
     : frame.held === 0
       ? `Begins ${longDate(frame.sessions[0]?.date ?? p.startsOn)}`
       : `Session ${frame.held} of ${frame.sessions.length}`;

@@ -1,6 +1,7 @@
 "use client";
 
 import dynamic from "next/dynamic";
+import { useRouter } from "next/navigation";
 import { signOutAction } from "../actions";
 
 const round = "grid size-7 place-items-center rounded-full bg-slate text-[11px] font-[650] text-white";
@@ -9,8 +10,9 @@ const Menu = dynamic(() => import("@/ui/menu").then((m) => m.Menu), {
   loading: () => <span className={round} />,
 });
 
-/** The person's initials; opens to the name and the way out. */
+/** The person's initials; opens to the name, the account and the way out. */
 export function SignOut({ name }: { name: string }) {
+  const router = useRouter();
   const initials = name
     .split(/\s+/)
     .map((w) => w[0])
@@ -23,7 +25,10 @@ export function SignOut({ name }: { name: string }) {
       trigger={initials}
       triggerClass={round}
       head={name}
-      items={[{ label: "Sign out", onSelect: () => void signOutAction() }]}
+      items={[
+        { label: "Account", onSelect: () => router.push("/account") },
+        { label: "Sign out", onSelect: () => void signOutAction() },
+      ]}
     />
   );
 }

@@ -10,6 +10,7 @@ import * as s from "../schema";
 /** Erases a student: name, login and marks' names go; team records stay without the name. Cannot be undone. */
 export const eraseStudent = command({
   name: "eraseStudent",
+  afterFinish: true,
   act: peopleActs.edit,
   schema: s.erase,
   subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
@@ -23,7 +24,7 @@ export const eraseStudent = command({
     const blank = "erased student";
     await sql`
       UPDATE person
-      SET name = ${blank}, email = NULL, password_hash = NULL, erased_at = now(), version = version + 1
+      SET name = ${blank}, email = NULL, login_name = NULL, password_hash = NULL, erased_at = now(), version = version + 1
       WHERE id = ${input.personId}
     `;
     await sql`DELETE FROM session_token WHERE person_id = ${input.personId}`;

@@ -39,6 +39,7 @@ export const addCoInstructor = command({
 /** Makes a guest link: its secret (and PIN for judges and scorers) is shown once and stored as a hash. */
 export const createGuestLink = command({
   name: "createGuestLink",
+  afterFinish: true,
   shownOnce: true,
   act: guestActs.manage,
   schema: s.guestLink,
@@ -64,6 +65,7 @@ export const createGuestLink = command({
 
 export const revokeGuestLink = command({
   name: "revokeGuestLink",
+  afterFinish: true,
   act: guestActs.manage,
   schema: s.guestLinkId,
   subject: (sql, i) => projectOf(sql, "guest_link", i.id),

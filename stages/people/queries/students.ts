@@ -17,6 +17,7 @@ export interface Student {
   id: row.Person["id"];
   name: row.Person["name"];
   email: row.Person["email"];
+  loginName: row.Person["loginName"];
   hasLogin: boolean;
   sectionId: row.Section["id"];
   section: row.Section["name"];
@@ -25,12 +26,11 @@ export interface Student {
   role: row.Membership["role"] | null;
 }
 
-/** The students now in a project's sections with their teams, by section and name. */
 /** The students of a project with their section and team, by section and name; asked once a page. */
 export const studentsOf = cache(
   (projectId: string): PromiseLike<Student[]> => db()<Student[]>`
   SELECT
-    p.id, p.name, p.email, p.password_hash IS NOT NULL AS has_login, c.id AS section_id, c.name AS section,
+    p.id, p.name, p.email, p.login_name, p.password_hash IS NOT NULL AS has_login, c.id AS section_id, c.name AS section,
     t.id AS team_id, t.name AS team, m.role
   FROM enrolment e
   JOIN project_section ps ON ps.section_id = e.section_id

@@ -8,6 +8,8 @@ import { CoForm } from "../parts/co-form";
 import { GuestForm } from "../parts/guest-form";
 import { LoginForm } from "../parts/login-form";
 import { RosterImport } from "../parts/roster-import";
+import { SectionLogins } from "../parts/section-logins";
+import { StaffEnd } from "../parts/staff-end";
 import { StudentEnd } from "../parts/student-end";
 import { guestLinksOf } from "../queries/guests";
 import { staffOf, studentsOf } from "../queries/students";
@@ -25,11 +27,19 @@ export async function PeopleScreen({ slug }: { slug: string }) {
           `${students.length} students in ${frame.sections.length} ` +
           `${frame.sections.length === 1 ? "section" : "sections"} · ${staff.length} ` +
           `${staff.length === 1 ? "instructor" : "instructors"} · ${guests.filter((g) => !g.revokedAt).length} ` +
-          "guest links"
+          `guest ${guests.filter((g) => !g.revokedAt).length === 1 ? "link" : "links"}`
         }
       />
       <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_400px]">
         <div className="grid min-w-0 gap-5">
+          <SectionLogins
+            projectId={p.id}
+            sections={frame.sections.map((x) => ({
+              id: x.id,
+              name: x.name,
+              without: students.filter((s) => s.sectionId === x.id && !s.hasLogin).length,
+            }))}
+          />
           {students.length > 0 && (
             <DataTable
               caption="Students"
@@ -37,7 +47,7 @@ export async function PeopleScreen({ slug }: { slug: string }) {
                 { key: "name", label: "Student", text: "Student" },
                 { key: "section", label: "Section", text: "Section" },
                 { key: "team", label: "Team", text: "Team" },
-                { key: "login", label: "Sign-in", text: "Email" },
+                { key: "login", label: "Sign-in", text: "Sign-in" },
                 { key: "act", label: "", text: "" },
               ]}
               rows={students.map((s) => ({
@@ -47,8 +57,16 @@ export async function PeopleScreen({ slug }: { slug: string }) {
                   section: { value: s.section },
                   team: { value: s.team ?? "" },
                   login: {
-                    value: s.email ?? "",
-                    show: <LoginForm projectId={p.id} personId={s.id} email={s.email ?? ""} hasLogin={s.hasLogin} />,
+                    value: s.loginName ?? s.email ?? "",
+                    show: (
+                      <LoginForm
+                        projectId={p.id}
+                        personId={s.id}
+                        loginName={s.loginName ?? ""}
+                        email={s.email ?? ""}
+                        hasLogin={s.hasLogin}
+                      />
+                    ),
                   },
                   act: {
                     value: "",
@@ -79,6 +97,9 @@ export async function PeopleScreen({ slug }: { slug: string }) {
               {staff.map((s) => (
                 <li key={s.id}>
                   {s.name} <span className="text-soft">{s.role === "owner" ? "owner" : "co-instructor"}</span>
+                  {s.role === "co" && may(staffActs.manage) && (
+                    <StaffEnd projectId={p.id} personId={s.id} name={s.name} />
+                  )}
                 </li>
               ))}
             </ul>

@@ -8,7 +8,7 @@ import { fullDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
-import { FinishButton, ReopenButton } from "../parts/buttons";
+import { FinishButton, ReopenForm } from "../parts/buttons";
 import { EditionForm } from "../parts/edition-form";
 import { bestsOf, editionsBefore, laterEditions } from "../queries";
 import { firstPlaces, recordedLines } from "../view";
@@ -42,7 +42,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
         }
       >
         {may(projectActs.finish) &&
-          (p.finishedAt ? <ReopenButton projectId={p.id} /> : <FinishButton projectId={p.id} />)}
+          (p.finishedAt ? <ReopenForm projectId={p.id} /> : <FinishButton projectId={p.id} />)}
       </PageHead>
       <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_340px]">
         <div className="grid gap-6">

@@ -1,0 +1,23 @@
+-- Sign-in names, counted guesses, sessions that can be told apart.
+
+ALTER TABLE person ADD login_name text CHECK (login_name = lower(login_name) AND login_name <> '');
+CREATE UNIQUE INDEX person_login_name_key ON person (login_name);
+
+ALTER TABLE session_token ADD begun_at timestamptz NOT NULL DEFAULT now();
+
+-- Guesses at one door: counted before they are looked at; the next is heard from free_at on.
+DROP TABLE sign_in_attempt;
+CREATE TABLE guess (
+  key text PRIMARY KEY,
+  n integer NOT NULL,
+  at timestamptz NOT NULL DEFAULT clock_timestamp(),
+  free_at timestamptz NOT NULL DEFAULT clock_timestamp()
+);
+
+-- A guest's device that has shown its PIN once.
+CREATE TABLE known_device (
+  hash text PRIMARY KEY,
+  link_id uuid NOT NULL REFERENCES guest_link ON DELETE CASCADE,
+  at timestamptz NOT NULL DEFAULT now()
+);
+CREATE INDEX ON known_device (link_id);
