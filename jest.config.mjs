@@ -21,6 +21,8 @@ export const common = {
 /** Tests that need the database say so in their name: *.db.test.ts. */
 const folders = "{core,platform,stages,frame,ui,workers,cli,demo}";
 export default {
+  // What is slow on a busy machine is not wrong.
+  testTimeout: 30_000,
   projects: [
     {
       ...common,

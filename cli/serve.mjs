@@ -29,7 +29,7 @@ export async function serve(env, { port, quiet = false } = {}) {
   if (!quiet) step("Starting the server");
   const child = launch(process.execPath, [join(root, "cli/server.mjs")], {
     cwd: root,
-    stdio: ["ignore", "inherit", "inherit", "ipc"],
+    stdio: ["ignore", "ignore", "inherit", "ipc"],
     env: {
       ...process.env,
       NODE_ENV: "production",

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
+import { readingsFor } from "@/core/run/protocol";
 import { spineOf } from "@/frame/shell/spine";
 import { studentHome } from "@/frame/today/home";
 import { db } from "@/platform/db/db";
@@ -11,7 +12,6 @@ import { briefVersions } from "@/stages/brief/queries";
 import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
 import { requirementLimits } from "@/stages/contest/queries/attempts";
 import { contestOf } from "@/stages/contest/queries/events";
-import { readingsFor } from "@/stages/contest/view/attempts";
 import { stages } from "@/stages/index";
 import { projectFacts } from "@/stages/needs/queries/facts";
 import { projectState } from "@/stages/needs/queries/state";

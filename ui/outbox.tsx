@@ -10,10 +10,20 @@ interface Waiting<T> {
   sent: boolean /** Said by the server when it would not take it. */;
   problem?: string;
 }
-type Send = (
-  input: unknown,
-  envelope: { requestId: string },
-) => Promise<{ ok: boolean; message?: string; kind?: string }>;
+interface Answer {
+  ok: boolean;
+  message?: string;
+  kind?: string;
+  value?: unknown;
+  fields?: unknown;
+}
+type Send = (input: unknown, envelope: { requestId: string }) => Promise<Answer>;
+
+/** Hears what became of what was added: an answer, or that it waits for the network. */
+interface Ear<T> {
+  answered?(input: T, answer: Answer): void;
+  waits?(input: T): void;
+}
 
 /**
  * What was written and is not on the server yet: kept in this browser, sent at once, and again when the network is
@@ -24,7 +34,13 @@ export function useOutbox<T extends { id: string }>(
   name: string,
   send: Send,
   /** Ids that the page shows from the server already. */ known: readonly string[],
+  ear: Ear<T> = {},
 ) {
+  const heard = useRef(ear);
+  heard.current = ear;
+  // A sender that is made anew with every rendering is the same sender.
+  const sender = useRef(send);
+  sender.current = send;
   const router = useRouter();
   const key = `ironstone.outbox.${name}`;
   const [items, setItems] = useState<Waiting<T>[]>([]);
@@ -48,28 +64,33 @@ export function useOutbox<T extends { id: string }>(
   const flush = useCallback(async () => {
     if (busy.current) return;
     busy.current = true;
+    let at: Waiting<T> | undefined;
+    const waits = () => {
+      setOffline(true);
+      if (at) heard.current.waits?.(at.input);
+    };
     try {
       for (
         let next = list.current.find((x) => !x.sent && !x.problem);
         next;
         next = list.current.find((x) => !x.sent && !x.problem)
       ) {
-        const at = next;
-        const r = await send(at.input, { requestId: sentByUs(at.id) });
+        at = next;
+        const { id } = at;
+        const r = await sender.current(at.input, { requestId: sentByUs(at.id) });
         // It may stand already: it is sent again in a while, under the same id.
-        if (r.kind === "unknown") return;
+        if (r.kind === "unknown") return waits();
         setOffline(false);
-        keep(
-          list.current.map((x) => (x.id === at.id ? { ...x, sent: r.ok, problem: r.ok ? undefined : r.message } : x)),
-        );
+        keep(list.current.map((x) => (x.id === id ? { ...x, sent: r.ok, problem: r.ok ? undefined : r.message } : x)));
+        heard.current.answered?.(at.input, r);
         if (r.ok) router.refresh();
       }
     } catch {
-      setOffline(true);
+      waits();
     } finally {
       busy.current = false;
     }
-  }, [keep, router, send]);
+  }, [keep, router]);
   useEffect(() => {
     try {
       const kept = JSON.parse(localStorage.getItem(key) ?? "[]") as Waiting<T>[];

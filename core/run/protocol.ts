@@ -1,5 +1,6 @@
 import Decimal from "decimal.js";
 import { checkFormula } from "../formula/check";
+import { symbolsIn } from "../formula/show";
 import type { AttemptsPolicy } from "../points/attempts";
 import type { Dimension } from "../quantity/dimension";
 import { parseUnit } from "../quantity/units";
@@ -108,6 +109,36 @@ export function readTo(p: ProtocolDefinition, key: string): number {
   const measure = p.measures.find((m) => m.key === key);
   if (measure) return Number(measure.resolution);
   return new Decimal(10).pow(-(p.derived.find((d) => d.key === key)?.decimals ?? 2)).toNumber();
+}
+
+/**
+ * The readings that a channel is computed from; itself for a read measure, nothing for an unknown one.
+ * @example
+ * readingsFor(
+ *   {
+ *     conditions: [],
+ *     measures: [{ key: "V", name: "Water", unit: "L", resolution: "0.05" }],
+ *     constants: [],
+ *     derived: [{ key: "W", name: "Twice", unit: "L", expression: "2 * V", decimals: 1, rule: "" }],
+ *     primary: "V",
+ *     better: "more",
+ *     policy: { school: "best", n: 3, foul: "out" },
+ *     safety: [],
+ *   },
+ *   "W",
+ * )
+ * // => ["V"]
+ */
+export function readingsFor(p: ProtocolDefinition, channel: string): string[] {
+  if (p.measures.some((m) => m.key === channel)) return [channel];
+  const d = p.derived.find((x) => x.key === channel);
+  return [
+    ...new Set(
+      symbolsIn(d?.expression ?? "")
+        .filter((x) => x !== channel)
+        .flatMap((x) => readingsFor(p, x)),
+    ),
+  ];
 }
 
 /** Why a foul cannot count as zero. */

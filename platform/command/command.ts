@@ -150,6 +150,24 @@ async function subjectFor<I, O>(cmd: Command<I, O>, sql: Tx, actor: Actor, input
   return { who: actor, subject };
 }
 
+/** What no text of the database can hold, wherever it stands in what was sent. */
+function unfitText(value: unknown, depth = 0): string | null {
+  if (typeof value === "string") {
+    if (value.includes("\u0000"))
+      return "A text holds a character that cannot be stored (NUL). Delete it and send again.";
+    return /\p{Surrogate}/u.test(value) === false
+      ? null
+      : "A text holds half a character. Delete what is shown as � and send again.";
+  }
+  if (typeof value !== "object" || value === null) return null;
+  if (depth > 40) return "This is nested too deeply.";
+  for (const [k, v] of Object.entries(value)) {
+    const unfit = unfitText(k, depth + 1) ?? unfitText(v, depth + 1);
+    if (unfit) return unfit;
+  }
+  return null;
+}
+
 /** A finished project is a record: it takes no writes until somebody reopens it. */
 async function refuseFinished(sql: Tx, project: string): Promise<void> {
   const [p] = await sql<
@@ -157,8 +175,8 @@ async function refuseFinished(sql: Tx, project: string): Promise<void> {
   >`SELECT finished_at FROM project WHERE id = ${project}`;
   if (p?.finishedAt)
     refuse(
-      `This project was finished on ${p.finishedAt.slice(0, 10)} and takes no changes. Its owner can reopen it, with a ` +
-        "reason, under Records.",
+      `This project was finished on ${p.finishedAt.slice(0, 10)} and takes no changes. Its owner can reopen it, ` +
+        "with a reason, under Records.",
     );
 }
 
@@ -191,10 +209,14 @@ export async function execute<I, O>(
   requestId?: string,
 ): Promise<Result<O>> {
   let input: I;
+  const unfit = unfitText(raw);
+  if (unfit) return { ok: false, kind: "invalid", message: unfit, fields: {} };
   try {
     input = (await cmd.schema.validate(raw, { abortEarly: false, stripUnknown: true })) as I;
   } catch (error) {
-    if (!(error instanceof yup.ValidationError)) throw error;
+    // A schema that stumbles over a value of another kind than it is made for has refused it.
+    if (!(error instanceof yup.ValidationError))
+      return { ok: false, kind: "invalid", message: "This cannot be read. Reload the page and try again.", fields: {} };
     const fields: Record<string, string> = {};
     for (const e of error.inner.length ? error.inner : [error]) fields[e.path || "form"] ??= e.message;
     return { ok: false, kind: "invalid", message: Object.values(fields)[0] ?? "Something is missing.", fields };

@@ -51,11 +51,55 @@ describe("bench", () => {
     });
     expect(await record("lots")).toMatchObject({
       ok: false,
-      fields: { "readings.m": expect.stringContaining("not a number") },
+      fields: { "readings.m": expect.stringContaining("cannot be read") },
     });
     expect(await record("")).toMatchObject({ ok: false, fields: { "readings.m": "Collected is missing." } });
     expect((await runsOf(w.projectId)).length).toBe(2);
   });
+
+  test("a reading outside its range is asked about once, then taken; what cannot be computed uses nothing up", async () => {
+    const asked = await record("86 kg");
+    expect(asked).toMatchObject({ ok: false, fields: { sure: expect.stringContaining("usually 1 to 15 kg") } });
+    const input = { id: randomUUID(), buildId: w.build, protocolVersionId: w.versionId, readings: { m: "86" } };
+    await ok(recordRun, boss, { ...input, sure: true });
+    const [p] = await protocolsOf(w.projectId);
+    const d = p!.definition;
+    await ok(saveProtocol, boss, {
+      projectId: w.projectId,
+      id: p!.id,
+      version: p!.version,
+      name: p!.name,
+      whatChanged: "Per kilogram",
+      definition: {
+        ...d,
+        measures: d.measures.map((m) => ({ ...m, min: "", max: "" })),
+        derived: d.derived.map((x) => ({ ...x, unit: "1/kg", expression: "1 / m" })),
+      },
+    });
+    const versionId = (await protocolsOf(w.projectId))[0]!.versionId;
+    const zero = { ...input, id: randomUUID(), protocolVersionId: versionId, readings: { m: "0" }, sure: true };
+    expect(await refused(recordRun, boss, zero)).toMatchObject({
+      kind: "refused",
+      message: expect.stringContaining("cannot be computed from these readings"),
+    });
+    expect((await runsOf(w.projectId)).length).toBe(2);
+  });
+
+  test.each([
+    ["NUL", { m: "8\u0000" }],
+    ["half a character", { m: "8\ud800" }],
+    ["another kind", { m: { m: 8 } }],
+    ["another kind", 7],
+  ])("readings with %s are refused in words", async (_, readings) =>
+    expect(
+      await refused(recordRun, boss, {
+        id: randomUUID(),
+        buildId: w.build,
+        protocolVersionId: w.versionId,
+        readings,
+      }),
+    ).toMatchObject({ kind: "invalid", message: expect.not.stringContaining("our side") }),
+  );
 
   test("the same attempt sent twice is recorded once", async () => {
     const input = { id: randomUUID(), buildId: w.build, protocolVersionId: w.versionId, readings: { m: "8" } };

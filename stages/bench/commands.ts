@@ -3,7 +3,7 @@ import "server-only";
 import { checkProtocol, type ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import { readTyped } from "@/platform/evidence/readings";
+import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { noteRunEvidence } from "@/platform/evidence/record";
 import { protocolActs, runActs } from "./acts";
 import * as s from "./schema";
@@ -154,6 +154,7 @@ export const recordRun = command({
       input.conditions,
       input.state === "valid" ? version.definition.measures.map((m) => m.key) : null,
     );
+    if (input.state === "valid") checkReadings(version.definition, rows, [version.definition.primary], input.sure);
     const attempt = last!.n + 1;
     await Promise.all([
       sql`

@@ -90,6 +90,8 @@ export const run = yup.object({
   reason: c.optionalText(300),
   readings: c.typedReadings(),
   conditions: c.typedReadings(),
+  /** It was asked about a reading outside its range, and it is right. */
+  sure: yup.boolean().default(false),
 });
 
 export const correctRun = yup.object({

@@ -64,6 +64,8 @@ export const attempt = yup.object({
   state: c.oneOf(enteredState).required(),
   reason: c.optionalText(300),
   readings: c.typedReadings(),
+  /** It was asked about a reading outside its range, and it is right. */
+  sure: yup.boolean().default(false),
 });
 
 export const voidAttempt = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 // Entry at the bench by keyboard alone: nothing that a quick hand types is lost while an attempt is being saved.
-import { act, render, screen, waitFor } from "@testing-library/react";
+import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { recordRunAction } from "../actions";
 import { AttemptEntry } from "./attempt-entry";
@@ -35,7 +35,10 @@ function open() {
   return { mass: screen.getByLabelText(/^Collected/), force: screen.getByLabelText(/^Force/) };
 }
 const readings = () => record.mock.calls.map((c) => (c[0] as { readings: unknown }).readings);
-beforeEach(() => jest.clearAllMocks());
+beforeEach(() => {
+  jest.clearAllMocks();
+  localStorage.clear();
+});
 
 test("Enter goes to the next field and saves from the last one", async () => {
   record.mockResolvedValue({ ok: true, value: { attempt: 3 } });
@@ -71,17 +74,40 @@ test("the next attempt, typed and sent while this one is on its way, is kept and
   expect(new Set(ids).size).toBe(2);
 });
 
-test("without a network the readings stay, and Enter sends the same attempt again", async () => {
+test("without a network the attempt waits, also through a reload, and is sent once when it is back", async () => {
   record.mockRejectedValueOnce(new Error("offline")).mockResolvedValueOnce({ ok: true, value: { attempt: 3 } });
   const { mass, force } = open();
   await userEvent.type(mass, "8.6");
   await userEvent.type(force, "34{Enter}");
-  expect(await screen.findByText(/The network did not answer/)).toBeTruthy();
-  expect((mass as HTMLInputElement).value).toBe("8.6");
-  await userEvent.type(force, "{Enter}");
-  expect(await screen.findByText("Attempt 3 is saved.")).toBeTruthy();
+  expect(await screen.findByText(/this attempt waits below/)).toBeTruthy();
+  expect(screen.getByText("Collected 8.6 kg, Force 34 N")).toBeTruthy();
+  // The fields are free for the next attempt; a reload shows what waits, and sends it under the same id.
+  expect((mass as HTMLInputElement).value).toBe("");
+  cleanup();
+  open();
+  await waitFor(() => expect(record).toHaveBeenCalledTimes(2));
+  await waitFor(() => expect(screen.queryByText("Collected 8.6 kg, Force 34 N")).toBeNull());
   const ids = record.mock.calls.map((c) => (c[0] as { id: string }).id);
   expect(ids[0]).toBe(ids[1]);
+});
+
+test("a reading outside its range is asked about once: sent again unchanged it is meant, changed it is not", async () => {
+  const ask = { ok: false, kind: "invalid", message: "Collected is usually 1 to 15 kg.", fields: { sure: "?" } };
+  record
+    .mockResolvedValueOnce(ask)
+    .mockResolvedValueOnce(ask)
+    .mockResolvedValueOnce({ ok: true, value: { attempt: 3 } });
+  const { mass, force } = open();
+  await userEvent.type(mass, "86");
+  await userEvent.type(force, "34{Enter}");
+  expect(await screen.findByText("Collected is usually 1 to 15 kg.")).toBeTruthy();
+  expect([(mass as HTMLInputElement).value, localStorage.length]).toEqual(["86", 0]);
+  await userEvent.type(mass, "0");
+  await userEvent.type(force, "{Enter}");
+  await waitFor(() => expect(record).toHaveBeenCalledTimes(2));
+  await userEvent.type(force, "{Enter}");
+  expect(await screen.findByText("Attempt 3 is saved.")).toBeTruthy();
+  expect(record.mock.calls.map((c) => (c[0] as { sure: boolean }).sure)).toEqual([false, false, true]);
 });
 
 test("a reading that cannot be read is named and nothing is sent", async () => {

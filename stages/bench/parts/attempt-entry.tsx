@@ -1,13 +1,13 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { type Condition, implausible, type Measure } from "@/core/run/protocol";
-import type { EnteredState } from "@/core/vocabulary/runs";
+import { type EnteredState, runState } from "@/core/vocabulary/runs";
 import { cx } from "@/ui/classes";
-import { sentByUs } from "@/ui/own-requests";
+import { useOutbox } from "@/ui/outbox";
 import { useReady } from "@/ui/ready";
+import { Waiting } from "@/ui/waiting";
 import { recordRunAction } from "../actions";
 
 interface Props {
@@ -20,6 +20,17 @@ interface Props {
   derived: number;
   lead: number;
 }
+
+interface Sent {
+  id: string;
+  buildId: string;
+  protocolVersionId: string;
+  state: EnteredState;
+  readings: Record<string, string>;
+  conditions: Record<string, string>;
+  sure: boolean;
+}
+const known: readonly string[] = [];
 
 /** What is wrong or odd with a typed reading, said at once beside the field. */
 function look(m: Measure, typed: string): { bad: boolean; text: string } | null {
@@ -36,7 +47,6 @@ function look(m: Measure, typed: string): { bad: boolean; text: string } | null 
  * The previous reading stands ghosted behind each field. Alt F marks a foul, Alt N no finish.
  */
 export function AttemptEntry({ buildId, protocolVersionId, next, measures, conditions, before, derived, lead }: Props) {
-  const router = useRouter();
   const ready = useReady();
   const [values, setValues] = useState<Record<string, string>>({});
   const [settings, setSettings] = useState<Record<string, string>>({});
@@ -49,11 +59,45 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
   const latest = useRef(values);
   latest.current = values;
   const [shownNext, setShownNext] = useState(next);
-  const runId = useRef("");
+  // Asked about a reading outside its range: the same readings, sent once more, are meant.
+  const sure = useRef("");
   const fields = useRef<(HTMLInputElement | null)[]>([]);
   useEffect(() => setShownNext(next), [next]);
 
-  async function save(state: EnteredState) {
+  /** Whatever became of an attempt: the hand is free for the next one. */
+  function over(sent: Sent, words: string, wasGood: boolean, keep: boolean) {
+    busy.current = false;
+    setSaving(false);
+    setNote(words);
+    setGood(wasGood);
+    const same = latest.current === sent.readings;
+    if (!keep && same) {
+      setValues({});
+      fields.current[0]?.focus();
+    }
+    const waiting = asked.current;
+    asked.current = null;
+    if (waiting && latest.current !== sent.readings) save(waiting);
+  }
+  const box = useOutbox<Sent>(`bench.${buildId}.${protocolVersionId}`, recordRunAction as never, known, {
+    answered(sent, r) {
+      if (r.ok) {
+        const { attempt } = r.value as { attempt: number };
+        setShownNext(attempt + 1);
+        return over(sent, `Attempt ${attempt} is saved.`, true, false);
+      }
+      // What was typed on this page goes back to its fields; what waited from before stays in the list with its reason.
+      if (!busy.current) return;
+      box.drop(sent.id);
+      if ((r.fields as Record<string, string> | undefined)?.sure) sure.current = JSON.stringify(sent.readings);
+      over(sent, r.message ?? "", false, true);
+    },
+    waits(sent) {
+      if (busy.current) over(sent, "No connection: this attempt waits below and is sent by itself.", false, false);
+    },
+  });
+
+  function save(state: EnteredState) {
     if (busy.current) {
       asked.current = state;
       return;
@@ -74,43 +118,27 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
     busy.current = true;
     setSaving(true);
     setNote("");
-    runId.current ||= sentByUs(crypto.randomUUID());
-    try {
-      const r = await recordRunAction(
-        { id: runId.current, buildId, protocolVersionId, state, readings: values, conditions: settings },
-        { requestId: runId.current },
-      );
-      if (!r.ok) return setNote(r.message);
-      runId.current = "";
-      setValues((now) => (now === values ? {} : now));
-      setShownNext(r.value.attempt + 1);
-      setNote(`Attempt ${r.value.attempt} is saved.`);
-      setGood(true);
-      if (latest.current === values) fields.current[0]?.focus();
-      router.refresh();
-    } catch {
-      setNote(
-        "The network did not answer. The readings are still here; press Enter in the last field to send them again.",
-      );
-    } finally {
-      busy.current = false;
-      setSaving(false);
-    }
-    const waiting = asked.current;
-    asked.current = null;
-    if (waiting && latest.current !== values) void save(waiting);
+    box.add({
+      id: crypto.randomUUID(),
+      buildId,
+      protocolVersionId,
+      state,
+      readings: values,
+      conditions: settings,
+      sure: sure.current === JSON.stringify(values),
+    });
   }
   const keys = (e: KeyboardEvent, i: number) => {
     if (e.altKey && e.key.toLowerCase() === "f") {
       e.preventDefault();
-      void save("foul");
+      save("foul");
     } else if (e.altKey && e.key.toLowerCase() === "n") {
       e.preventDefault();
-      void save("no_finish");
+      save("no_finish");
     } else if (e.key === "Enter") {
       e.preventDefault();
       if (i < measures.length - 1) fields.current[i + 1]?.focus();
-      else void save("valid");
+      else save("valid");
     }
   };
   return (
@@ -220,6 +248,16 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
                 Conditions as measured; empty means as the protocol sets them. They stay for the next attempts.
               </span>
             )}
+            <Waiting
+              items={saving ? [] : box.waiting}
+              words={(x) =>
+                x.state === "valid"
+                  ? measures.map((m) => `${m.name} ${x.readings[m.key] ?? ""} ${m.unit}`).join(", ")
+                  : runState.labels[x.state]
+              }
+              onRetry={box.retry}
+              onDrop={box.drop}
+            />
             <span role="status" className={cx("grow text-right", good ? "text-moss" : "text-iron")}>
               {note}
             </span>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useFieldArray, useFormContext } from "react-hook-form";
+import { useFieldArray, useFormContext, useWatch } from "react-hook-form";
 import type { InferType } from "yup";
 import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
@@ -66,6 +66,25 @@ const titles: Record<Part, [string, string]> = {
 };
 
 const cells = fieldsFor<Record<(typeof columns)[Part][number][0], string>>();
+
+/** How many attempts the mean is of, where the best few are taken. */
+function BestK() {
+  const school = useWatch({ name: "definition.policy.school" });
+  if (school !== "best-k") return null;
+  return <TextField name="definition.policy.k" label="k: how many of the best" type="number" className="max-w-40" />;
+}
+
+/** What a foul does; a zero is not offered where it would win. */
+function Fouls() {
+  const zeroWins = useWatch({ name: "definition.better" }) === "less";
+  return (
+    <MethodField
+      name="definition.policy.foul"
+      label="A foul or no finish"
+      options={foulMethod.options.filter((o) => !(zeroWins && o.value === "zero"))}
+    />
+  );
+}
 
 function Rows({ part }: { part: Part }) {
   const { control } = useFormContext();
@@ -173,8 +192,11 @@ export function ProtocolForm({
         <TextField name="definition.policy.n" label="Attempts" type="number" />
       </div>
       <div className="grid gap-x-6 gap-y-3 lg:grid-cols-2">
-        <MethodField name="definition.policy.school" label="Which attempt counts" options={attemptMethod.options} />
-        <MethodField name="definition.policy.foul" label="A foul or no finish" options={foulMethod.options} />
+        <div className="grid content-start gap-3">
+          <MethodField name="definition.policy.school" label="Which attempt counts" options={attemptMethod.options} />
+          <BestK />
+        </div>
+        <Fouls />
       </div>
       <TextArea
         name="safetyText"

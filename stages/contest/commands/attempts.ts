@@ -1,13 +1,12 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { EventDefinition } from "@/core/contest/standings";
-import type { ProtocolDefinition } from "@/core/run/protocol";
+import { type ProtocolDefinition, readingsFor } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
-import { readTyped } from "@/platform/evidence/readings";
+import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { contestActs } from "../acts";
 import * as s from "../schema";
-import { readingsFor } from "../view/attempts";
 
 const ofEntry = async (sql: Tx, id: string) => {
   const [e] = await sql<
@@ -128,6 +127,7 @@ export const scoreAttempt = command({
     );
     for (const r of rows)
       if (Number(r.value) < 0) refuse("A measured value cannot be below zero here.", `readings.${r.key}`);
+    if (input.state === "valid") checkReadings(entry.protocol, rows, [entry.definition.channel], input.sure);
     const attempt = last!.n + 1;
     await sql`
       INSERT INTO run ${sql({

@@ -1,13 +1,22 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { parseQuantity } from "@/core/quantity/quantity";
-import type { EnteredState } from "@/core/vocabulary/runs";
-import { sentByUs } from "@/ui/own-requests";
+import { type EnteredState, runState } from "@/core/vocabulary/runs";
+import { useOutbox } from "@/ui/outbox";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
+import { Waiting } from "@/ui/waiting";
 import { scoreAttemptAction } from "../actions";
+
+interface Sent {
+  id: string;
+  entryId: string;
+  state: EnteredState;
+  readings: Record<string, string>;
+  sure: boolean;
+}
+const known: readonly string[] = [];
 
 /** Scores the next attempt of one entry: large targets, one press; what waits is kept until it is saved. */
 export function ScoreEntry({
@@ -27,14 +36,44 @@ export function ScoreEntry({
   via?: "guest";
   large?: boolean;
 }) {
-  const router = useRouter();
   const [values, setValues] = useState<Record<string, string>>({});
   const [note, setNote] = useState<{ bad: boolean; text: string } | null>(null);
   const [busy, setBusy] = useState(false);
-  const runId = useRef("");
+  // Asked about a reading outside its range: the same readings, sent once more, are meant.
+  const [sure, setSure] = useState("");
   const ready = useReady();
-  async function send(state: EnteredState) {
-    if (busy) return;
+  const mine = useRef("");
+  const over = (text: string, bad: boolean, keep: boolean) => {
+    mine.current = "";
+    setBusy(false);
+    setNote({ bad, text });
+    if (!keep) setValues({});
+  };
+  const box = useOutbox<Sent>(
+    `score.${entryId}`,
+    (input, envelope) => scoreAttemptAction(input, { ...envelope, via }),
+    known,
+    {
+      answered(sent, r) {
+        if (r.ok) {
+          const { attempt: n } = r.value as { attempt: number };
+          return over(`${team}: attempt ${n} is saved.`, false, false);
+        }
+        // What was typed on this page goes back to its fields; what waited from before stays in the list.
+        if (mine.current !== sent.id) return;
+        box.drop(sent.id);
+        if ((r.fields as Record<string, string> | undefined)?.sure) setSure(JSON.stringify(sent.readings));
+        over(r.message ?? "", true, true);
+      },
+      waits(sent) {
+        if (mine.current === sent.id) over("No connection: this attempt waits and is sent by itself.", true, false);
+      },
+    },
+  );
+  function send(state: EnteredState) {
+    // The second press of a double click comes when the attempt is saved already.
+    const empty = readings.every((r) => !values[r.key]?.trim());
+    if (busy || (state === "valid" && empty && note && !note.bad)) return;
     if (state === "valid")
       for (const r of readings) {
         const parsed = parseQuantity(values[r.key] ?? "", r.unit);
@@ -42,27 +81,15 @@ export function ScoreEntry({
       }
     setBusy(true);
     setNote(null);
-    runId.current ||= sentByUs(crypto.randomUUID());
-    try {
-      const id = runId.current;
-      const r = await scoreAttemptAction({ id, entryId, state, readings: values }, { via, requestId: id });
-      if (!r.ok) return setNote({ bad: true, text: r.message });
-      runId.current = "";
-      setValues({});
-      setNote({ bad: false, text: `${team}: attempt ${r.value.attempt} is saved.` });
-      router.refresh();
-    } catch {
-      setNote({ bad: true, text: "No connection. This attempt waits here; send it again." });
-    } finally {
-      setBusy(false);
-    }
+    mine.current = crypto.randomUUID();
+    box.add({ id: mine.current, entryId, state, readings: values, sure: sure === JSON.stringify(values) });
   }
   const size = large ? "min-h-13 px-5 text-[16px]" : "";
   return (
     <form
       onSubmit={(e) => {
         e.preventDefault();
-        void send("valid");
+        send("valid");
       }}
       className="grid gap-2"
       aria-label={`Attempt ${attempt} of ${team}`}
@@ -100,6 +127,16 @@ export function ScoreEntry({
       <p role="status" className={note?.bad ? "text-sm text-iron" : "text-sm text-moss"}>
         {note?.text}
       </p>
+      <Waiting
+        items={box.waiting.filter((x) => x.id !== mine.current)}
+        words={(x) =>
+          x.state === "valid"
+            ? readings.map((r) => `${r.name} ${x.readings[r.key] ?? ""} ${r.unit}`).join(", ")
+            : runState.labels[x.state]
+        }
+        onRetry={box.retry}
+        onDrop={box.drop}
+      />
     </form>
   );
 }

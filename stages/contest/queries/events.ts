@@ -1,10 +1,9 @@
 import type { EventState, InspectionState } from "@/core/vocabulary/contest";
 import "server-only";
 import type { EventDefinition, Standing } from "@/core/contest/standings";
-import type { ProtocolDefinition } from "@/core/run/protocol";
+import { type ProtocolDefinition, readingsFor } from "@/core/run/protocol";
 import { db, type Tx } from "@/platform/db/db";
 import { runsOf, type StoredRun } from "@/stages/bench/queries";
-import { readingsFor } from "../view/attempts";
 import { freshenStandings } from "./standings";
 
 export interface Entry {

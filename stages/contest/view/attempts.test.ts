@@ -1,6 +1,7 @@
+import { readingsFor } from "@/core/run/protocol";
 import { definition } from "@/stages/testing/definition";
 import { aRequirement } from "@/stages/testing/rows";
-import { checkLimits, readingsFor } from "./attempts";
+import { checkLimits } from "./attempts";
 
 test("a scorer reads what the event's value is computed from, through every step, each once", () => {
   const p = {

@@ -24,7 +24,9 @@ export const eraseStudent = command({
     const blank = "erased student";
     await sql`
       UPDATE person
-      SET name = ${blank}, email = NULL, login_name = NULL, password_hash = NULL, erased_at = now(), version = version + 1
+      SET
+        name = ${blank}, email = NULL, login_name = NULL, password_hash = NULL, erased_at = now(),
+        version = version + 1
       WHERE id = ${input.personId}
     `;
     await sql`DELETE FROM session_token WHERE person_id = ${input.personId}`;

@@ -161,7 +161,8 @@ export const removeStaff = command({
     const [gone] = await sql<{ name: string }[]>`
       DELETE FROM staff s
       USING person p
-      WHERE s.project_id = ${input.projectId} AND s.person_id = ${input.personId} AND s.role = 'co' AND p.id = s.person_id
+      WHERE s.project_id = ${input.projectId} AND s.person_id = ${input.personId} AND s.role = 'co'
+        AND p.id = s.person_id
       RETURNING p.name
     `;
     audit({ type: "staff", id: input.personId, label: found(gone, "This co-instructor").name, after: { role: null } });
@@ -196,7 +197,8 @@ export const endSessions = command({
   async run({ sql, audit, actor }, input) {
     const ended = await sql`
       DELETE FROM session_token
-      WHERE person_id = ${actor.id} AND hash <> ${input.keep} AND (${input.one ?? null}::text IS NULL OR hash = ${input.one ?? null})
+      WHERE person_id = ${actor.id} AND hash <> ${input.keep}
+        AND (${input.one ?? null}::text IS NULL OR hash = ${input.one ?? null})
       RETURNING hash
     `;
     audit({ type: "person", id: actor.id, label: `${ended.length} devices signed out` });

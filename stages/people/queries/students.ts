@@ -30,7 +30,8 @@ export interface Student {
 export const studentsOf = cache(
   (projectId: string): PromiseLike<Student[]> => db()<Student[]>`
   SELECT
-    p.id, p.name, p.email, p.login_name, p.password_hash IS NOT NULL AS has_login, c.id AS section_id, c.name AS section,
+    p.id, p.name, p.email, p.login_name, p.password_hash IS NOT NULL AS has_login, c.id AS section_id,
+    c.name AS section,
     t.id AS team_id, t.name AS team, m.role
   FROM enrolment e
   JOIN project_section ps ON ps.section_id = e.section_id
