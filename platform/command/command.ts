@@ -43,6 +43,11 @@ export interface Command<I, O> {
   run(context: Context, input: I, prepared?: unknown): Promise<O>;
   /** The answer holds something that is shown once and stored as a hash only: it is not kept for a retry. */
   readonly shownOnce?: true;
+  /**
+   * It may run beside others of its project: it locks the rows that it decides on, and what it adds has an id of its
+   * own. All other commands of a project run one after the other.
+   */
+  readonly together?: true;
   /** It may be done in a finished project too. */
   readonly afterFinish?: true;
 }
@@ -168,6 +173,12 @@ function unfitText(value: unknown, depth = 0): string | null {
   return null;
 }
 
+/** What a command decides on stays as it is until it has written: others of the project wait, or are waited for. */
+const takeTurn = (sql: Tx, project: string, together: boolean) =>
+  together
+    ? sql`SELECT pg_advisory_xact_lock_shared(hashtextextended(${project}, 714025))`
+    : sql`SELECT pg_advisory_xact_lock(hashtextextended(${project}, 714025))`;
+
 /** A finished project is a record: it takes no writes until somebody reopens it. */
 async function refuseFinished(sql: Tx, project: string): Promise<void> {
   const [p] = await sql<
@@ -227,7 +238,10 @@ export async function execute<I, O>(
     if (cmd.prepare) await subjectFor(cmd, db(), actor, input);
     const prepared = await cmd.prepare?.(input);
     return await inTransaction(async (sql) => {
-      const { who, subject } = await subjectFor(cmd, sql, actor, input);
+      const first = await subjectFor(cmd, sql, actor, input);
+      if (first.subject.project) await takeTurn(sql, first.subject.project, cmd.together === true);
+      // Whoever had the turn before may have taken away what this is about, or the right to it.
+      const { who, subject } = first.subject.project ? await subjectFor(cmd, sql, actor, input) : first;
       if (subject.project && !cmd.afterFinish) await refuseFinished(sql, subject.project);
       if (requestId) {
         const before = await sentBefore(sql, cmd, who.id, requestId);
@@ -294,6 +308,14 @@ function failure(error: unknown): Result<never> {
   const { code, constraint_name: constraint = "" } = error as { code?: string; constraint_name?: string };
   if (code === "23505" && Object.hasOwn(broken, constraint))
     return { ok: false, kind: "refused", message: broken[constraint]! };
+  if (code === "23505" && constraint.endsWith("_pkey"))
+    return { ok: false, kind: "refused", message: "This is here already. Reload to see it." };
+  if (code === "55P03" || code === "57014")
+    return {
+      ok: false,
+      kind: "refused",
+      message: "Somebody else is writing a great deal to this project right now. Nothing was changed; send it again.",
+    };
   if (code === "40001" || code === "40P01")
     return { ok: false, kind: "refused", message: "Two people wrote at the same moment. Please send it again." };
   const id = randomBytes(4).toString("hex");

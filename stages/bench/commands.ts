@@ -84,6 +84,7 @@ function sorted(value: unknown): unknown {
 
 export const recordRun = command({
   name: "recordRun",
+  together: true,
   act: runActs.record,
   schema: s.run,
   async subject(sql, i) {

@@ -10,6 +10,7 @@ import * as s from "./schema";
  */
 export const writeEntry = command({
   name: "writeEntry",
+  together: true,
   act: notebookActs.write,
   schema: s.notebookEntry,
   subject: (_, i) => ({ project: i.projectId, person: i.personId }),

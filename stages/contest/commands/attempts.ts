@@ -65,6 +65,7 @@ export const inspectEntry = command({
 /** Scores one attempt. The attempt's id is made by the scorer's device: a retry has the effect of one. */
 export const scoreAttempt = command({
   name: "scoreAttempt",
+  together: true,
   act: contestActs.score,
   schema: s.attempt,
   subject: (sql, i) => ofEntry(sql, i.entryId),

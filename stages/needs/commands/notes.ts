@@ -43,6 +43,7 @@ export const closeSource = command({
  */
 export const writeNote = command({
   name: "writeNote",
+  together: true,
   act: noteActs.write,
   schema: s.note,
   subject: (sql, i) => ofSource(sql, i.sourceId),

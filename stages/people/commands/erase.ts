@@ -1,20 +1,23 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { columnsOf } from "@/platform/bundle/catalog";
 import { command, found, refuse } from "@/platform/command/command";
 import { tables } from "@/stages/tables";
 import { peopleActs } from "../acts";
 import { studentSubject } from "../queries/students";
 import * as s from "../schema";
+import { forgetName, type Mention } from "./forget-name";
 
-/** Erases a student: name, login and marks' names go; team records stay without the name. Cannot be undone. */
+/**
+ * Erases a student: name, login and marks' names go; team records stay without the name. Cannot be undone. Gives the
+ * places of texts that people wrote and that still hold the name: what is done with those an instructor decides.
+ */
 export const eraseStudent = command({
   name: "eraseStudent",
   afterFinish: true,
   act: peopleActs.edit,
   schema: s.erase,
   subject: (sql, i) => studentSubject(sql, i.projectId, i.personId),
-  async run({ sql, audit, today }, input) {
+  async run({ sql, audit, today }, input): Promise<{ mentions: readonly Mention[] }> {
     const [row] = await sql<
       { name: row.Person["name"]; instructor: row.Person["instructor"] }[]
     >`SELECT name, instructor FROM person WHERE id = ${input.personId} AND erased_at IS NULL`;
@@ -40,17 +43,8 @@ export const eraseStudent = command({
       });
       await sql.unsafe(text, given);
     }
-    await sql`UPDATE statement_apart SET told_by = ${blank} WHERE told_by = ${p.name}`;
     await sql`UPDATE audit SET actor_name = ${blank} WHERE actor_id = ${input.personId}`;
     await sql`UPDATE audit SET label = ${blank}, before = NULL, after = NULL WHERE subject_id = ${input.personId}`;
-    await sql`
-      UPDATE audit
-      SET before = NULL, after = NULL
-      WHERE project_id = ${input.projectId}
-        AND (before::text LIKE ${`%${p.name}%`} OR after::text LIKE ${`%${p.name}%`})
-    `;
-    // Wherever else the name was written down in the projects of this student: as who recorded something, in a label,
-    // in a draw.
     const projects = (
       await sql<{ id: row.ProjectSection["projectId"] }[]>`
         SELECT DISTINCT ps.project_id AS id
@@ -59,16 +53,14 @@ export const eraseStudent = command({
         WHERE e.person_id = ${input.personId}
       `
     ).map((x) => x.id);
-    const columns = await columnsOf(sql);
-    const owned = new Set(columns.filter((c) => c.column === "project_id").map((c) => c.table));
-    const pattern = `\\m${p.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\\M`;
-    for (const c of columns)
-      if (owned.has(c.table) && (c.type === "text" || c.type === "jsonb"))
-        await sql.unsafe(
-          `UPDATE ${c.table} SET ${c.column} = regexp_replace(${c.column}::text, $1, $2, 'g')::${c.type} WHERE ` +
-            `project_id = ANY($3::uuid[]) AND ${c.column}::text ~ $1`,
-          [pattern, blank, projects],
-        );
-    audit({ type: "person", id: input.personId, label: blank, reason: "erased at the instructor's order" });
+    const mentions = await forgetName(sql, p.name, blank, projects);
+    audit({
+      type: "person",
+      id: input.personId,
+      label: blank,
+      after: { textsThatMention: mentions },
+      reason: "erased at the instructor's order",
+    });
+    return { mentions };
   },
 });
