@@ -1,5 +1,5 @@
 import type { Schema } from "yup";
-import { readSides, siOrNull } from "@/platform/schema/fields";
+import { asEntered, entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { firstInstructor } from "@/platform/sign-in/schema";
 import { run } from "@/stages/bench/schema";
 import { brief } from "@/stages/brief/schema";
@@ -146,4 +146,28 @@ test("sides take the unit that stands last, or one each; empty quantities are no
   expect(readSides("60 cm x 400 mm x 0.4 m", "mm")).toEqual(["0.6", "0.4", "0.4"]);
   expect(readSides("60 × 40", "mm")).toBeNull();
   expect([siOrNull("", "kg"), siOrNull("500 g", "kg")]).toEqual([null, "0.5"]);
+});
+
+describe("what was typed", () => {
+  const typed = { mass: "9 lb 4 oz", cost: "$35", sides: "18 × 12 × 14 in" };
+  const kept = {
+    mass: siOrNull(typed.mass, "kg"),
+    cost: siOrNull(typed.cost, "1"),
+    sides: readSides(typed.sides, "mm"),
+  };
+  test("comes back into the form as it was typed", () =>
+    expect(asEntered({ ...kept, entered: entered(typed) })).toEqual(typed));
+  test("is exact where nothing is known of the typing, so that saving without a change changes nothing", () => {
+    const shown = asEntered({ ...kept, entered: {} });
+    expect(shown.sides).toBe("457.2 × 304.8 × 355.6 mm");
+    expect([siOrNull(shown.mass, "kg"), siOrNull(shown.cost, "1"), readSides(shown.sides, "mm")]).toEqual([
+      kept.mass,
+      kept.cost,
+      kept.sides,
+    ]);
+  });
+  test("of nothing is nothing", () => {
+    expect(entered({ mass: "", cost: "", sides: "" })).toEqual({});
+    expect(asEntered({ mass: null, cost: null, sides: null, entered: {} })).toEqual({ mass: "", cost: "", sides: "" });
+  });
 });

@@ -87,6 +87,7 @@ export interface Build {
   recordedBy: string;
   createdAt: string;
   version: number;
+  entered: unknown;
 }
 
 export interface BuildParent {
@@ -158,6 +159,7 @@ export interface Concept {
   createdAt: string;
   version: number;
   dimensions: string;
+  entered: unknown;
 }
 
 export interface ConceptClaim {

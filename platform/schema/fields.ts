@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { parseQuantity } from "@/core/quantity/quantity";
+import { fromSi, parseQuantity } from "@/core/quantity/quantity";
 import { isDate } from "@/core/sessions/date";
 import { ruleKind, stepMethod } from "@/core/vocabulary/grades";
 import { oneSided } from "@/core/vocabulary/needs";
@@ -83,6 +83,32 @@ export function readSides(typed: string, unit: string): string[] | null {
   const read = parts.map((p) => parseQuantity(unitOf(p) ? p : `${p} ${lastUnit}`, unit));
   return read.every((r) => r.ok) ? read.map((r) => (r.ok ? r.quantity.si : "")) : null;
 }
+
+/** What was typed for a mass, a cost and a size: kept as it was typed, beside the exact values. */
+export interface Entered {
+  readonly mass?: string;
+  readonly cost?: string;
+  readonly sides?: string;
+}
+
+/** The three as typed, those that were left empty aside. */
+export const entered = (input: { mass?: string; cost?: string; sides?: string }): Entered =>
+  Object.fromEntries((["mass", "cost", "sides"] as const).flatMap((k) => (input[k] ? [[k, input[k]] as const] : [])));
+
+/** What a form shows of them: as typed, or the exact values where nothing is known of the typing. */
+export const asEntered = (x: {
+  mass: string | null;
+  cost: string | null;
+  sides: readonly string[] | null;
+  entered: unknown;
+}): Required<Entered> => {
+  const typed = x.entered as Entered;
+  return {
+    mass: typed.mass ?? (x.mass === null ? "" : `${fromSi(x.mass, "kg")} kg`),
+    cost: typed.cost ?? (x.cost === null ? "" : fromSi(x.cost, "1").toString()),
+    sides: typed.sides ?? (x.sides ? `${x.sides.map((s) => fromSi(s, "mm")).join(" × ")} mm` : ""),
+  };
+};
 
 export const sides = (unit = "mm") =>
   yup

@@ -51,6 +51,8 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
   const last = facts.runs.at(-1);
   const shown = (value: string | undefined, unit: string, decimals: number) =>
     value ? formatSi(value, unit, decimals) : "";
+  // What a correction starts from is the whole value: saved without a change, it changes nothing.
+  const exact = (value: string | undefined, unit: string) => (value ? fromSi(value, unit).toString() : "");
   const count = facts.attempts.find((a) => a.buildId === build.id);
   return {
     channels,
@@ -62,12 +64,8 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
       assessed: facts.assessed.get(run.id)!,
       far: far.has(run.id),
       typed: {
-        readings: Object.fromEntries(
-          d.measures.map((m) => [m.key, shown(run.readings[m.key], m.unit, decimalsFor(m.resolution))]),
-        ),
-        conditions: Object.fromEntries(
-          d.conditions.map((c) => [c.key, shown(run.conditions[c.key], c.unit, Math.max(2, decimalsFor(c.tolerance)))]),
-        ),
+        readings: Object.fromEntries(d.measures.map((m) => [m.key, exact(run.readings[m.key], m.unit)])),
+        conditions: Object.fromEntries(d.conditions.map((c) => [c.key, exact(run.conditions[c.key], c.unit)])),
       },
     })),
     /** Earlier attempts that are not shown. */

@@ -3,7 +3,7 @@ import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { readPicture, writeContent } from "@/platform/files/files";
-import { readSides, siOrNull } from "@/platform/schema/fields";
+import { entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { buildActs } from "./acts";
 import type { Build } from "./queries";
@@ -57,6 +57,7 @@ export const saveBuild = command({
       mass: siOrNull(input.mass, "kg"),
       cost: siOrNull(input.cost, "1"),
       sides: input.sides ? readSides(input.sides, "mm") : null,
+      entered: sql.json(entered(input) as never),
       features: input.features
         .split(",")
         .map((f) => f.trim())
@@ -89,7 +90,7 @@ export const saveBuild = command({
       number = last!.n + 1;
       id = newId();
       await sql`INSERT INTO build ${sql({ ...row, id, projectId, teamId: input.teamId, number, recordedBy: by })}`;
-      audit({ type: "build", id, label: `${team!.name} G${number}`, after: row });
+      audit({ type: "build", id, label: `${team!.name} G${number}`, after: { ...row, entered: entered(input) } });
     } else {
       const [found0] = await sql<
         (Build & { sides: string[] | null })[]
@@ -108,7 +109,7 @@ export const saveBuild = command({
         id,
         label: `${team!.name} G${number}`,
         before: old,
-        after: row,
+        after: { ...row, entered: entered(input) },
         reason: input.physical ? "the build itself changed" : "correction of the record",
       });
     }

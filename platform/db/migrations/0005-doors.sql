@@ -1,4 +1,4 @@
--- Sign-in names, counted guesses, sessions that can be told apart.
+-- Sign-in names, counted guesses, sessions that can be told apart; what was typed beside the exact value.
 
 ALTER TABLE person ADD login_name text CHECK (login_name = lower(login_name) AND login_name <> '');
 CREATE UNIQUE INDEX person_login_name_key ON person (login_name);
@@ -21,3 +21,7 @@ CREATE TABLE known_device (
   at timestamptz NOT NULL DEFAULT now()
 );
 CREATE INDEX ON known_device (link_id);
+
+-- What was typed for a mass, a cost and a size, as it was typed, by field.
+ALTER TABLE build ADD entered jsonb NOT NULL DEFAULT '{}';
+ALTER TABLE concept ADD entered jsonb NOT NULL DEFAULT '{}';

@@ -1,7 +1,7 @@
 import { notFound } from "next/navigation";
-import { fromSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
 import { projectPage } from "@/platform/pages/page";
+import { asEntered } from "@/platform/schema/fields";
 import { protocolsOf } from "@/stages/bench/queries";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { teamsOf } from "@/stages/teams/queries/teams";
@@ -10,7 +10,6 @@ import { Caution, PageHead } from "@/ui/page";
 import { buildActs } from "../acts";
 import { BuildForm } from "../parts/build-form";
 import { type Build, buildsOf } from "../queries";
-import { size } from "../view";
 
 export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: string; team?: string }) {
   const page = await projectPage(slug);
@@ -75,9 +74,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
           why: b?.why ?? "",
           expected: b?.expected ?? "",
           predicted: b?.predicted ? String(Number(b.predicted)) : "",
-          mass: b?.mass ? `${fromSi(b.mass, "kg")} kg` : "",
-          cost: b?.cost ? String(Number(b.cost)) : "",
-          sides: b && size(b) ? `${size(b)} mm` : "",
+          ...(b ? asEntered(b) : { mass: "", cost: "", sides: "" }),
           learned: b?.learned ?? "",
           features: (b ?? last)?.features.join(", ") ?? "",
           variables: vars(b ?? last),

@@ -5,7 +5,7 @@ import { parseQuantity } from "@/core/quantity/quantity";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { readPicture, writeContent } from "@/platform/files/files";
-import { readSides, siOrNull } from "@/platform/schema/fields";
+import { entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { limitOf } from "@/stages/needs/view/requirements";
 import { conceptActs } from "../acts";
@@ -50,6 +50,7 @@ export const saveConcept = command({
       mass: siOrNull(input.mass, "kg"),
       cost: siOrNull(input.cost, "1"),
       sides: input.sides ? readSides(input.sides, "mm") : null,
+      entered: sql.json(entered(input) as never),
     };
     for (const line of input.dimensions
       .split("\n")

@@ -18,6 +18,7 @@ export interface Concept {
   mass: row.Concept["mass"];
   cost: row.Concept["cost"];
   sides: row.Concept["sides"];
+  entered: row.Concept["entered"];
   fate: row.Concept["fate"];
   fateReason: row.Concept["fateReason"];
   fateBy: row.Concept["fateBy"];
@@ -31,7 +32,7 @@ export interface Concept {
 /** Every concept of a project with its sketches, parents and claims, whoever asks. */
 export const everyConcept = (projectId: string, sql: Tx = db()) => sql<Concept[]>`
   SELECT
-    k.id, k.title, k.idea, k.dimensions, k.author_id, p.name AS author, t.name AS team, k.mass, k.cost, k.sides, k.fate,
+    k.id, k.title, k.idea, k.dimensions, k.author_id, p.name AS author, t.name AS team, k.mass, k.cost, k.sides, k.entered, k.fate,
     k.fate_reason, k.fate_by, k.created_at, k.version,
     (
       SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.added_at), '[]')

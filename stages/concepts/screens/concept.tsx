@@ -2,6 +2,7 @@ import { notFound } from "next/navigation";
 import { isBuildMeasure } from "@/core/needs/requirement";
 import { formatSi, fromSi } from "@/core/quantity/quantity";
 import { projectPage } from "@/platform/pages/page";
+import { asEntered } from "@/platform/schema/fields";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { limitWords } from "@/stages/needs/view/requirements";
 import { fullDate, instant } from "@/ui/date";
@@ -54,9 +55,7 @@ export async function ConceptScreen({ slug, id }: { slug: string; id: string }) 
               title: k.title,
               idea: k.idea,
               dimensions: k.dimensions,
-              mass: k.mass ? `${formatSi(k.mass, "kg", 2)} kg` : "",
-              cost: k.cost ?? "",
-              sides: k.sides ? `${size(k)} mm` : "",
+              ...asEntered(k),
             }}
           />
         )}

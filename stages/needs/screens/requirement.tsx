@@ -60,7 +60,7 @@ export async function RequirementScreen({ slug, id }: { slug: string; id?: strin
                 unit: r.unit ?? "",
                 target: back(r.target, r.unit),
                 second: back(r.second, r.unit),
-                sides: r.sides ? `${r.sides.map((x) => Number(x) * 1000).join(" × ")} mm` : "",
+                sides: r.sides ? `${r.sides.map((x) => fromSi(x, "mm")).join(" × ")} mm` : "",
                 method: r.method ?? "",
                 source: r.source,
                 reason: "",
