@@ -27,6 +27,8 @@ export interface Scheduled {
   readonly lateEnd: number;
   /** Sessions that it can slip; negative when it is already too late. */
   readonly slack: number;
+  /** It should have been finished by now and is not: it is planned from today on. */
+  readonly overdue: boolean;
   readonly critical: boolean;
 }
 
@@ -42,7 +44,11 @@ export type Network =
 /**
  * Forward and backward pass over tasks that last class sessions (critical path method): early and late beginnings,
  * slack and the critical chain back from the event.
- * Tasks that wait for each other are named. A task that is not there is ignored as a predecessor.
+ * Tasks that wait for each other are named. A task that is not there is ignored as a predecessor. With `past`, the
+ * sessions before today's, what should be finished and is not begins today at the earliest.
+ * @example
+ * scheduleTasks([{ id: "a", name: "Draw", length: 2, after: [] }], 6, 5).tasks.map((t) => [t.early, t.slack, t.overdue])
+ * // => [[5, -1, true]]
  * @example
  * scheduleTasks(
  *   [
@@ -63,7 +69,7 @@ export type Network =
  * ).cycle
  * // => ["Draw", "Cut"]
  */
-export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number): Network {
+export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number, past = 0): Network {
   const byId = new Map(tasks.map((t) => [t.id, t]));
   const before = (t: PlanTask) => t.after.filter((id) => byId.has(id));
   const order: PlanTask[] = [];
@@ -96,15 +102,23 @@ export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number): N
     }
   }
   const early = new Map<string, number>();
-  for (const t of order)
-    early.set(t.id, Math.max(t.notBefore ?? 0, 0, ...before(t).map((id) => early.get(id)! + byId.get(id)!.length)));
+  const overdue = new Set<string>();
+  for (const t of order) {
+    const planned = Math.max(t.notBefore ?? 0, 0, ...before(t).map((id) => early.get(id)! + byId.get(id)!.length));
+    if (!t.done && t.length > 0 && planned + t.length <= past) overdue.add(t.id);
+    early.set(t.id, overdue.has(t.id) ? past : planned);
+  }
   const late = new Map<string, number>();
+  const followers = new Map<string, string[]>();
+  for (const t of tasks) for (const id of before(t)) followers.set(id, [...(followers.get(id) ?? []), t.id]);
   for (const t of [...order].reverse()) {
-    const next = tasks.filter((x) => before(x).includes(t.id)).map((x) => late.get(x.id)!);
+    const next = (followers.get(t.id) ?? []).map((id) => late.get(id)!);
     late.set(t.id, Math.min(eventAfter, t.deadline ?? eventAfter, ...next) - t.length);
   }
   // A milestone is open as long as something that leads to it is.
-  const open = (t: PlanTask): boolean => !t.done && (t.length > 0 || before(t).some((id) => open(byId.get(id)!)));
+  const isOpen = new Map<string, boolean>();
+  for (const t of order) isOpen.set(t.id, !t.done && (t.length > 0 || before(t).some((id) => isOpen.get(id))));
+  const open = (t: PlanTask) => isOpen.get(t.id)!;
   const least = Math.min(...tasks.filter(open).map((t) => late.get(t.id)! - early.get(t.id)!));
   const scheduled = tasks.map((t) => {
     const [e, l] = [early.get(t.id)!, late.get(t.id)!];
@@ -115,6 +129,7 @@ export function scheduleTasks(tasks: readonly PlanTask[], eventAfter: number): N
       late: l,
       lateEnd: l + t.length,
       slack: l - e,
+      overdue: overdue.has(t.id),
       critical: l - e === least && open(t),
     };
   });

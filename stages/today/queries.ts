@@ -7,6 +7,8 @@ import { calendarsIn } from "@/platform/project/calendars";
 import type { Waiting } from "@/platform/registry/stage";
 import { type ProjectState, projectStates } from "@/stages/needs/queries/state";
 import { type Milestone, milestonesIn } from "@/stages/plan/queries/milestones";
+import { tasksIn } from "@/stages/plan/queries/tasks";
+import { planSays, planView } from "@/stages/plan/view/tasks";
 import { flagsIn } from "./view";
 
 const overdueIn = (projectIds: readonly string[], today: string) => {
@@ -33,14 +35,15 @@ export async function flagsOf(
   return flagsIn(state, { ...around, overdue: overdue.map((x) => x.teamId) });
 }
 
-/** Teams to look at, each with the reasons; as many queries for many projects as for one. */
+/** Plans that do not fit and teams to look at, each with the reasons; as many queries for many projects as for one. */
 export async function flagsWaiting(projectIds: readonly string[], today: string): Promise<Waiting[]> {
   if (!projectIds.length) return [];
-  const [states, calendars, overdue, milestones] = await Promise.all([
+  const [states, calendars, overdue, milestones, tasks] = await Promise.all([
     projectStates(projectIds),
     calendarsIn(projectIds),
     overdueIn(projectIds, today),
     milestonesIn(projectIds),
+    tasksIn(projectIds),
   ]);
   return projectIds.flatMap((projectId) => {
     const [state, dates] = [states.get(projectId), calendars.get(projectId)];
@@ -52,12 +55,23 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
       overdue: overdue.filter((x) => x.projectId === projectId).map((x) => x.teamId),
       milestones: milestones.filter((m) => m.projectId === projectId),
     });
-    return state.teams.flatMap((t): Waiting[] => {
+    const own = {
+      tasks: tasks.filter((x) => x.projectId === projectId),
+      milestones: milestones.filter((m) => m.projectId === projectId),
+    };
+    const plans = dates.sections.flatMap((section): Waiting[] => {
+      const event = section.eventOn ?? dates.eventOn ?? section.endsOn ?? dates.endsOn;
+      const view = planView(own.tasks, own.milestones, section.id, dates.of.get(section.id) ?? [], event, today);
+      const what = planSays(view.lines);
+      return what ? [{ projectId, who: `Section ${section.name}`, what, stage: "Plan", path: "/plan" }] : [];
+    });
+    const teams = state.teams.flatMap((t): Waiting[] => {
       const what = flags
         .filter((f) => f.team === t.id)
         .map((f) => f.reason)
         .join("; ");
       return what ? [{ projectId, who: t.name, what, stage: "Team", path: `/builds?team=${t.id}` }] : [];
     });
+    return [...plans, ...teams];
   });
 }

@@ -46,7 +46,8 @@ export function PlanChart({
   const task = useSend(saveTaskAction, unheard);
   const milestone = useSend(moveMilestoneAction, unheard);
   const [lost, setLost] = useState<string[]>([]);
-  const plan = scheduleTasks(countTasks(network, sessions), sessionsHeld(sessions, event));
+  const past = sessions.filter((s) => s.date < today).length;
+  const plan = scheduleTasks(countTasks(network, sessions), sessionsHeld(sessions, event), past);
   if (!plan.ok)
     return <p className="text-iron">These wait for each other: {plan.cycle.join(", ")}. Take one of the links out.</p>;
   const at = new Map(plan.tasks.map((t) => [t.id, t]));
@@ -61,6 +62,7 @@ export function PlanChart({
   const slips = lost.length ? replayLost(network, sessions, lost, event) : [];
   const title = new Map([...tasks, ...milestones].map((t) => [t.id, t.title]));
   const chain = plan.chain.flatMap((id) => title.get(id) ?? []);
+  const overdue = tasks.filter((t) => at.get(t.id)!.overdue).map((t) => t.title);
   const least = Math.min(0, ...plan.tasks.filter((t) => t.critical).map((t) => t.slack));
   const room = Math.max(0, plan.tasks.find((t) => t.critical)?.slack ?? 0);
   const width = x(sessions.length) + 8;
@@ -92,6 +94,7 @@ export function PlanChart({
         sessions,
       ),
       sessionsHeld(sessions, event),
+      past,
     );
     const free = earliest.ok ? earliest.tasks.find((x) => x.id === t.id)!.early : 0;
     if (to < free)
@@ -124,6 +127,13 @@ export function PlanChart({
             )}
             {chain.join(" → ")}
             {least >= 0 && chain.length > 0 && `, with ${room} ${room === 1 ? "session" : "sessions"} to spare`}.
+            {overdue.length > 0 && (
+              <strong className="font-[650] text-iron">
+                {" "}
+                {overdue.length === 1 ? "One task is" : `${overdue.length} tasks are`} overdue and planned from today
+                on: {overdue.join(", ")}.
+              </strong>
+            )}
           </>
         )}
       </p>

@@ -57,6 +57,7 @@ export function TaskTable({
               <>
                 {r.begins ? shortDate(r.begins) : "after the last session"}
                 {r.ends && r.ends !== r.begins && ` to ${shortDate(r.ends)}`}
+                {r.overdue && <span className="text-iron"> overdue, from today on</span>}
                 {r.late && <span className="text-iron"> too late</span>}
               </>
             ),

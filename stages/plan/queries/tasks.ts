@@ -14,10 +14,16 @@ export interface Task {
   version: row.Task["version"];
 }
 
-export const tasksOf = (projectId: string) =>
-  db()<Task[]>`
-    SELECT id, title, length, not_before, deadline, milestone_id, after, done_on, version
+/** The tasks of these projects, in their order. */
+export function tasksIn(projectIds: readonly string[]): PromiseLike<(Task & { projectId: row.Task["projectId"] })[]> {
+  const sql = db();
+  return sql`
+    SELECT project_id, id, title, length, not_before, deadline, milestone_id, after, done_on, version
     FROM task
-    WHERE project_id = ${projectId}
+    WHERE project_id IN ${sql(projectIds)}
     ORDER BY place, title
   `;
+}
+
+/** The same of one project. */
+export const tasksOf = (projectId: string): PromiseLike<Task[]> => tasksIn([projectId]);

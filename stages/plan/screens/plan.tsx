@@ -34,7 +34,7 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
     frame.sections.find((x) => x.name === section) ?? frame.sections.find((x) => x.id === mine) ?? frame.sections[0];
   const sessions = shown ? (frame.calendars.get(shown.id) ?? []) : [];
   const event = shown?.eventOn ?? p.eventOn ?? shown?.endsOn ?? p.endsOn;
-  const view = planView(tasks, milestones, shown?.id ?? null, sessions, event);
+  const view = planView(tasks, milestones, shown?.id ?? null, sessions, event, frame.today);
   const taskChoices = tasks.map((t) => ({ value: t.id, label: t.title }));
   const milestoneChoices = milestones.map((m) => ({ value: m.id, label: m.title }));
   return (

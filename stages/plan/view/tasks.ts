@@ -56,6 +56,8 @@ export interface TaskLine {
   readonly slack: number;
   readonly critical: boolean;
   readonly late: boolean;
+  /** It should have been finished by now: it is planned from today on. */
+  readonly overdue: boolean;
 }
 
 /** The tasks of a plan with their days, slack and what is late; their network as the chart draws it. */
@@ -65,9 +67,11 @@ export function planView(
   section: string | null,
   sessions: readonly ClassSession[],
   event: string,
+  today: string,
 ): { network: DatedTask[]; lines: TaskLine[] } {
   const network = networkOf(tasks, milestones, section);
-  const plan = scheduleTasks(countTasks(network, sessions), sessionsHeld(sessions, event));
+  const past = sessions.filter((s) => s.date < today).length;
+  const plan = scheduleTasks(countTasks(network, sessions), sessionsHeld(sessions, event), past);
   const at = new Map(plan.ok ? plan.tasks.map((t) => [t.id, t]) : []);
   return {
     network,
@@ -88,7 +92,19 @@ export function planView(
         slack: x?.slack ?? 0,
         critical: x?.critical ?? false,
         late: !t.doneOn && (x?.slack ?? 0) < 0,
+        overdue: x?.overdue ?? false,
       };
     }),
   };
+}
+
+/** What a plan asks for on Today: what is overdue, and by how much what is left does not fit; null when it fits. */
+export function planSays(lines: readonly TaskLine[]): string | null {
+  const overdue = lines.filter((l) => l.overdue);
+  const short = Math.min(0, ...lines.filter((l) => !l.doneOn).map((l) => l.slack));
+  const says = [
+    ...(overdue.length ? [`${overdue.length === 1 ? "one task is" : `${overdue.length} tasks are`} overdue`] : []),
+    ...(short < 0 ? [`what is left is ${-short} ${short === -1 ? "session" : "sessions"} too long`] : []),
+  ];
+  return says.length ? says.join("; ") : null;
 }
