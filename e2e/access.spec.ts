@@ -48,8 +48,6 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["api/file/[use]", photo, ["owner", "student", "client", "reviewer"]],
     ["api/jump", `/api/jump?project=${slug}&q=alder`, inside],
     ["api/live", `/api/live?project=${live}`, ["owner", "student", "client", "reviewer", "scorer"]],
-    // Asked by POST; nothing is at its address otherwise.
-    ["api/outcome", "/api/outcome", []],
     ["api/working", verdict[0], inside],
     ["api/working", grade[0], ["owner"]],
     ["health", "/health", ["owner", "student", "nobody", "client", "reviewer", "scorer"]],
@@ -63,7 +61,13 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/student/[person]", record, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];
-  expect([...new Set(table.map(([h]) => h))].sort()).toEqual(found);
+  expect([...new Set([...table.map(([h]) => h), "api/outcome"])].sort()).toEqual(found);
+  // What became of a request is asked by POST, by whoever is signed in.
+  const request = "0190a0b0-0000-7000-8000-000000000abc";
+  const outcome = (role: Role, more = "") => contexts[role].post(`${demoUrl}/api/outcome?request=${request}${more}`);
+  expect([(await outcome("nobody")).status(), (await outcome("client")).status()]).toEqual([404, 404]);
+  expect(await (await outcome("owner")).json()).toEqual({ outcome: "not saved" });
+  expect(await (await outcome("student")).json()).toEqual({ outcome: "unknown" });
   for (const [, url, may] of table)
     for (const role of Object.keys(contexts) as Role[]) {
       // The live stream never ends: its head is asked for by a page of the role.
@@ -142,9 +146,9 @@ test(
     await form.getByLabel("Collected").fill("8.9");
     await b.context().setOffline(true);
     await form.getByRole("button", { name: /^Save attempt/ }).click();
-    await expect(b.getByText("No connection. This attempt waits here; send it again.")).toBeVisible();
+    await expect(b.getByText("No connection: this attempt waits and is sent by itself.")).toBeVisible();
+    await expect(b.getByText("waits here, also through a reload")).toBeVisible();
     await b.context().setOffline(false);
-    await form.getByRole("button", { name: /^Save attempt/ }).click();
     await expect(b.getByText("8.90 kg")).toBeVisible();
     await expect(c.getByRole("row", { name: /8\.9/ })).toBeVisible();
     expect(await b.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))).toBe(0);

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { spreadsheetCell } from "@/core/text/plain";
 
 export interface Column {
   key: string;
@@ -35,7 +36,7 @@ export const cellOf = (row: Row, key: string): Cell => {
 export function copyText(columns: readonly Column[], rows: readonly Row[]): string {
   const told = columns.filter((c) => c.text !== "");
   const lines = [told.map((c) => c.text), ...rows.map((r) => told.map((c) => String(cellOf(r, c.key).value ?? "")))];
-  return lines.map((l) => l.map((x) => x.replace(/\s*[\t\n]\s*/g, " ")).join("\t")).join("\n");
+  return lines.map((l) => l.map((x) => spreadsheetCell(x.replace(/\s*[\t\n]\s*/g, " "))).join("\t")).join("\n");
 }
 
 const page = 15;

@@ -42,6 +42,21 @@ test("words filter the rows, how many is said, and no hit keeps the words", asyn
   expect(screen.getByText("Nothing fits “irx”.")).toBeTruthy();
 });
 
+test("names stand where people look for them, and words find them without their marks", async () => {
+  const people = ["Team 10", "Zoe", "Ångström", "Team 2", "Çelik", "Dora"].map((name) => ({
+    id: name,
+    cells: { name },
+  }));
+  show(people as never);
+  const heading = screen.getByRole("button", { name: /Team/ });
+  await userEvent.click(heading);
+  const sorted = names();
+  if (sorted[0] === "Zoe") await userEvent.click(heading);
+  expect(names()).toEqual(["Ångström", "Çelik", "Dora", "Team 2", "Team 10", "Zoe"]);
+  await userEvent.type(screen.getByRole("searchbox"), "angstr");
+  expect(names()).toEqual(["Ångström"]);
+});
+
 test("what is copied is what is shown, in its order", async () => {
   const user = userEvent.setup();
   show();

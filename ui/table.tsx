@@ -4,22 +4,26 @@ import {
   columnFilteringFeature,
   createFilteredRowModel,
   createSortedRowModel,
-  filterFn_includesString,
   globalFilteringFeature,
   rowSortingFeature,
   type SortingState,
-  sortFn_alphanumeric,
   sortFn_basic,
   tableFeatures,
   useTable,
 } from "@tanstack/react-table";
 import { ArrowDown, ArrowUp } from "lucide-react";
 import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from "react";
+import { byName, plainLetters } from "@/core/text/plain";
 import { cx } from "./classes";
 import { useReady } from "./ready";
 import { type Column, cellOf, copyText, type Row, rowAfter } from "./table-rows";
 import { toast } from "./toast";
 import { useWindowed } from "./windowed";
+
+/** A row as far as sorting and filtering look into it. */
+interface Held {
+  getValue(column: string): unknown;
+}
 
 const features = tableFeatures({
   columnFilteringFeature,
@@ -27,8 +31,14 @@ const features = tableFeatures({
   rowSortingFeature,
   filteredRowModel: createFilteredRowModel(),
   sortedRowModel: createSortedRowModel(),
-  filterFns: { includesString: filterFn_includesString },
-  sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
+  filterFns: {
+    holds: (row: Held, column: string, words: string) =>
+      plainLetters(String(row.getValue(column))).includes(plainLetters(words)),
+  },
+  sortFns: {
+    name: (a: Held, b: Held, column: string) => byName(String(a.getValue(column)), String(b.getValue(column))),
+    basic: sortFn_basic,
+  },
 });
 
 /** From how many rows on a table can be filtered and has a height of its own, its head in sight. */
@@ -67,8 +77,8 @@ export function DataTable({
       columns.map((c) => ({
         id: c.key,
         accessorFn: (r: Row) => cellOf(r, c.key).value ?? (c.num ? Number.NEGATIVE_INFINITY : ""),
-        sortFn: c.num ? ("basic" as const) : ("alphanumeric" as const),
-        filterFn: "includesString" as const,
+        sortFn: c.num ? ("basic" as const) : ("name" as const),
+        filterFn: "holds" as const,
       })),
     [columns],
   );
@@ -78,7 +88,7 @@ export function DataTable({
     data: rows,
     state: { sorting, globalFilter: words },
     onSortingChange: setSorting,
-    globalFilterFn: "includesString",
+    globalFilterFn: "holds",
     getRowId: (r: Row) => r.id,
     getColumnCanGlobalFilter: () => true,
   });

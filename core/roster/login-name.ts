@@ -1,5 +1,4 @@
-// Letters that do not come apart into a plain letter and a mark.
-const whole: Record<string, string> = { ł: "l", ø: "o", đ: "d", ð: "d", þ: "th", ß: "ss", æ: "ae", œ: "oe", ı: "i" };
+import { plainLetters } from "../text/plain";
 
 /**
  * A sign-in name from a person's name: small plain letters, first and last name with a point between, a number where it
@@ -9,11 +8,7 @@ const whole: Record<string, string> = { ł: "l", ø: "o", đ: "d", ð: "d", þ: 
  * @example loginNameFor("王芳", new Set()) // => "student"
  */
 export function loginNameFor(name: string, taken: ReadonlySet<string>): string {
-  const words = name
-    .toLowerCase()
-    .normalize("NFD")
-    .replace(/\p{M}/gu, "")
-    .replace(/[łøđðþßæœı]/g, (c) => whole[c]!)
+  const words = plainLetters(name)
     .split(/\s+/)
     .map((w) => w.replace(/[^a-z0-9-]/g, "").replace(/^-+|-+$/g, ""))
     .filter(Boolean);

@@ -47,8 +47,8 @@ export type Network =
  * Tasks that wait for each other are named. A task that is not there is ignored as a predecessor. With `past`, the
  * sessions before today's, what should be finished and is not begins today at the earliest.
  * @example
- * scheduleTasks([{ id: "a", name: "Draw", length: 2, after: [] }], 6, 5).tasks.map((t) => [t.early, t.slack, t.overdue])
- * // => [[5, -1, true]]
+ * scheduleTasks([{ id: "a", name: "Draw", length: 2, after: [] }], 6, 5).tasks.map((t) => [t.early, t.slack])
+ * // => [[5, -1]]
  * @example
  * scheduleTasks(
  *   [

@@ -25,7 +25,7 @@ export async function auditOf(
     SELECT id, at, actor_name, actor_kind, act, subject_type, label, before, after, reason
     FROM audit
     WHERE project_id = ${projectId} ${before ? db()`AND id < ${before}` : db()``}
-      AND (actor_name || ' ' || act || ' ' || subject_type || ' ' || label) ILIKE ${like}
+      AND plain(actor_name || ' ' || act || ' ' || subject_type || ' ' || label) LIKE plain(${like})
     ORDER BY id DESC
     LIMIT ${limit}
   `;

@@ -55,7 +55,7 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
     JOIN team t ON t.id = b.team_id
     JOIN protocol_version v ON v.id = r.protocol_version_id
     JOIN protocol p ON p.id = v.protocol_id
-    WHERE (t.name || ' G' || b.number || ' ' || p.name || ' attempt ' || r.attempt) ILIKE ${like}
+    WHERE plain(t.name || ' G' || b.number || ' ' || p.name || ' attempt ' || r.attempt) LIKE plain(${like})
     ORDER BY r.recorded_at DESC
     LIMIT 6
   `;

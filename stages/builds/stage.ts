@@ -40,7 +40,7 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
     SELECT b.id, b.number, t.name AS team, b.what_changed
     FROM build b
     JOIN team t ON t.id = b.team_id
-    WHERE b.project_id = ${projectId} AND (t.name || ' G' || b.number || ' ' || b.what_changed) ILIKE ${like}
+    WHERE b.project_id = ${projectId} AND plain(t.name || ' G' || b.number || ' ' || b.what_changed) LIKE plain(${like})
     ORDER BY t.name, b.number
     LIMIT 6
   `;

@@ -73,7 +73,8 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
     JOIN LATERAL (
       SELECT statement FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1
     ) v ON true
-    WHERE r.project_id = ${projectId} AND r.retired_at IS NULL AND (r.code || ' ' || v.statement) ILIKE ${like}
+    WHERE r.project_id = ${projectId} AND r.retired_at IS NULL
+      AND plain(r.code || ' ' || v.statement) LIKE plain(${like})
     ORDER BY r.code
     LIMIT 6
   `;

@@ -17,7 +17,7 @@ async function search({ projectId, like, may }: Search): Promise<Hit[]> {
     JOIN project_section ps USING (section_id)
     JOIN person p ON p.id = e.person_id
     JOIN section c ON c.id = e.section_id
-    WHERE ps.project_id = ${projectId} AND e.to_on IS NULL AND p.name ILIKE ${like}
+    WHERE ps.project_id = ${projectId} AND e.to_on IS NULL AND plain(p.name) LIKE plain(${like})
     ORDER BY p.name
     LIMIT 6
   `;

@@ -74,7 +74,7 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
     SELECT r.id, r.title, t.name AS team
     FROM review r
     JOIN team t ON t.id = r.team_id
-    WHERE r.project_id = ${projectId} AND (r.title || ' ' || t.name) ILIKE ${like}
+    WHERE r.project_id = ${projectId} AND plain(r.title || ' ' || t.name) LIKE plain(${like})
     ORDER BY r.held_on
     LIMIT 6
   `;

@@ -63,7 +63,7 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
   const rows = await db()<{ id: row.Team["id"]; name: row.Team["name"] }[]>`
     SELECT id, name
     FROM team
-    WHERE project_id = ${projectId} AND retired_at IS NULL AND name ILIKE ${like}
+    WHERE project_id = ${projectId} AND retired_at IS NULL AND plain(name) LIKE plain(${like})
     ORDER BY name
     LIMIT 6
   `;

@@ -25,3 +25,26 @@ CREATE INDEX ON known_device (link_id);
 -- What was typed for a mass, a cost and a size, as it was typed, by field.
 ALTER TABLE build ADD entered jsonb NOT NULL DEFAULT '{}';
 ALTER TABLE concept ADD entered jsonb NOT NULL DEFAULT '{}';
+
+-- Names in the order in which people look for them: Team 2 before Team 10, Ç and Ł beside C and L.
+CREATE COLLATION by_name (provider = icu, locale = 'und-u-kn-true');
+ALTER TABLE project ALTER title TYPE text COLLATE by_name;
+ALTER TABLE person ALTER name TYPE text COLLATE by_name;
+ALTER TABLE section ALTER name TYPE text COLLATE by_name;
+ALTER TABLE team ALTER name TYPE text COLLATE by_name;
+ALTER TABLE requirement ALTER code TYPE text COLLATE by_name;
+ALTER TABLE protocol ALTER name TYPE text COLLATE by_name;
+ALTER TABLE event ALTER name TYPE text COLLATE by_name;
+ALTER TABLE rubric ALTER name TYPE text COLLATE by_name;
+ALTER TABLE concept ALTER title TYPE text COLLATE by_name;
+ALTER TABLE milestone ALTER title TYPE text COLLATE by_name;
+ALTER TABLE task ALTER title TYPE text COLLATE by_name;
+ALTER TABLE part ALTER name TYPE text COLLATE by_name;
+ALTER TABLE tool ALTER name TYPE text COLLATE by_name;
+
+-- Search hears angstr in Ångström, and celik in Çelik.
+CREATE FUNCTION plain(t text) RETURNS text LANGUAGE sql IMMUTABLE AS $$
+  SELECT regexp_replace(
+    translate(lower(normalize(t, NFD)), 'łøđðıß', 'loddis'), '[\u0300-\u036f]', '', 'g'
+  )
+$$;

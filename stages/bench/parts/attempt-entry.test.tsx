@@ -91,7 +91,7 @@ test("without a network the attempt waits, also through a reload, and is sent on
   expect(ids[0]).toBe(ids[1]);
 });
 
-test("a reading outside its range is asked about once: sent again unchanged it is meant, changed it is not", async () => {
+test("a reading outside its range is asked about: sent again unchanged it is meant, changed it is not", async () => {
   const ask = { ok: false, kind: "invalid", message: "Collected is usually 1 to 15 kg.", fields: { sure: "?" } };
   record
     .mockResolvedValueOnce(ask)

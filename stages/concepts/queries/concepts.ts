@@ -32,8 +32,8 @@ export interface Concept {
 /** Every concept of a project with its sketches, parents and claims, whoever asks. */
 export const everyConcept = (projectId: string, sql: Tx = db()) => sql<Concept[]>`
   SELECT
-    k.id, k.title, k.idea, k.dimensions, k.author_id, p.name AS author, t.name AS team, k.mass, k.cost, k.sides, k.entered, k.fate,
-    k.fate_reason, k.fate_by, k.created_at, k.version,
+    k.id, k.title, k.idea, k.dimensions, k.author_id, p.name AS author, t.name AS team, k.mass, k.cost, k.sides,
+    k.entered, k.fate, k.fate_reason, k.fate_by, k.created_at, k.version,
     (
       SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.added_at), '[]')
       FROM file_use u

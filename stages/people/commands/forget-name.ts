@@ -63,7 +63,8 @@ export async function forgetName(
         ]);
       else if (c.type === "jsonb") {
         const rows = await sql.unsafe<{ at: string; value: unknown }[]>(
-          `SELECT ctid::text AS at, ${c.column} AS value FROM ${t.name} WHERE ${of} AND position($2 in ${c.column}::text) > 0`,
+          `SELECT ctid::text AS at, ${c.column} AS value FROM ${t.name} ` +
+            `WHERE ${of} AND position($2 in ${c.column}::text) > 0`,
           [projects as string[], name],
         );
         for (const r of rows)

@@ -93,7 +93,7 @@ test("one's own password is changed with the old one; other devices are signed o
   expect(open.filter(Boolean)).toEqual([id(me)]);
 });
 
-test("a co-instructor gets a new password from the owner, not where it would open more, and out of the project", async () => {
+test("a co-instructor gets a new password from the owner where it opens no more, and leaves", async () => {
   const co = { projectId: w.projectId, name: "Cora Ash", email: "cora@s.example" };
   await ok(addCoInstructor, boss, co);
   const [{ id: personId }] = (await db()`SELECT id FROM person WHERE email = ${co.email}`) as [{ id: string }];
