@@ -51,7 +51,7 @@ export interface Command<I, O> {
   readonly afterFinish?: true;
 }
 
-export { checkVersion, found, Refused, refuse } from "./failure";
+export { checkVersion, found, refuse } from "./failure";
 
 /** What a command on a row of a table acts on: the project that the row belongs to; null when there is no such row. */
 export async function projectOf(sql: Tx, table: string, id: string): Promise<{ project: string } | null> {
