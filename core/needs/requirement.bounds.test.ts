@@ -152,3 +152,16 @@ test("coverage counts musts alone, and those that apply", () => {
   });
   expect(coverage([{ priority: "should", verdict: "met" }])).toEqual({ verified: 0, musts: 0 });
 });
+
+test("the ends of an interval are shown with as many digits as the verdict needs", () => {
+  const limit: Limit = { comparator: "≤", target: "5", second: null, sides: null, unit: "kg" };
+  const step = (value: string, U: number) => statusOf(limit, { kind: "value", value, U }, []).working.steps[0];
+  expect(step("4.9", 0.1)).toBe("4.800 to 5.000 kg against ≤ 5 kg: met");
+  expect(step("4.90004", 0.1)).toBe("4.80004 to 5.00004 kg against ≤ 5 kg: marginal");
+});
+
+test("bounds that were typed the wrong way round are the same bounds", () => {
+  const limit: Limit = { comparator: "between", target: "10.2", second: "9.8", sides: null, unit: "kg" };
+  expect(describeLimit(limit)).toBe("9.8 to 10.2 kg");
+  expect(statusOf(limit, { kind: "value", value: "10", U: 0 }, []).value).toBe("met");
+});

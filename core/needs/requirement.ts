@@ -58,7 +58,10 @@ export function describeLimit(l: Limit): string {
   if (l.comparator === "fits") return `${(l.sides ?? []).map((s) => tidy(s, l.unit)).join(" × ")} ${l.unit}`;
   const t = tidy(l.target ?? "0", l.unit);
   if (l.comparator === "±") return `${t} ± ${tidy(l.second ?? "0", l.unit)} ${l.unit}`;
-  if (l.comparator === "between") return `${t} to ${tidy(l.second ?? "0", l.unit)} ${l.unit}`;
+  if (l.comparator === "between")
+    return `${limitRange(l)
+      .map((x) => tidy(x!, l.unit))
+      .join(" to ")} ${l.unit}`;
   return `${l.comparator} ${t} ${l.unit}`;
 }
 
@@ -81,7 +84,7 @@ export function limitRange(l: Limit): [Decimal | null, Decimal | null] {
     case "±":
       return [t!.minus(s), t!.plus(s)];
     case "between":
-      return [t, s];
+      return [Decimal.min(t!, s), Decimal.max(t!, s)];
     default:
       return [null, null];
   }
@@ -154,13 +157,29 @@ export function statusOf(limit: Limit, seen: Observation | null, stale: readonly
   const [from, to] = [x.minus(seen.U), x.plus(seen.U)];
   const inside = (low === null || from.gte(low)) && (high === null || to.lte(high));
   const outside = (low !== null && to.lt(low)) || (high !== null && from.gt(high));
-  const places = (si: Decimal) => formatNumber(fromSi(si, limit.unit));
+  const places = (si: Decimal) => formatNumber(fromSi(si, limit.unit), digitsFor([from, to], [low, high], limit.unit));
   const verdict = inside ? "met" : outside ? "not met" : "marginal";
   const step =
     seen.U > 0
       ? `${places(from)} to ${places(to)} ${limit.unit} against ${describeLimit(limit)}: ${verdict}`
       : `${tidy(x, limit.unit)} ${limit.unit} against ${describeLimit(limit)}: ${verdict}`;
   return finish(verdict, [step], seen.inputs);
+}
+
+/** Digits at which the ends of an interval, as they are shown, lie to the bounds of a limit as they do in truth. */
+function digitsFor(ends: readonly Decimal[], bounds: readonly (Decimal | null)[], unit: string): number | undefined {
+  const usual = (x: Decimal) => (x.isZero() ? 0 : Math.max(0, 3 - Math.floor(x.abs().log(10).toNumber())));
+  const least = Math.max(...ends.map((e) => Math.min(8, usual(fromSi(e, unit)))));
+  const agrees = (digits: number) =>
+    ends.every((e) =>
+      bounds.every(
+        (b) =>
+          b === null ||
+          fromSi(e, unit).toDecimalPlaces(digits).cmp(fromSi(b, unit)) === fromSi(e, unit).cmp(fromSi(b, unit)),
+      ),
+    );
+  for (let digits = least; digits <= 8; digits++) if (agrees(digits)) return digits;
+  return 8;
 }
 
 /**

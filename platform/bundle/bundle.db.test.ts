@@ -165,6 +165,18 @@ test("cut short, newer, foreign or inconsistent: refused with what is wrong, and
   expect([before > 0, await countAll()]).toEqual([true, 0]);
 });
 
+test("what would unfold to more than is taken is refused before anything is unfolded", () => {
+  const zeros = zipSync({
+    "manifest.json": json({ format: "ironstone" }),
+    "tables/run.json": new Uint8Array(2_000_000),
+  });
+  expect(zeros.length).toBeLessThan(10_000);
+  const open = (bytes: number, parts: number) => () => openBundle(tables, zeros, "project", { bytes, parts });
+  expect(open(1_000_000, 10)).toThrow("unfolds to more");
+  expect(open(3_000_000, 1)).toThrow("unfolds to more");
+  expect(open(3_000_000, 10)).not.toThrow("unfolds to more");
+});
+
 test("imports into an empty school and exports again to the same content", async () => {
   await wipe();
   await importProject(tables, bundle, null);

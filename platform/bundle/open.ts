@@ -14,12 +14,34 @@ export interface Opened {
   read(path: string): Uint8Array | undefined;
 }
 
-/** Opens a bundle and checks that it is whole and of a known version; says what is wrong otherwise. */
-export function openBundle(tables: readonly Table[], bytes: Uint8Array, kind: "project" | "backup"): Opened {
+/** What a bundle may unfold to: no project and no school comes near it. */
+export const mostUnfolded = { bytes: 1_500_000_000, parts: 50_000 };
+
+/**
+ * Opens a bundle and checks that it is whole and of a known version; says what is wrong otherwise. What it would unfold
+ * to is counted before anything is.
+ */
+export function openBundle(
+  tables: readonly Table[],
+  bytes: Uint8Array,
+  kind: "project" | "backup",
+  most = mostUnfolded,
+): Opened {
   let parts: Record<string, Uint8Array>;
+  const seen = { bytes: 0, parts: 0 };
   try {
-    parts = unzipSync(bytes);
-  } catch {
+    parts = unzipSync(bytes, {
+      filter: (part) => {
+        seen.bytes += part.originalSize;
+        if (seen.bytes > most.bytes || ++seen.parts > most.parts)
+          throw new BundleError(
+            "The file unfolds to more than any school has written: it is not taken in. Export it again.",
+          );
+        return true;
+      },
+    });
+  } catch (error) {
+    if (error instanceof BundleError) throw error;
     throw new BundleError(
       "The file is not a whole zip: it was cut short, or it is something else. Export it again and send " +
         "the whole file.",
