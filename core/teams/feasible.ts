@@ -116,8 +116,8 @@ export function findArrangement(c: Compiled, seed: string, steps = 60_000): Feas
 }
 
 /**
- * The smallest set of hard constraints that cannot hold together, in words; empty when they can, or when that was not
- * settled within the steps allowed.
+ * A smallest set found of hard constraints that cannot hold together, in words: none of it can be left out, and where
+ * few enough are tried no smaller one exists. Empty when they can, or when that was not settled within the steps.
  * One constraint after another is left out while the rest still clashes; then smaller sets are tried one by one.
  * @example
  * smallestClash({
