@@ -17,7 +17,7 @@ interface Answer {
   value?: unknown;
   fields?: unknown;
 }
-type Send = (input: unknown, envelope: { requestId: string }) => Promise<Answer>;
+export type Send = (input: unknown, envelope: { requestId: string }) => Promise<Answer>;
 
 /** Hears what became of what was added: an answer, or that it waits for the network. */
 interface Ear<T> {

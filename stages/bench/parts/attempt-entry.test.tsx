@@ -116,3 +116,26 @@ test("a reading that cannot be read is named and nothing is sent", async () => {
   expect(await screen.findByText("Collected is missing.")).toBeTruthy();
   expect(record).not.toHaveBeenCalled();
 });
+
+test("one that waited from before and is refused while the next is saved is not lost", async () => {
+  const before = {
+    id: "old",
+    buildId: "b",
+    state: "valid",
+    readings: { m: "7.7", F: "30" },
+    conditions: {},
+    sure: false,
+  };
+  localStorage.setItem("ironstone.outbox.bench.b.v", JSON.stringify([{ id: "old", input: before, sent: false }]));
+  let answer: (a: unknown) => void = () => {};
+  record
+    .mockImplementationOnce(() => new Promise((r) => (answer = r)))
+    .mockResolvedValueOnce({ ok: true, value: { attempt: 3 } });
+  const { mass, force } = open();
+  await userEvent.type(mass, "8.6");
+  await userEvent.type(force, "34{Enter}");
+  await act(async () => answer({ ok: false, kind: "refused", message: "Lift test has a newer version." }));
+  expect(await screen.findByText("Attempt 3 is saved.")).toBeTruthy();
+  expect(screen.getByText("Collected 7.7 kg, Force 30 N")).toBeTruthy();
+  expect(localStorage.getItem("ironstone.outbox.bench.b.v")).toContain("7.7");
+});

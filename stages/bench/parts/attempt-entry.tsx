@@ -3,9 +3,9 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { type Condition, implausible, type Measure } from "@/core/run/protocol";
-import { type EnteredState, runState } from "@/core/vocabulary/runs";
+import type { EnteredState } from "@/core/vocabulary/runs";
+import { attemptWords, useAttempts } from "@/ui/attempts";
 import { cx } from "@/ui/classes";
-import { useOutbox } from "@/ui/outbox";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
 import { recordRunAction } from "../actions";
@@ -30,7 +30,6 @@ interface Sent {
   conditions: Record<string, string>;
   sure: boolean;
 }
-const known: readonly string[] = [];
 
 /** What is wrong or odd with a typed reading, said at once beside the field. */
 function look(m: Measure, typed: string): { bad: boolean; text: string } | null {
@@ -59,8 +58,6 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
   const latest = useRef(values);
   latest.current = values;
   const [shownNext, setShownNext] = useState(next);
-  // Asked about a reading outside its range: the same readings, sent once more, are meant.
-  const sure = useRef("");
   const fields = useRef<(HTMLInputElement | null)[]>([]);
   useEffect(() => setShownNext(next), [next]);
 
@@ -79,22 +76,13 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
     asked.current = null;
     if (waiting && latest.current !== sent.readings) save(waiting);
   }
-  const box = useOutbox<Sent>(`bench.${buildId}.${protocolVersionId}`, recordRunAction as never, known, {
-    answered(sent, r) {
-      if (r.ok) {
-        const { attempt } = r.value as { attempt: number };
-        setShownNext(attempt + 1);
-        return over(sent, `Attempt ${attempt} is saved.`, true, false);
-      }
-      // What was typed on this page goes back to its fields; what waited from before stays in the list with its reason.
-      if (!busy.current) return;
-      box.drop(sent.id);
-      if ((r.fields as Record<string, string> | undefined)?.sure) sure.current = JSON.stringify(sent.readings);
-      over(sent, r.message ?? "", false, true);
+  const box = useAttempts<Sent>(`bench.${buildId}.${protocolVersionId}`, recordRunAction as never, {
+    saved(sent, attempt, own) {
+      setShownNext(attempt + 1);
+      if (own) over(sent, `Attempt ${attempt} is saved.`, true, false);
     },
-    waits(sent) {
-      if (busy.current) over(sent, "No connection: this attempt waits below and is sent by itself.", false, false);
-    },
+    refused: (sent, words) => over(sent, words, false, true),
+    waits: (sent) => over(sent, "No connection: this attempt waits below and is sent by itself.", false, false),
   });
 
   function save(state: EnteredState) {
@@ -118,15 +106,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
     busy.current = true;
     setSaving(true);
     setNote("");
-    box.add({
-      id: crypto.randomUUID(),
-      buildId,
-      protocolVersionId,
-      state,
-      readings: values,
-      conditions: settings,
-      sure: sure.current === JSON.stringify(values),
-    });
+    box.add({ buildId, protocolVersionId, state, readings: values, conditions: settings });
   }
   const keys = (e: KeyboardEvent, i: number) => {
     if (e.altKey && e.key.toLowerCase() === "f") {
@@ -249,12 +229,8 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
               </span>
             )}
             <Waiting
-              items={saving ? [] : box.waiting}
-              words={(x) =>
-                x.state === "valid"
-                  ? measures.map((m) => `${m.name} ${x.readings[m.key] ?? ""} ${m.unit}`).join(", ")
-                  : runState.labels[x.state]
-              }
+              items={box.waiting}
+              words={(x) => attemptWords(measures, x)}
               onRetry={box.retry}
               onDrop={box.drop}
             />

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 // Scoring beside the field: no attempt is lost without a network, none is sent twice, and an odd one is asked about.
-import { cleanup, render, screen, waitFor } from "@testing-library/react";
+import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { scoreAttemptAction } from "../actions";
 import { ScoreEntry } from "./score-entry";
@@ -70,4 +70,21 @@ test("what the server refuses stays in the fields; an odd time is taken when it 
   await userEvent.click(save);
   expect(await screen.findByText("Alder: attempt 2 is saved.")).toBeTruthy();
   expect(score.mock.calls.map((c) => (c[0] as { sure: boolean }).sure)).toEqual([false, true]);
+});
+
+test("one that waited from before and is refused stays with its reason; what is being typed stays too", async () => {
+  const before = { id: "old", entryId: "e", state: "valid", readings: { t: "40.1" }, sure: false };
+  localStorage.setItem("ironstone.outbox.score.e", JSON.stringify([{ id: "old", input: before, sent: false }]));
+  let answer: (a: unknown) => void = () => {};
+  score
+    .mockImplementationOnce(() => new Promise((r) => (answer = r)))
+    .mockResolvedValueOnce({ ok: true, value: { attempt: 2 } });
+  const { time, save } = open();
+  await userEvent.type(time, "41.2");
+  await userEvent.click(save);
+  await act(async () => answer({ ok: false, kind: "refused", message: "Alder was turned away at inspection." }));
+  expect(await screen.findByText("Alder: attempt 2 is saved.")).toBeTruthy();
+  expect(screen.getByText("Time 40.1 s")).toBeTruthy();
+  expect(screen.getByText("Alder was turned away at inspection.")).toBeTruthy();
+  expect(localStorage.getItem("ironstone.outbox.score.e")).toContain("40.1");
 });

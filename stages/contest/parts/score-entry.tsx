@@ -1,9 +1,9 @@
 "use client";
 
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { parseQuantity } from "@/core/quantity/quantity";
-import { type EnteredState, runState } from "@/core/vocabulary/runs";
-import { useOutbox } from "@/ui/outbox";
+import type { EnteredState } from "@/core/vocabulary/runs";
+import { attemptWords, useAttempts } from "@/ui/attempts";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
@@ -16,7 +16,6 @@ interface Sent {
   readings: Record<string, string>;
   sure: boolean;
 }
-const known: readonly string[] = [];
 
 /** Scores the next attempt of one entry: large targets, one press; what waits is kept until it is saved. */
 export function ScoreEntry({
@@ -39,35 +38,23 @@ export function ScoreEntry({
   const [values, setValues] = useState<Record<string, string>>({});
   const [note, setNote] = useState<{ bad: boolean; text: string } | null>(null);
   const [busy, setBusy] = useState(false);
-  // Asked about a reading outside its range: the same readings, sent once more, are meant.
-  const [sure, setSure] = useState("");
   const ready = useReady();
-  const mine = useRef("");
   const over = (text: string, bad: boolean, keep: boolean) => {
-    mine.current = "";
     setBusy(false);
     setNote({ bad, text });
     if (!keep) setValues({});
   };
-  const box = useOutbox<Sent>(
+  const box = useAttempts<Sent>(
     `score.${entryId}`,
     (input, envelope) => scoreAttemptAction(input, { ...envelope, via }),
-    known,
     {
-      answered(sent, r) {
-        if (r.ok) {
-          const { attempt: n } = r.value as { attempt: number };
-          return over(`${team}: attempt ${n} is saved.`, false, false);
-        }
-        // What was typed on this page goes back to its fields; what waited from before stays in the list.
-        if (mine.current !== sent.id) return;
-        box.drop(sent.id);
-        if ((r.fields as Record<string, string> | undefined)?.sure) setSure(JSON.stringify(sent.readings));
-        over(r.message ?? "", true, true);
+      saved(_, n, own) {
+        const text = `${team}: attempt ${n} is saved.`;
+        if (own) over(text, false, false);
+        else setNote({ bad: false, text });
       },
-      waits(sent) {
-        if (mine.current === sent.id) over("No connection: this attempt waits and is sent by itself.", true, false);
-      },
+      refused: (_, words) => over(words, true, true),
+      waits: () => over("No connection: this attempt waits and is sent by itself.", true, false),
     },
   );
   function send(state: EnteredState) {
@@ -81,8 +68,7 @@ export function ScoreEntry({
       }
     setBusy(true);
     setNote(null);
-    mine.current = crypto.randomUUID();
-    box.add({ id: mine.current, entryId, state, readings: values, sure: sure === JSON.stringify(values) });
+    box.add({ entryId, state, readings: values });
   }
   const size = large ? "min-h-13 px-5 text-[16px]" : "";
   return (
@@ -127,16 +113,7 @@ export function ScoreEntry({
       <p role="status" className={note?.bad ? "text-sm text-iron" : "text-sm text-moss"}>
         {note?.text}
       </p>
-      <Waiting
-        items={box.waiting.filter((x) => x.id !== mine.current)}
-        words={(x) =>
-          x.state === "valid"
-            ? readings.map((r) => `${r.name} ${x.readings[r.key] ?? ""} ${r.unit}`).join(", ")
-            : runState.labels[x.state]
-        }
-        onRetry={box.retry}
-        onDrop={box.drop}
-      />
+      <Waiting items={box.waiting} words={(x) => attemptWords(readings, x)} onRetry={box.retry} onDrop={box.drop} />
     </form>
   );
 }
