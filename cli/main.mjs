@@ -3,7 +3,7 @@ import { join, resolve } from "node:path";
 import { startCluster } from "./cluster.mjs";
 import { end, endAll, run } from "./run.mjs";
 import { complain, Refusal, say, step } from "./say.mjs";
-import { isLoopback, serve } from "./serve.mjs";
+import { host, isLoopback, serve } from "./serve.mjs";
 import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
 import { task } from "./task.mjs";
 
@@ -42,7 +42,10 @@ function demoAddress(address) {
   return url.toString();
 }
 
-/** A migrated database: the one of DATABASE_URL, or our own cluster's. `gone` says when the cluster ends by itself. */
+/**
+ * A migrated database: the one of DATABASE_URL, or our own cluster's. `onGone` of its cluster says when that ends by
+ * itself.
+ */
 async function withDatabase(work, demo = ofDemo) {
   const given = process.env.DATABASE_URL;
   await needPrograms({ postgres: !given });
@@ -81,8 +84,7 @@ async function keepServing(first, again, stopAsked) {
 }
 
 async function live({ demo, fresh }) {
-  const host = process.env.HOST ?? "127.0.0.1";
-  if (demo && !isLoopback(host) && process.env.IRONSTONE_DEMO_OPEN !== "yes")
+  if (demo && !isLoopback && process.env.IRONSTONE_DEMO_OPEN !== "yes")
     throw new Refusal(
       `The demo lets everybody in by one click, and HOST=${host} opens it to the network. ` +
         "If that is meant, set IRONSTONE_DEMO_OPEN=yes.",

@@ -8,7 +8,7 @@ const isFree = (port) =>
   new Promise((resolve) => {
     const probe = createServer();
     probe.once("error", () => resolve(false));
-    probe.listen(port, process.env.HOST ?? "127.0.0.1", () => probe.close(() => resolve(true)));
+    probe.listen(port, host, () => probe.close(() => resolve(true)));
   });
 
 async function choosePort(wanted) {
@@ -19,12 +19,12 @@ async function choosePort(wanted) {
   throw new Refusal(`No free port from ${wanted} to ${wanted + 49}. Set PORT to another one.`);
 }
 
-/** Loopback, unless HOST says otherwise. */
-export const isLoopback = (host) => ["127.0.0.1", "localhost", "::1"].includes(host);
+/** Where is served: loopback, unless HOST says otherwise. */
+export const host = process.env.HOST ?? "127.0.0.1";
+export const isLoopback = ["127.0.0.1", "localhost", "::1"].includes(host);
 
 /** Serves the built application; resolves when it answers. */
 export async function serve(env, { port, quiet = false } = {}) {
-  const host = process.env.HOST ?? "127.0.0.1";
   const chosen = port ?? (await choosePort(Number(process.env.PORT ?? 4170)));
   if (!quiet) step("Starting the server");
   const child = launch(process.execPath, [join(root, "cli/server.mjs")], {
@@ -43,5 +43,5 @@ export async function serve(env, { port, quiet = false } = {}) {
     child.once("message", () => resolve(undefined));
     child.once("exit", (code) => reject(new Refusal(`The server ended with ${code} before it answered.`)));
   });
-  return { child, url: `http://${isLoopback(host) ? "localhost" : host}:${chosen}`, port: chosen };
+  return { child, url: `http://${isLoopback ? "localhost" : host}:${chosen}`, port: chosen };
 }

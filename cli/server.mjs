@@ -3,7 +3,7 @@ import { createServer } from "node:http";
 import next from "next";
 import { limitOf, refusal } from "./door.mjs";
 
-const [port, host] = [Number(process.env.PORT), process.env.HOST ?? "127.0.0.1"];
+const [port, host] = [Number(process.env.PORT), process.env.HOST];
 const proxy = process.env.IRONSTONE_PROXY === "1";
 
 // Whoever started this holds the other end of a line; when that end is gone, so is the reason to serve.

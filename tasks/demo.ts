@@ -1,5 +1,6 @@
 // Fills the demo when the database is empty; --fresh empties it first.
 import { fillDemo } from "@/demo/fill";
+import { emptySchool } from "@/platform/bundle/bundle";
 import { closeDb, db } from "@/platform/db/db";
 import { tables } from "@/stages/tables";
 
@@ -7,10 +8,7 @@ process.env.IRONSTONE_POOL = "1"; // the demo's clock is set on its one connecti
 
 async function main(): Promise<void> {
   const sql = db();
-  if (process.argv.includes("--fresh"))
-    await sql.unsafe(
-      `TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, guess, known_device, request_done CASCADE`,
-    );
+  if (process.argv.includes("--fresh")) await emptySchool(sql, tables);
   if ((await sql`SELECT FROM person LIMIT 1`).length) return;
   console.log("· Filling in the demo (about half a minute)");
   await fillDemo();

@@ -1,5 +1,5 @@
 import "server-only";
-import { inLongTransaction } from "@/platform/db/db";
+import { inLongTransaction, type Sql } from "@/platform/db/db";
 import type { Table } from "../registry/table";
 import { asBundleError, BundleError, openBundle } from "./open";
 import { checkOwn, insertRows, peopleOf } from "./unpack";
@@ -14,11 +14,7 @@ export async function importProject(
   ownerId: string | null,
 ): Promise<{ slug: string; title: string }> {
   const bundle = openBundle(tables, bytes, "project");
-  const projects = JSON.parse(new TextDecoder().decode(bundle.read("tables/project.json"))) as {
-    id: string;
-    slug: string;
-    title: string;
-  }[];
+  const projects = bundle.rows<{ id: string; slug: string; title: string }>("project");
   const [p] = projects;
   if (!p || projects.length > 1) throw new BundleError("The bundle does not hold one project.");
   try {
@@ -36,14 +32,18 @@ export async function importProject(
   return { slug: p.slug, title: p.title };
 }
 
+/** Takes everything out of the school, sign-in and requests included. */
+export const emptySchool = (sql: Sql, tables: readonly Table[]) =>
+  sql.unsafe(
+    `TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, guess, known_device, request_done CASCADE`,
+  );
+
 /** Replaces the whole school by a backup, all of it or nothing. Everybody is signed out. */
 export async function restoreSchool(tables: readonly Table[], bytes: Uint8Array): Promise<void> {
   const bundle = openBundle(tables, bytes, "backup");
   try {
     await inLongTransaction(async (sql) => {
-      await sql.unsafe(
-        `TRUNCATE ${tables.map((t) => t.name).join(", ")}, session_token, guess, known_device, request_done CASCADE`,
-      );
+      await emptySchool(sql, tables);
       await insertRows(sql, tables, bundle, "backup", new Map());
     });
   } catch (error) {

@@ -12,6 +12,10 @@ export type Row = Record<string, unknown>;
 export interface Opened {
   manifest: { kind: string; schemaVersion: number; title?: string; counts: Record<string, number> };
   read(path: string): Uint8Array | undefined;
+  /** A table's rows as the text that came in. */
+  text(table: string): string;
+  /** The same, read; numbers lose digits. */
+  rows<T = Row>(table: string): T[];
 }
 
 /** What a bundle may unfold to: no project and no school comes near it. */
@@ -84,7 +88,8 @@ export function openBundle(
           `${manifest.counts?.[t.name]}: the bundle is not whole.`,
       );
   }
-  return { manifest, read: (path) => parts[path] };
+  const text = (table: string) => new TextDecoder().decode(parts[`tables/${table}.json`]);
+  return { manifest, read: (path) => parts[path], text, rows: (table) => JSON.parse(text(table)) };
 }
 
 export function asBundleError(error: unknown): unknown {

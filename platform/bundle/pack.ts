@@ -8,6 +8,8 @@ import { columnsOf, inOrder } from "./catalog";
 import { BundleError, encode } from "./open";
 import { schemaVersion } from "./version";
 
+type Columns = Awaited<ReturnType<typeof columnsOf>>;
+
 /** People travel with the projects that name them in some column. */
 function narrowed(t: Table, tables: readonly Table[]): string | undefined {
   if (t.name !== "person") return t.of;
@@ -19,9 +21,13 @@ function narrowed(t: Table, tables: readonly Table[]): string | undefined {
  * A table's rows as JSON texts, never read here: numbers of the database have more digits than numbers of the program.
  * Numerics travel as texts. Rows are in the order of their text, so that the same content gives the same file.
  */
-async function rowsOf(sql: Tx, t: Table, tables: readonly Table[], projectId: string | null): Promise<string[]> {
+async function rowsOf(
+  sql: Tx,
+  t: Table,
+  { tables, columns, projectId }: { tables: readonly Table[]; columns: Columns; projectId: string | null },
+): Promise<string[]> {
   const omit = projectId === null ? (t.name === "file" ? ["content"] : []) : [...(t.omit ?? [])];
-  const exact = (await columnsOf(sql))
+  const exact = columns
     .filter((c) => c.table === t.name && !omit.includes(c.column) && c.type.startsWith("numeric"))
     .map((c) => `'${c.column}', x.${c.column}::text${c.type.endsWith("[]") ? "[]" : ""}`);
   const digits = exact.length ? ` || jsonb_build_object(${exact.join(", ")})` : "";
@@ -38,8 +44,9 @@ async function pack(tables: readonly Table[], projectId: string | null, meta: ob
   return inLongTransaction(async (sql) => {
     const parts: Zippable = {};
     const counts: Record<string, number> = {};
+    const columns = await columnsOf(sql);
     for (const t of (await inOrder(sql, tables)).filter((x) => projectId === null || travels(x))) {
-      const rows = await rowsOf(sql, t, tables, projectId);
+      const rows = await rowsOf(sql, t, { tables, columns, projectId });
       counts[t.name] = rows.length;
       parts[`tables/${t.name}.json`] = new TextEncoder().encode(`[${rows.length ? `\n${rows.join(",\n")}\n` : ""}]\n`);
       if (t.name === "file")

@@ -8,11 +8,9 @@ import { BundleError, type Opened, type Row } from "./open";
 
 type Kind = "project" | "backup";
 
-const text = (bytes: Uint8Array | undefined) => new TextDecoder().decode(bytes);
-
 /** Stored bytes are what their name says, and of the one type that pictures are written in. */
 async function insertFiles(sql: Tx, bundle: Opened): Promise<void> {
-  for (const f of JSON.parse(text(bundle.read("tables/file.json"))) as FileRow[]) {
+  for (const f of bundle.rows<FileRow>("file")) {
     const short = String(f.hash).slice(0, 12);
     const content = bundle.read(`files/${f.hash}`);
     if (!content) throw new BundleError(`The file ${short}… is missing in the bundle.`);
@@ -46,7 +44,7 @@ export async function insertRows(
       await insertFiles(sql, bundle);
       continue;
     }
-    let json = text(bundle.read(`tables/${t.name}.json`));
+    let json = bundle.text(t.name);
     // An id is 36 characters that stand nowhere else: a person's new one goes wherever the old one stood.
     for (const [from, to] of people) json = json.replaceAll(from, to);
     const rows: Row[] = JSON.parse(json);
@@ -77,8 +75,7 @@ function checkRows(t: Table, rows: readonly Row[]): void {
     }
 }
 
-const idsOf = (bundle: Opened) =>
-  (JSON.parse(text(bundle.read("tables/person.json"))) as { id: string }[]).map((p) => p.id);
+const idsOf = (bundle: Opened) => bundle.rows<{ id: string }>("person").map((p) => p.id);
 
 /**
  * The people of a bundle: one who is here already stays the same person if the importing one may see them, and comes as

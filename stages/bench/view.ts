@@ -23,9 +23,8 @@ export interface BenchFacts {
 /** The build that the bench opens at: the one asked for, or the newest, of the own team if any. */
 export function buildAtBench(state: ProjectState, wanted: string | undefined, ownTeam: string | null) {
   const own = state.builds.filter((b) => !ownTeam || b.teamId === ownTeam);
-  const newest = [...own].sort((a, b) =>
-    a.builtOn < b.builtOn ? -1 : a.builtOn > b.builtOn ? 1 : a.id < b.id ? -1 : 1,
-  );
+  const age = (b: Build) => `${b.builtOn} ${b.id}`;
+  const newest = own.toSorted((a, b) => (age(a) < age(b) ? -1 : 1));
   return state.builds.find((b) => b.id === wanted) ?? newest.at(-1);
 }
 

@@ -2,6 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { hash, verify } from "@node-rs/argon2";
 import { loginNameFor } from "@/core/roster/login-name";
+import { byName } from "@/core/text/plain";
 import { command, found, refuse } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
 import { firstPassword } from "@/platform/sign-in/secrets";
@@ -18,21 +19,22 @@ export interface Slip {
   readonly password: string;
 }
 
-/** The sign-in names that are given already. */
-const namesTaken = async (sql: Tx) =>
-  new Set(
-    (await sql<{ n: string }[]>`SELECT login_name AS n FROM person WHERE login_name IS NOT NULL FOR UPDATE`).map(
-      (x) => x.n,
-    ),
-  );
+/** The sign-in names that are given already; nobody else makes one until this transaction has ended. */
+async function namesTaken(sql: Tx): Promise<Set<string>> {
+  await sql`SELECT pg_advisory_xact_lock(714024)`;
+  const rows = await sql<{ n: string }[]>`SELECT login_name AS n FROM person WHERE login_name IS NOT NULL`;
+  return new Set(rows.map((x) => x.n));
+}
+
+/** Gives a person a password; every session ends, but the one that is kept. */
+async function setPassword(sql: Tx, personId: string, passwordHash: string, keep = "") {
+  await sql`UPDATE person SET password_hash = ${passwordHash}, version = version + 1 WHERE id = ${personId}`;
+  await sql`DELETE FROM session_token WHERE person_id = ${personId} AND hash <> ${keep}`;
+}
 
 async function give(sql: Tx, personId: string, loginName: string | null, email: string | null, passwordHash: string) {
-  await sql`
-    UPDATE person
-    SET login_name = ${loginName}, email = ${email}, password_hash = ${passwordHash}, version = version + 1
-    WHERE id = ${personId}
-  `;
-  await sql`DELETE FROM session_token WHERE person_id = ${personId}`;
+  await sql`UPDATE person SET login_name = ${loginName}, email = ${email} WHERE id = ${personId}`;
+  await setPassword(sql, personId, passwordHash);
 }
 
 /**
@@ -53,7 +55,6 @@ export const giveLogins = command({
     return new Map(await Promise.all(without.map(async (x) => [x.id as string, await firstPassword()] as const)));
   },
   async run({ sql, audit }, input, made): Promise<{ slips: Slip[] }> {
-    await sql`SELECT pg_advisory_xact_lock(714024)`;
     const taken = await namesTaken(sql);
     const people = await sql<
       {
@@ -72,8 +73,7 @@ export const giveLogins = command({
       WHERE p.id = ANY(${[...made.keys()]}::uuid[]) AND p.password_hash IS NULL AND p.erased_at IS NULL
         AND NOT p.instructor
     `;
-    const order = new Intl.Collator("en", { numeric: true });
-    people.sort((a, b) => order.compare(a.section, b.section) || order.compare(a.name, b.name));
+    people.sort((a, b) => byName(a.section, b.section) || byName(a.name, b.name));
     const slips: Slip[] = [];
     for (const p of people) {
       const loginName = p.loginName ?? loginNameFor(p.name, taken);
@@ -108,7 +108,6 @@ export const giveLogin = command({
     >`SELECT name, email, login_name, instructor FROM person WHERE id = ${input.personId} AND erased_at IS NULL`;
     const p = found(person, "This student");
     if (p.instructor) refuse("An instructor sets their own password.");
-    await sql`SELECT pg_advisory_xact_lock(714024)`;
     const email = input.email ? input.email.toLowerCase() : p.email;
     const wanted = input.loginName ? input.loginName.toLowerCase() : p.loginName;
     const loginName = wanted ?? (email ? null : loginNameFor(p.name, await namesTaken(sql)));
@@ -143,8 +142,7 @@ export const resetInstructor = command({
     `;
     if (elsewhere.length)
       refuse(`${p.name} has projects of their own, which a new password would open. Ask whoever keeps the school.`);
-    await sql`UPDATE person SET password_hash = ${passwordHash}, version = version + 1 WHERE id = ${input.personId}`;
-    await sql`DELETE FROM session_token WHERE person_id = ${input.personId}`;
+    await setPassword(sql, input.personId, passwordHash);
     audit({ type: "person", id: input.personId, label: p.name, after: { password: "new" } });
     return { name: p.name, section: "", signIn: p.email ?? "", password };
   },
@@ -182,8 +180,7 @@ export const changePassword = command({
     >`SELECT name, password_hash FROM person WHERE id = ${actor.id} FOR UPDATE`;
     if (!p?.passwordHash || !(await verify(p.passwordHash, input.current)))
       refuse("This is not your password now.", "current");
-    await sql`UPDATE person SET password_hash = ${passwordHash}, version = version + 1 WHERE id = ${actor.id}`;
-    await sql`DELETE FROM session_token WHERE person_id = ${actor.id} AND hash <> ${input.keep}`;
+    await setPassword(sql, actor.id, passwordHash, input.keep);
     audit({ type: "person", id: actor.id, label: p!.name, after: { password: "changed" } });
   },
 });
