@@ -37,14 +37,14 @@ module.exports = {
       severity: "error",
       comment: "of another stage only acts, queries, view and schema may be used",
       from: { path: "^stages/([^/]+)/", pathNot: "\\.test\\.ts$|^stages/testing/" },
-      to: { path: "^stages/[^/]+/(screens|parts|commands|actions|stage)", pathNot: "^stages/$1/" },
+      to: { path: "^stages/[^/]+/(screens|parts|commands|withdrawals|actions|stage)", pathNot: "^stages/$1/" },
     },
     {
       name: "screens-do-not-write",
       severity: "error",
       comment: "a screen reads; writing goes through an action",
       from: { path: "/(screens|parts)/" },
-      to: { path: "/commands(/|\\.ts$)" },
+      to: { path: "/(commands(/|\\.ts$)|withdrawals\\.ts$)" },
     },
     {
       name: "fields-know-their-form",

@@ -8,5 +8,5 @@ export default {
   setupFiles: ["<rootDir>/core/testing/fewer-examples.ts"],
   testEnvironment: "@stryker-mutator/jest-runner/jest-env/node",
   testMatch: ["<rootDir>/core/**/*.test.ts"],
-  testPathIgnorePatterns: ["/node_modules/", "core/teams/solver.test.ts", "core/examples.test.ts"],
+  testPathIgnorePatterns: ["/node_modules/", "core/teams/(solver|optimum).test.ts", "core/examples.test.ts"],
 };

@@ -1,5 +1,6 @@
 import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
+import { bringBackAction } from "@/stages/records/actions";
 import { Tips, Toasts } from "@/ui/lazy";
 import { WorkingProvider } from "@/ui/working";
 import "./globals.css";
@@ -18,7 +19,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       <body>
         <WorkingProvider>{children}</WorkingProvider>
         <Tips />
-        <Toasts />
+        <Toasts undo={bringBackAction} />
       </body>
     </html>
   );

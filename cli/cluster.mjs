@@ -52,9 +52,10 @@ export function stateFolder() {
 
 /**
  * Starts the cluster (making it at the first start) and gives its address and a way to stop it.
+ * One that is not durable is faster, and may lose its last second when it is killed.
  * A cluster of this checkout that already runs is used and left running.
  */
-export async function startCluster({ temporary = false } = {}) {
+export async function startCluster({ temporary = false, durable = !temporary } = {}) {
   const bin = postgresPrograms();
   const who = operator();
   const home = temporary ? mkdtempSync("/tmp/ironstone-test-") : stateFolder();
@@ -104,7 +105,7 @@ export async function startCluster({ temporary = false } = {}) {
     }
   }
   const port = await freePort();
-  const fast = temporary ? ["-c", "fsync=off", "-c", "synchronous_commit=off", "-c", "full_page_writes=off"] : [];
+  const fast = !durable ? ["-c", "fsync=off", "-c", "synchronous_commit=off", "-c", "full_page_writes=off"] : [];
   let stopping = false;
   let told = () => {};
   let server = await startServer();

@@ -1,9 +1,10 @@
 import { existsSync } from "node:fs";
 import { join, resolve } from "node:path";
+import { backupDaily, backupInto, backupPlan, keepOf } from "./backups.mjs";
 import { startCluster } from "./cluster.mjs";
 import { end, endAll, run } from "./run.mjs";
 import { complain, Refusal, say, step } from "./say.mjs";
-import { host, isLoopback, serve } from "./serve.mjs";
+import { host, isLoopback, keepServing, serve } from "./serve.mjs";
 import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
 import { task } from "./task.mjs";
 
@@ -15,12 +16,15 @@ const help = `ironstone: design projects from the brief to the contest
                                       everything that must hold; or one part of it
   ./ironstone export PROJECT FILE.zip one project as a bundle (PROJECT is its name in the address bar)
   ./ironstone import FILE.zip         a bundle into this school
-  ./ironstone backup FILE.zip         the whole school
+  ./ironstone backup FILE.zip         the whole school, checked by restoring it
+  ./ironstone backup FOLDER --keep N  the same into a folder, where the last N stay (for a timetable of your own)
   ./ironstone restore FILE.zip        the whole school from a backup (replaces what is here)
   ./ironstone verify                  computes every kept value anew and names what differs
   ./ironstone bench [--large]         how fast the main views are; --large: beside them in a department
   ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
   ./ironstone mutate [FILES]          changes the core's rules one by one and says which change no test notices
+  ./ironstone fuzz [SECONDS [SEED]]   wrong texts and files to everything that reads any, a second for each answer
+  ./ironstone soak [MINUTES]          a busy school with a fault a minute: what was lost, how fast, how much memory
   ./ironstone structure               lengths of files and lines, the tests' share, lists written twice
   ./ironstone rows                    writes platform/db/rows.ts from the database's catalog
   ./ironstone schema                  writes docs/bundle.schema.json from the database
@@ -28,6 +32,7 @@ const help = `ironstone: design projects from the brief to the contest
   PORT        where to serve (default 4170; a taken port is stepped past)
   HOST        the address to serve on (default 127.0.0.1: this machine only; 0.0.0.0: the network)
   DATABASE_URL  a PostgreSQL server to use instead of a cluster of Ironstone's own
+  IRONSTONE_BACKUPS  where start backs up every day (FOLDER or FOLDER:COUNT; off: not at all)
   IRONSTONE_DEMO=1  a command is about the demo's database (export, backup, verify ...)
   IRONSTONE_PROXY=1  a proxy stands in front: the addresses that it names are believed
 `;
@@ -65,24 +70,6 @@ const interrupted = () =>
     for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.once(signal, resolve);
   });
 
-/** Starts the server again whenever it ends by itself; gives up when it cannot stay up. */
-async function keepServing(first, again, stopAsked) {
-  let server = first;
-  const ends = [];
-  for (;;) {
-    const gone = new Promise((resolve) => {
-      if (server.child.exitCode !== null || server.child.signalCode !== null) resolve("gone");
-      else server.child.once("exit", () => resolve("gone"));
-    });
-    if ((await Promise.race([stopAsked, gone])) !== "gone") return server;
-    ends.push(Date.now());
-    if (ends.length > 5 && Date.now() - ends.at(-6) < 60_000)
-      throw new Refusal("The server stopped by itself six times in a minute. What it said stands above.");
-    step("The server stopped by itself; starting it again");
-    server = await again();
-  }
-}
-
 async function live({ demo, fresh }) {
   if (demo && !isLoopback && process.env.IRONSTONE_DEMO_OPEN !== "yes")
     throw new Refusal(
@@ -103,11 +90,23 @@ async function live({ demo, fresh }) {
         ? "  Sign in: the first page lists the people of Hartsedge School; one click each."
         : "  The first visit creates the first instructor.",
     );
+    const plan = demo ? null : backupPlan();
+    const stopBackups = plan ? backupDaily(plan, env) : async () => {};
     say("  Ctrl-C stops it.");
     const last = await keepServing(server, () => serve(more, { port: server.port, quiet: true }), stopAsked);
     step("Stopping");
     await end(last.child);
+    await stopBackups();
   }, demo || ofDemo);
+}
+
+/** A backup into a folder in which so many stay. */
+function backupKept(args) {
+  const at = args.indexOf("--keep");
+  const [folder] = args.filter((_, i) => i !== at && i !== at + 1);
+  if (!folder) throw new Refusal("Which folder? Write: ./ironstone backup FOLDER --keep 14");
+  const plan = { folder: resolve(folder), keep: keepOf(args[at + 1]) };
+  return withDatabase(async (env) => say(`Kept as ${await backupInto(plan, env)}`));
 }
 
 async function dispatch([command, ...rest]) {
@@ -138,6 +137,15 @@ async function dispatch([command, ...rest]) {
       const only = rest.length ? ["--mutate", [...rest, "!**/*.test.ts"].join(",")] : [];
       return run(join(root, "node_modules/.bin/stryker"), ["run", ...only], { cwd: root });
     }
+    case "soak": {
+      const { soak } = await import("./soak.mjs");
+      if (!(await soak(Number(rest[0] ?? 30)))) process.exitCode = 1;
+      return;
+    }
+    case "fuzz": {
+      await needPackages();
+      return task("fuzz", rest, {});
+    }
     case "measure": {
       await needPackages();
       return task("measure", [], {});
@@ -151,6 +159,7 @@ async function dispatch([command, ...rest]) {
     case "import":
     case "backup":
     case "restore": {
+      if (command === "backup" && rest.includes("--keep")) return backupKept(rest);
       const path = file("FILE.zip");
       if (command !== "backup" && !existsSync(path)) throw new Refusal(`There is no file ${path}.`);
       return withDatabase(async (env) => {

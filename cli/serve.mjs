@@ -45,3 +45,21 @@ export async function serve(env, { port, quiet = false } = {}) {
   });
   return { child, url: `http://${isLoopback ? "localhost" : host}:${chosen}`, port: chosen };
 }
+
+/** Starts the server again whenever it ends by itself; gives up when it cannot stay up. */
+export async function keepServing(first, again, stopAsked) {
+  let server = first;
+  const ends = [];
+  for (;;) {
+    const gone = new Promise((resolve) => {
+      if (server.child.exitCode !== null || server.child.signalCode !== null) resolve("gone");
+      else server.child.once("exit", () => resolve("gone"));
+    });
+    if ((await Promise.race([stopAsked, gone])) !== "gone") return server;
+    ends.push(Date.now());
+    if (ends.length > 5 && Date.now() - ends.at(-6) < 60_000)
+      throw new Refusal("The server stopped by itself six times in a minute. What it said stands above.");
+    step("The server stopped by itself; starting it again");
+    server = await again();
+  }
+}

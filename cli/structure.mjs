@@ -73,6 +73,12 @@ async function writtenTwice(files) {
   return found;
 }
 
+/** Packages of the lock file of which nobody could tell that they were exchanged on their way here. */
+function withoutHash() {
+  const { packages } = JSON.parse(readFileSync(join(root, "package-lock.json"), "utf8"));
+  return Object.entries(packages).flatMap(([path, p]) => (path && !p.link && !p.integrity ? [path] : []));
+}
+
 /** The figures, and in words what is over its limit. */
 export async function measureStructure() {
   const files = sources();
@@ -85,8 +91,10 @@ export async function measureStructure() {
   );
   const tests = count(files.filter((f) => isTest(f.name)));
   const twice = await writtenTwice(files);
+  const bare = withoutHash();
   const broken = [
     ...twice,
+    ...bare.map((path) => `package-lock.json: ${path} has no integrity hash`),
     ...wide.map((at) => `${at} is wider than ${limits.columns} columns`),
     ...long
       .filter((f) => f.lines.length > limits.longest)
@@ -95,7 +103,16 @@ export async function measureStructure() {
       ? [`${long.length} of ${files.length} files are over ${limits.usual} lines, more than one in twenty`]
       : []),
   ];
-  return { files: files.length, lines: count(files), tests, long, wide: wide.length, twice: twice.length, broken };
+  return {
+    files: files.length,
+    lines: count(files),
+    tests,
+    long,
+    wide: wide.length,
+    twice: twice.length,
+    bare: bare.length,
+    broken,
+  };
 }
 
 /** Prints the figures. */
@@ -106,5 +123,6 @@ export async function structure() {
   for (const f of s.long.slice(0, 10)) say(`  ${String(f.lines.length).padStart(5)}  ${f.name}`);
   say(`lines wider than ${limits.columns} columns: ${s.wide}`);
   say(`closed lists written twice: ${s.twice}`);
+  say(`packages of the lock file without an integrity hash: ${s.bare}`);
   return s.broken;
 }

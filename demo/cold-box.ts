@@ -1,5 +1,5 @@
 import { addDays } from "@/core/sessions/date";
-import { saveProtocol } from "@/stages/bench/commands";
+import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { saveBrief } from "@/stages/brief/commands";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { saveRequirement } from "@/stages/needs/commands/requirements";

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import sharp from "sharp";
-import { recordRun } from "@/stages/bench/commands";
+import { recordRun } from "@/stages/bench/commands/runs";
 import { importRoster } from "@/stages/people/commands/roster";
 import { studentsOf } from "@/stages/people/queries/students";
 import { lift, type pumpOf } from "./model";

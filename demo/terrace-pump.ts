@@ -6,7 +6,7 @@ import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { addCoInstructor } from "@/stages/people/commands/guests";
 import { addDaysOffToProject } from "@/stages/plan/commands/days-off";
 import { saveMilestone } from "@/stages/plan/commands/milestones";
-import { createEdition } from "@/stages/records/commands";
+import { createEdition } from "@/stages/records/commands/editions";
 import { dates, requirement, roster } from "./helpers";
 import { random } from "./model";
 import { at, fresh, run } from "./run";
@@ -24,6 +24,8 @@ export async function openTerrace(owner: string, co: { name: string; email: stri
     startsOn: start,
     endsOn: day(10, 4),
     eventOn: day(10, 4),
+    // This year's plan, event and grades are told below.
+    parts: ["brief", "requirements", "protocols", "rubrics", "tools", "questions"],
   });
   fresh();
   await run(addCoInstructor, owner, { projectId, ...co });

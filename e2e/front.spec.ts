@@ -111,6 +111,8 @@ test(
     expect(await findings(phone)).toEqual([]);
     expect(await phone.getByRole("link").allInnerTexts()).toEqual([]);
     await expect(phone.getByText("R-01")).toHaveCount(0);
+    // What a concept does not keep is said in the words of the must.
+    await expect(phone.getByText(/^Does not keep: /).first()).toBeVisible();
     await phone.getByLabel(/How long above 8 °C/).fill("Half an hour is still good.");
     await phone.getByRole("button", { name: "Send the answer" }).click();
     await expect(phone.getByText("1 question to answer")).toHaveCount(0);
@@ -194,9 +196,11 @@ test("the plan is moved by keyboard and by dragging, and a lost day is tried bef
   await page.keyboard.press("ArrowLeft");
   await expect(page.getByText(/cannot begin before session/)).toBeVisible();
   const box = (await bar.boundingBox())!;
+  // Two sessions to the right: a bed is as many sessions wide as it takes.
+  const session = box.width / Number(/: (\d+) sessions?/.exec((await bar.getAttribute("aria-label"))!)![1]);
   await page.mouse.move(box.x + 20, box.y + box.height / 2);
   await page.mouse.down();
-  await page.mouse.move(box.x + 20 + 48, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.move(box.x + 20 + 2 * session, box.y + box.height / 2, { steps: 4 });
   await page.mouse.up();
   await expect(bar).toHaveAttribute("aria-valuenow", String(before + 2));
   await page.getByRole("button", { name: /^Session 9,/ }).click();

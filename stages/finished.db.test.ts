@@ -2,7 +2,7 @@
 import type { Actor } from "@/core/access/can";
 import { execute } from "@/platform/command/command";
 import { commands } from "@/stages/commands";
-import { finishProject, reopenProject } from "@/stages/records/commands";
+import { finishProject, reopenProject } from "@/stages/records/commands/editions";
 import { ok, refused } from "@/stages/testing/database";
 import { table } from "@/stages/testing/matrix";
 import { openClass } from "@/stages/testing/school";
@@ -19,10 +19,12 @@ beforeAll(async () => {
 afterAll(() => done());
 
 const open = [
+  "archiveProject",
   "changePassword",
   "createEdition",
   "createGuestLink",
   "createProject",
+  "deleteProject",
   "endEnrolment",
   "endSessions",
   "eraseStudent",

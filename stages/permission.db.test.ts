@@ -60,7 +60,17 @@ async function permitted(name: string, role: Role, input: object): Promise<boole
 }
 
 // Their subjects are tried by the journeys that make them.
-const missing = new Set(["removePhoto", "voidAttempt", "revokeGuestLink", "removeChallengeResult", "removeSketch"]);
+const missing = new Set([
+  "removePhoto",
+  "voidAttempt",
+  "revokeGuestLink",
+  "removeChallengeResult",
+  "removeSketch",
+  "withdrawFinding",
+  "withdrawSheet",
+  "bringBack",
+  "purgeWithdrawn",
+]);
 
 for (const [name, { input, may }] of Object.entries(table)) {
   test(`${name}: ${may.join(", ") || "nobody, of what does not exist"}`, async () => {

@@ -1,4 +1,5 @@
 import type { Schema } from "yup";
+import { unitsOf } from "@/core/quantity/systems";
 import { asEntered, entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { firstInstructor } from "@/platform/sign-in/schema";
 import { run } from "@/stages/bench/schema";
@@ -156,9 +157,9 @@ describe("what was typed", () => {
     sides: readSides(typed.sides, "mm"),
   };
   test("comes back into the form as it was typed", () =>
-    expect(asEntered({ ...kept, entered: entered(typed) })).toEqual(typed));
+    expect(asEntered({ ...kept, entered: entered(typed) }, unitsOf("us"))).toEqual(typed));
   test("is exact where nothing is known of the typing, so that saving without a change changes nothing", () => {
-    const shown = asEntered({ ...kept, entered: {} });
+    const shown = asEntered({ ...kept, entered: {} }, unitsOf("metric"));
     expect(shown.sides).toBe("457.2 × 304.8 × 355.6 mm");
     expect([siOrNull(shown.mass, "kg"), siOrNull(shown.cost, "1"), readSides(shown.sides, "mm")]).toEqual([
       kept.mass,
@@ -166,8 +167,21 @@ describe("what was typed", () => {
       kept.sides,
     ]);
   });
+  test("a bare number stands as typed only while it means the same: not after the units were changed", () => {
+    const bare = { mass: "9", cost: "", sides: "18 × 12 × 14" };
+    const us = { mass: siOrNull("9", "lb"), cost: null, sides: readSides(bare.sides, "in"), entered: entered(bare) };
+    expect(asEntered(us, unitsOf("us"))).toMatchObject({ mass: "9", sides: "18 × 12 × 14" });
+    expect(asEntered(us, unitsOf("metric"))).toMatchObject({
+      mass: "4.08233133 kg",
+      sides: "457.2 × 304.8 × 355.6 mm",
+    });
+  });
   test("of nothing is nothing", () => {
     expect(entered({ mass: "", cost: "", sides: "" })).toEqual({});
-    expect(asEntered({ mass: null, cost: null, sides: null, entered: {} })).toEqual({ mass: "", cost: "", sides: "" });
+    expect(asEntered({ mass: null, cost: null, sides: null, entered: {} }, unitsOf("us"))).toEqual({
+      mass: "",
+      cost: "",
+      sides: "",
+    });
   });
 });

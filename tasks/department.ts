@@ -1,6 +1,7 @@
 // Makes a department out of the demo, by SQL: its running project many times over, each with a department's runs.
 import { inOrder } from "@/platform/bundle/catalog";
 import { closeDb, db, inTransaction, type Tx } from "@/platform/db/db";
+import { travels } from "@/platform/registry/table";
 import { freshenStandings } from "@/stages/contest/queries/standings";
 import { freshen } from "@/stages/needs/queries/kept";
 import { tables } from "@/stages/tables";
@@ -46,7 +47,7 @@ async function copyProject(sql: Tx, projectId: string): Promise<void> {
   `;
   const people = tables.flatMap((x) => (x.people ?? []).map((c) => `SELECT ${c} FROM ${x.name} WHERE ${x.of}`));
   for (const t of await inOrder(sql, tables)) {
-    if (t.name === "file" || (!t.of && t.name !== "person")) continue;
+    if (t.name === "file" || !travels(t)) continue;
     const mine = columns.filter((c) => c.table === t.name);
     const given = mine.map(({ column: c, type }) => {
       if (own[`${t.name}.${c}`]) return own[`${t.name}.${c}`];

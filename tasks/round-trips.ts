@@ -4,7 +4,7 @@ import { connect, createServer, type Server } from "node:net";
 import { execute } from "@/platform/command/command";
 import { closeDb, db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
-import { recordRun } from "@/stages/bench/commands";
+import { recordRun } from "@/stages/bench/commands/runs";
 
 let [trips, asking] = [0, false];
 

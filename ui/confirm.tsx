@@ -10,11 +10,18 @@ export function Confirm({
   onOpen,
   onYes,
   children,
+  more,
+  yes = "Yes, do it",
+  ready = true,
 }: {
   open: boolean;
   onOpen: (open: boolean) => void;
   onYes: () => void;
   children: ReactNode;
+  /** What is filled in before. */
+  more?: ReactNode;
+  yes?: string;
+  ready?: boolean;
 }) {
   return (
     <AlertDialog.Root open={open} onOpenChange={onOpen}>
@@ -28,10 +35,11 @@ export function Confirm({
         >
           <AlertDialog.Title className="sr-only">Are you sure?</AlertDialog.Title>
           <AlertDialog.Description className="wrap-break-word">{children}</AlertDialog.Description>
+          {more}
           <div className="mt-3 flex flex-wrap justify-end gap-2">
             <AlertDialog.Cancel className={buttonClass("plain")}>No</AlertDialog.Cancel>
-            <AlertDialog.Action className={buttonClass("danger")} onClick={onYes}>
-              Yes, do it
+            <AlertDialog.Action className={buttonClass("danger")} onClick={onYes} disabled={!ready}>
+              {yes}
             </AlertDialog.Action>
           </div>
         </AlertDialog.Content>

@@ -30,7 +30,9 @@ export function Fold({
       onOpenChange={(open) => open && setSeen(true)}
       className={cx("group/fold", className)}
     >
-      <Collapsible.Trigger className={cx("inline-flex items-start gap-1 text-left hover:text-ink", labelClass)}>
+      <Collapsible.Trigger
+        className={cx("inline-flex max-w-full items-start gap-1 text-left wrap-anywhere hover:text-ink", labelClass)}
+      >
         <ChevronRight
           size={12}
           strokeWidth={2.4}

@@ -22,9 +22,9 @@ class Line {
   close() {
     this.closed = true;
   }
-  say(kind: string, request: string | null = null) {
+  say(kind: string, request: string | null = null, number?: number) {
     act(() => {
-      this.heard[kind]!({ data: JSON.stringify({ request }) });
+      this.heard[kind]!({ data: JSON.stringify({ request, number }) });
       jest.runAllTimers();
     });
   }
@@ -41,18 +41,18 @@ afterEach(() => jest.useRealTimers());
 
 test("a page asks for the topics of its own part of the project", () => {
   const shows = { bench: ["run", "build"], plan: ["task"] };
-  const { rerender } = render(<LiveRefresh url="/live?p=1" shows={shows} base="/p/pump" />);
-  expect(line().url).toBe("/live?p=1&about=run,build");
+  const { rerender } = render(<LiveRefresh since={7} url="/live?p=1" shows={shows} base="/p/pump" />);
+  expect(line().url).toBe("/live?p=1&about=run,build&since=7");
   path = "/p/pump/plan/gates";
-  rerender(<LiveRefresh url="/live?p=1" shows={shows} base="/p/pump" />);
-  expect([line().url, Line.all[0]!.closed]).toEqual(["/live?p=1&about=task", true]);
+  rerender(<LiveRefresh since={7} url="/live?p=1" shows={shows} base="/p/pump" />);
+  expect([line().url, Line.all[0]!.closed]).toEqual(["/live?p=1&about=task&since=7", true]);
   path = "/p/pump/elsewhere";
-  rerender(<LiveRefresh url="/live?p=1" shows={shows} base="/p/pump" />);
-  expect(line().url).toBe("/live?p=1");
+  rerender(<LiveRefresh since={7} url="/live?p=1" shows={shows} base="/p/pump" />);
+  expect(line().url).toBe("/live?p=1&since=7");
 });
 
 test("what others write loads the page again; what was sent from here does not", () => {
-  render(<LiveRefresh url="/live" shows={["run"]} />);
+  render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
   line().say("change", sentByUs("mine"));
   expect(refresh).not.toHaveBeenCalled();
   line().say("change", "theirs");
@@ -61,7 +61,7 @@ test("what others write loads the page again; what was sent from here does not",
 });
 
 test("several writes in a moment load it once", () => {
-  render(<LiveRefresh url="/live" shows={["run"]} />);
+  render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
   act(() => {
     for (let i = 0; i < 5; i++) line().heard.change!({ data: JSON.stringify({ request: `${i}` }) });
     jest.runAllTimers();
@@ -70,7 +70,7 @@ test("several writes in a moment load it once", () => {
 });
 
 test("a lost line is said; when it is back the page loads, and the first time it does not", () => {
-  render(<LiveRefresh url="/live" shows={["run"]} />);
+  render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
   line().say("ready");
   expect([refresh.mock.calls.length, screen.getByRole("status").textContent]).toEqual([0, ""]);
   line().say("error");
@@ -80,7 +80,22 @@ test("a lost line is said; when it is back the page loads, and the first time it
 });
 
 test("a page that is left asks no more", () => {
-  const { unmount } = render(<LiveRefresh url="/live" shows={["run"]} />);
+  const { unmount } = render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
   unmount();
   expect(line().closed).toBe(true);
+});
+
+test("the next line asks from what was heard or made last, whichever is newer", () => {
+  path = "/p/pump/bench";
+  const shows = { bench: ["run"], plan: ["task"] };
+  const page = (since: number) => <LiveRefresh since={since} url="/live?p=1" shows={shows} base="/p/pump" />;
+  const { rerender } = render(page(7));
+  line().say("ready", null, 9);
+  path = "/p/pump/plan";
+  rerender(page(8));
+  expect(line().url).toBe("/live?p=1&about=task&since=9");
+  line().say("change", "theirs", 10);
+  path = "/p/pump/bench";
+  rerender(page(12));
+  expect(line().url).toBe("/live?p=1&about=run&since=12");
 });

@@ -1,20 +1,24 @@
 "use client";
 
 import { usePathname, useRouter } from "next/navigation";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { isOurs } from "./own-requests";
 
 /**
- * Loads the page again when somebody else writes to the project about something that it shows; says when the line is
- * lost. `shows` names the kinds of things, for every page alike or by the first part of the address below `base`.
+ * Loads the page again when somebody else writes to the project about something that it shows, also when that was
+ * between its making and now; says when the line is lost. `shows` names the kinds of things, for every page alike or by
+ * the first part of the address below `base`.
  */
 export function LiveRefresh({
   url,
   dark,
   shows,
   base = "",
+  since,
 }: {
   url: string;
+  /** The number of the last notice that the page as it was made knows of. */
+  since: number;
   dark?: boolean;
   shows: readonly string[] | Readonly<Record<string, readonly string[]>>;
   base?: string;
@@ -23,16 +27,23 @@ export function LiveRefresh({
   const about = ("length" in shows ? (shows as readonly string[]) : (shows[place] ?? [])).join(",");
   const router = useRouter();
   const [lost, setLost] = useState(false);
+  const known = useRef(since);
+  known.current = Math.max(known.current, since);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
     let wasLost = false;
-    const source = new EventSource(about ? `${url}&about=${about}` : url);
+    const source = new EventSource(`${url}${about && `&about=${about}`}&since=${known.current}`);
+    const hear = (e: MessageEvent) => {
+      const { request, number } = JSON.parse(e.data) as { request?: string | null; number?: number | null };
+      if (typeof number === "number") known.current = Math.max(known.current, number);
+      return request;
+    };
     const soon = () => {
       clearTimeout(timer);
       timer = setTimeout(() => router.refresh(), 60);
     };
     source.addEventListener("change", (e) => {
-      if (!isOurs((JSON.parse(e.data) as { request: string | null }).request)) soon();
+      if (!isOurs(hear(e) ?? null)) soon();
     });
     const back = () => {
       if (wasLost) soon();
@@ -43,7 +54,10 @@ export function LiveRefresh({
       wasLost = true;
       setLost(true);
     };
-    source.addEventListener("ready", back);
+    source.addEventListener("ready", (e) => {
+      hear(e);
+      back();
+    });
     source.addEventListener("error", away);
     // The line to the server stands, but the server itself does not hear of writes for the moment.
     source.addEventListener("again", back);

@@ -1,12 +1,13 @@
 /** @jest-environment jsdom */
 // What every form and page is made of: each part by pointer and by keyboard, and what it keeps.
-import { act, render, screen } from "@testing-library/react";
+import { act, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { renderToString } from "react-dom/server";
 import { Checkbox } from "./checkbox";
 import { Confirm } from "./confirm";
 import { Fold } from "./fold";
+import { WithdrawButton } from "./form/withdraw-button";
 import { Menu } from "./menu";
 import { Panels } from "./panels";
 import { loadSelect, Select } from "./select";
@@ -14,6 +15,8 @@ import { tip } from "./tip";
 import { Tips } from "./tips";
 import { toast } from "./toast";
 import { Toasts } from "./toasts";
+
+jest.mock("next/navigation", () => ({ useRouter: () => ({ refresh: () => {}, push: () => {} }) }));
 
 beforeAll(() => loadSelect());
 
@@ -212,11 +215,60 @@ describe("hints", () => {
 });
 
 test("short notices stand one beside the other, wherever they were said", async () => {
-  render(<Toasts />);
+  render(<Toasts undo={jest.fn()} />);
   act(() => {
     toast("The build is recorded.");
     toast("2 rows copied for a spreadsheet.");
   });
   expect(screen.getAllByText("The build is recorded.").length).toBeGreaterThan(0);
   expect(screen.getAllByText("2 rows copied for a spreadsheet.").length).toBeGreaterThan(0);
+});
+
+test("what is said before anybody can show it is shown then, once", async () => {
+  toast("Saved while the page was loading.");
+  const { unmount } = render(<Toasts undo={jest.fn()} />);
+  expect((await screen.findAllByText("Saved while the page was loading.")).length).toBeGreaterThan(0);
+  unmount();
+  render(<Toasts undo={jest.fn()} />);
+  expect(screen.queryByText("Saved while the page was loading.")).toBeNull();
+});
+
+test("what was taken out can be brought back from its notice", async () => {
+  const undo = jest.fn().mockResolvedValue({ ok: true, value: null });
+  render(<Toasts undo={undo} />);
+  act(() => toast("Cistern G4: taken out.", "w1"));
+  await userEvent.click(await screen.findByRole("button", { name: "Bring it back" }));
+  expect(undo).toHaveBeenCalledWith({ id: "w1" }, expect.objectContaining({ requestId: expect.any(String) }));
+  await waitFor(() => expect(screen.getAllByText("It is back.").length).toBeGreaterThan(0));
+});
+
+describe("WithdrawButton", () => {
+  const went = { ok: true, value: { withdrawn: "w1", label: "Cistern G4" } } as const;
+
+  test("something small goes at a press", async () => {
+    const action = jest.fn().mockResolvedValue(went);
+    render(
+      <WithdrawButton action={action} id="t1">
+        remove
+      </WithdrawButton>,
+    );
+    await userEvent.click(screen.getByRole("button", { name: "remove" }));
+    expect(action).toHaveBeenCalledWith({ id: "t1", reason: "" }, expect.anything());
+  });
+
+  test("something large says what goes along and waits for a reason", async () => {
+    const action = jest.fn().mockResolvedValue(went);
+    render(
+      <WithdrawButton action={action} id="b1" says="Its runs go with it.">
+        Withdraw
+      </WithdrawButton>,
+    );
+    await userEvent.click(screen.getByRole("button", { name: "Withdraw" }));
+    const yes = await screen.findByRole("button", { name: "Withdraw it" });
+    expect(screen.getByText(/Its runs go with it/)).toBeTruthy();
+    expect(yes.hasAttribute("disabled")).toBe(true);
+    await userEvent.type(screen.getByRole("textbox"), "Recorded twice");
+    await userEvent.click(yes);
+    expect(action).toHaveBeenCalledWith({ id: "b1", reason: "Recorded twice" }, expect.anything());
+  });
 });

@@ -3,6 +3,7 @@
 import { act, render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { DataTable } from "./table";
+import { useChosen } from "./table-chosen";
 import type { Row } from "./table-rows";
 
 const columns = [
@@ -144,4 +145,27 @@ test("of 1,500 rows the first are laid out; filter and sort reach all, and print
   await userEvent.clear(filter);
   act(() => void window.dispatchEvent(new Event("beforeprint")));
   expect(names()).toHaveLength(1500);
+});
+
+function Act() {
+  const { ids, end } = useChosen();
+  return (
+    <button type="button" onClick={end}>
+      act on {ids.join("+")}
+    </button>
+  );
+}
+
+test("several rows are ticked, alone or all that a filter shows, and what is done to them finds them", async () => {
+  show(rows, { many: <Act /> });
+  expect(screen.queryByRole("checkbox")).toBeNull();
+  await userEvent.click(screen.getByText("Choose several"));
+  expect(screen.queryByText(/act on/)).toBeNull();
+  await userEvent.click(screen.getByRole("checkbox", { name: "Cedar" }));
+  await userEvent.type(screen.getByLabelText("Filter Teams"), "ir");
+  await userEvent.click(screen.getByRole("checkbox", { name: "all that are shown" }));
+  expect(screen.getByText("3 chosen")).toBeTruthy();
+  await userEvent.click(screen.getByRole("checkbox", { name: "Fir" }));
+  await userEvent.click(screen.getByText("act on Cedar+Birch"));
+  expect(screen.queryByRole("checkbox")).toBeNull();
 });

@@ -16,6 +16,7 @@ import { type KeyboardEvent, type ReactNode, useMemo, useRef, useState } from "r
 import { byName, plainLetters } from "@/core/text/plain";
 import { cx } from "./classes";
 import { useReady } from "./ready";
+import { ChoosingBox, ChosenBar, useChoosing } from "./table-chosen";
 import { type Column, cellOf, copyText, type Row, rowAfter } from "./table-rows";
 import { toast } from "./toast";
 import { useWindowed } from "./windowed";
@@ -56,6 +57,7 @@ export function DataTable({
   groups = {},
   foot,
   empty = "Nothing here yet.",
+  many,
 }: {
   columns: Column[];
   rows: Row[];
@@ -66,6 +68,8 @@ export function DataTable({
   /** Rows under all others, whatever the order: where the next one is typed. */
   foot?: ReactNode;
   empty?: ReactNode;
+  /** What can be done to several rows at once: it finds what is ticked by `useChosen`. */
+  many?: ReactNode;
 }) {
   const ready = useReady();
   const [sorting, setSorting] = useState<SortingState>([]);
@@ -94,6 +98,8 @@ export function DataTable({
   });
   const found = table.getRowModel().rows.map((r) => r.original);
   const { shown, more, mark } = useWindowed(found);
+  const choosing = useChoosing();
+  const width = columns.length + (choosing.ids ? 1 : 0);
   const copy = async () => {
     await navigator.clipboard.writeText(copyText(columns, found));
     toast(`${found.length} ${found.length === 1 ? "row" : "rows"} copied for a spreadsheet.`);
@@ -136,9 +142,20 @@ export function DataTable({
               Copy for a spreadsheet
             </button>
           )}
+          {many && rows.length > 1 && !choosing.ids && (
+            <button
+              type="button"
+              disabled={!ready}
+              onClick={choosing.start}
+              className="text-soft underline decoration-line underline-offset-3 hover:text-ink"
+            >
+              Choose several
+            </button>
+          )}
           {tools}
         </div>
       )}
+      {choosing.ids && <ChosenBar of={choosing}>{many}</ChosenBar>}
       <div
         className={cx("table-room", rows.length > 20 && "table-tall")}
         tabIndex={0}
@@ -149,6 +166,11 @@ export function DataTable({
           <caption className="sr-only">{caption}</caption>
           <thead>
             <tr>
+              {choosing.ids && (
+                <th>
+                  <ChoosingBox of={choosing} ids={found.map((r) => r.id)} label="all that are shown" />
+                </th>
+              )}
               {columns.map((c) => (
                 <Heading key={c.key} column={c} of={table.getColumn(c.key)} />
               ))}
@@ -158,7 +180,7 @@ export function DataTable({
             {shown.map((r, i) => [
               r.group && sorting.length === 0 && r.group !== shown[i - 1]?.group && (
                 <tr key={`group ${r.id}`} className="band">
-                  <td colSpan={columns.length}>{groups[r.group] ?? r.group}</td>
+                  <td colSpan={width}>{groups[r.group] ?? r.group}</td>
                 </tr>
               ),
               <tr
@@ -169,10 +191,19 @@ export function DataTable({
                 onFocus={() => setActive(i)}
                 onKeyDown={(e) => go(e, i)}
               >
+                {choosing.ids && (
+                  <td>
+                    <ChoosingBox of={choosing} ids={[r.id]} label={String(cellOf(r, columns[0]!.key).value ?? r.id)} />
+                  </td>
+                )}
                 {columns.map((c) => {
                   const cell = cellOf(r, c.key);
                   return (
-                    <td key={c.key} className={cx(c.num && "num", c.className, cell.className)}>
+                    <td
+                      key={c.key}
+                      data-label={c.text || undefined}
+                      className={cx(c.num && "num", c.className, cell.className)}
+                    >
                       {cell.show ?? cell.value ?? "–"}
                     </td>
                   );
@@ -180,7 +211,7 @@ export function DataTable({
               </tr>,
               r.detail && (
                 <tr key={`detail ${r.id}`}>
-                  <td colSpan={columns.length} className="bg-[#f6f1e6] p-0">
+                  <td colSpan={width} className="bg-[#f6f1e6] p-0">
                     {r.detail}
                   </td>
                 </tr>
@@ -188,14 +219,14 @@ export function DataTable({
             ])}
             {more > 0 && (
               <tr ref={mark} className="no-print">
-                <td colSpan={columns.length} className="text-soft">
+                <td colSpan={width} className="text-soft">
                   and {more} more
                 </td>
               </tr>
             )}
             {found.length === 0 && !foot && (
               <tr>
-                <td colSpan={columns.length} className="text-soft">
+                <td colSpan={width} className="text-soft">
                   {words ? `Nothing fits “${words}”.` : empty}
                 </td>
               </tr>

@@ -2,8 +2,7 @@ import Decimal from "decimal.js";
 import type { Limit } from "../needs/requirement";
 import { describeLimit, limitRange } from "../needs/requirement";
 import { sameDimension } from "../quantity/dimension";
-import { limitsInText, type StatedLimit } from "../quantity/limits-in-text";
-import { parseQuantity } from "../quantity/quantity";
+import { limitsInText, type StatedLimit, type StatedSides, sidesInText } from "../quantity/limits-in-text";
 import { parseUnit } from "../quantity/units";
 
 /** The sections that a one-page brief has; each with the words its heading may be recognised by. */
@@ -29,11 +28,6 @@ export function briefSections(markdown: string): BriefSection[] {
   return out.map((s) => ({ title: s.title, body: s.body.trim() }));
 }
 
-/** Three sides as people write them: 600 × 400 × 400 mm; each may carry the unit, the last one must. */
-const number = /(\d+(?:[.,]\d+)?)/.source;
-const times = /\s*(?:mm|cm|m)?\s*[×x*]\s*/.source;
-const threeSides = new RegExp(`${number}${times}${number}${times}${number}\\s*(mm|cm|m|in)\\b`, "i");
-
 /**
  * The sections of a one-page brief that a text does not have.
  * @example
@@ -52,16 +46,12 @@ export interface Rule {
   readonly key: string;
   readonly text: string;
   readonly limits: readonly StatedLimit[];
-  /** Three sides, SI, where the rule states a size. */
-  readonly sides: readonly string[] | null;
+  /** Three sides where the rule states a size. */
+  readonly size: StatedSides | null;
 }
 
-const sidesIn = (text: string): string[] | null => {
-  const m = threeSides.exec(text);
-  if (!m) return null;
-  const si = [m[1]!, m[2]!, m[3]!].map((v) => parseQuantity(`${v} ${m[4]!}`, "mm"));
-  return si.every((q) => q.ok) ? si.map((q) => (q.ok ? q.quantity.si : "")) : null;
-};
+/** No brief of one page has more rules, nor longer ones; what is beyond is text. */
+const most = { rules: 200, letters: 400 };
 
 /**
  * The rules of a brief that hold a number: the list items of its section of rules. Markdown emphasis is taken off.
@@ -75,8 +65,8 @@ export function rulesWithNumbers(markdown: string): Rule[] {
     .flatMap((s) =>
       s.body.split("\n").flatMap((line) => {
         const item = /^\s*(?:[-*+]|\d+[.)])\s+(.*)$/.exec(line)?.[1]?.replace(/[*_`]/g, "").trim();
-        if (!item || !/\d/.test(item)) return [];
-        const sides = sidesIn(item);
+        if (!item || item.length > most.letters || !/\d/.test(item)) return [];
+        const size = sidesInText(item);
         return [
           {
             key: item
@@ -84,12 +74,13 @@ export function rulesWithNumbers(markdown: string): Rule[] {
               .replace(/\d+(?:[.,]\d+)*/g, "#")
               .replace(/\s+/g, " "),
             text: item,
-            limits: sides ? [] : limitsInText(item),
-            sides,
+            limits: size ? [] : limitsInText(item),
+            size,
           },
         ];
       }),
-    );
+    )
+    .slice(0, most.rules);
 }
 
 /**
@@ -116,9 +107,7 @@ export function rulesWithNumbers(markdown: string): Rule[] {
  * // => null
  */
 export function ruleDiffers(rule: Rule, limit: Limit): string | null {
-  const says = rule.sides
-    ? `${rule.sides.map((s) => new Decimal(s).times(1000).toString()).join(" × ")} mm`
-    : rule.limits.map((l) => l.text).join(", ");
+  const says = rule.size ? rule.size.text : rule.limits.map((l) => l.text).join(", ");
   const differ = `the rule says ${says || "no number of this kind"}, the requirement ${describeLimit(limit)}`;
   if (limit.comparator === "yes") return null;
   if (limit.comparator === "fits") {
@@ -127,7 +116,7 @@ export function ruleDiffers(rule: Rule, limit: Limit): string | null {
         .map(Number)
         .sort((a, b) => a - b)
         .join();
-    return rule.sides && limit.sides && sorted(rule.sides) === sorted(limit.sides) ? null : differ;
+    return rule.size && limit.sides && sorted(rule.size.sides) === sorted(limit.sides) ? null : differ;
   }
   const unit = parseUnit(limit.unit);
   const stated = rule.limits

@@ -1,5 +1,6 @@
 import Decimal from "decimal.js";
 import type { DatumMark } from "../vocabulary/concepts";
+import { equation, joined } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
 
 export interface Weighted {
@@ -61,7 +62,8 @@ export function weightedTotals(
           }),
         },
       };
-    const total = criteria.reduce((s, c) => s.plus(new Decimal(c.weight).times(of[c.key]!)), new Decimal(0)).div(sum);
+    const earned = (c: Weighted) => new Decimal(c.weight).times(of[c.key]!);
+    const total = criteria.reduce((s, c) => s.plus(earned(c)), new Decimal(0)).div(sum);
     const value = total.toDecimalPlaces(10).toNumber();
     return {
       option,
@@ -73,10 +75,9 @@ export function weightedTotals(
           rule,
           steps: [
             ...criteria.map(
-              (c) =>
-                `${c.name}: ${show(c.weight)} × ${show(of[c.key]!)} = ${show(new Decimal(c.weight).times(of[c.key]!))}`,
+              (c) => `${c.name}: ${equation([{ of: c.weight }, " × ", { of: of[c.key]! }], show(earned(c)))}`,
             ),
-            `sum ÷ ${show(sum)} = ${show(total)}`,
+            `sum: ${equation(["(", ...joined(criteria.map(earned), " + "), ") ÷ ", { of: sum }], show(total))}`,
           ],
         }),
       },

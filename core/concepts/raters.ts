@@ -1,3 +1,6 @@
+import Decimal from "decimal.js";
+import { formatNumber } from "../quantity/quantity";
+import { equation, joined } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
 
 export interface Rating {
@@ -42,11 +45,7 @@ function solve(a: number[][], b: number[]): number[] {
   return x;
 }
 
-const two = (x: number) =>
-  (Math.round(x * 100 + Number.EPSILON) / 100)
-    .toFixed(2)
-    .replace(/^-0\.00$/, "0.00")
-    .replace("-", "−");
+const two = (x: number) => formatNumber(new Decimal(x).toDecimalPlaces(10), 2);
 
 /**
  * Several raters on several options: raw means, and scores adjusted for severity by the additive model score = option +
@@ -136,7 +135,19 @@ export function adjustForSeverity(ratings: readonly Rating[]): RaterModel {
             title: `Raw mean of ${option}`,
             result: two(raw),
             rule: "The mean of its raters' scores.",
-            steps: [`(${mine.map((r) => two(r.score)).join(" + ")}) ÷ ${mine.length} = ${two(raw)}`],
+            steps: [
+              equation(
+                [
+                  "(",
+                  ...joined(
+                    mine.map((r) => r.score),
+                    " + ",
+                  ),
+                  `) ÷ ${mine.length}`,
+                ],
+                two(raw),
+              ),
+            ],
             inputs,
           }),
         },
@@ -148,8 +159,11 @@ export function adjustForSeverity(ratings: readonly Rating[]): RaterModel {
             rule,
             steps: mine.map(
               (r) =>
-                `${r.rater}: ${two(r.score)} − (${two(severity.get(r.rater)!)}) = ` +
-                `${two(r.score - severity.get(r.rater)!)}`,
+                `${r.rater}: ` +
+                equation(
+                  [{ of: r.score }, " − ", { of: severity.get(r.rater)! }],
+                  two(r.score - severity.get(r.rater)!),
+                ),
             ),
             inputs,
             warnings:

@@ -163,15 +163,32 @@ export function evaluateFormula(expression: string, inputs: Readonly<Record<stri
     draws,
     simulated,
     contributions,
-    substituted: substitute(expression, scope),
+    substituted: substitute(expression, scope, (at) => Number(ready.value.evaluate(at))),
   };
 }
 
-/** The formula with its numbers; negative ones in brackets, so that signs bind as in the formula. */
-function substitute(expression: string, scope: Readonly<Record<string, number>>): string {
+/** Significant digits that are shown of what a formula comes to. */
+export const shownDigits = 5;
+
+/**
+ * The formula with its numbers, with as many digits as redoing it takes; negative ones in brackets, so that signs bind
+ * as in the formula.
+ */
+function substitute(
+  expression: string,
+  scope: Readonly<Record<string, number>>,
+  evaluate: (scope: Record<string, number>) => number,
+): string {
+  const shown = (x: number) => Number(x.toPrecision(shownDigits));
+  const wanted = shown(evaluate({ ...scope }));
+  const rounded = (digits: number) =>
+    Object.fromEntries(Object.entries(scope).map(([k, v]) => [k, Number(v.toPrecision(digits))]));
+  let digits = 6;
+  while (digits < 17 && shown(evaluate(rounded(digits))) !== wanted) digits++;
+  const at = rounded(digits);
   return showFormula(expression).replace(/[A-Za-z][A-Za-z0-9_]*/g, (name) => {
     if (!Object.hasOwn(scope, name)) return name;
-    const text = String(Number(scope[name]!.toPrecision(6)));
+    const text = String(at[name]);
     return text.startsWith("-") ? `(${text})` : text;
   });
 }

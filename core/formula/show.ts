@@ -1,4 +1,5 @@
 import { formatNumber } from "../quantity/quantity";
+import { equation } from "../working/equation";
 
 /**
  * The names that stand in a formula, each once, functions included.
@@ -45,4 +46,33 @@ export function expandUncertainty(u: number): Uncertain {
 export function showUncertain(value: number, u: number): string {
   const { U, digits } = expandUncertainty(u);
   return U > 0 ? `${formatNumber(value, digits)} ± ${formatNumber(U, digits)}` : formatNumber(value);
+}
+
+/**
+ * The line in which an SI value becomes one in a unit: as it is shown, or with its uncertainty.
+ * @param factor SI per unit
+ * @example inUnit(0.0001, 1 / 60000, "6.0", "L/min") // => "0.0001 × 60000 = 6.0 L/min"
+ * @example inUnit(0.05, 1, { value: 0.05, U: 0.01, digits: 2 }, "kg") // => "0.05 = 0.05 ± 0.01 kg"
+ */
+export function inUnit(
+  si: number,
+  factor: number,
+  result: string | (Uncertain & { value: number }),
+  unit: string,
+): string {
+  const times = Math.round(1 / factor);
+  const per =
+    factor === 1
+      ? ""
+      : times > 1 && Math.abs(times * factor - 1) < 1e-12
+        ? ` × ${times}`
+        : ` ÷ ${Number(factor.toPrecision(12))}`;
+  const left = [{ of: si, digits: 4 }, per];
+  if (typeof result === "string") return equation(left, result, unit);
+  const { value, U, digits } = result;
+  const known = `± ${formatNumber(U, digits)} ${unit}`;
+  // Where tens or hundreds are rounded, the rounding is a step of its own.
+  return digits < 0
+    ? `${equation(left, formatNumber(value, 0))}, rounded ${formatNumber(value, digits)} ${known}`
+    : equation(left, formatNumber(value, digits), known);
 }

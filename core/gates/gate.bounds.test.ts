@@ -35,7 +35,7 @@ test("a tool asks for as many signed members as it says, never for more than the
 });
 
 test("coverage is a share of the musts: at the share it is met, without musts it is not", () => {
-  const share = (answered: number, musts: number, needs = 80) =>
+  const share = (answered: number | null, musts: number, needs = 80) =>
     state({ kind: "coverage", needs }, { answered, musts });
   expect(share(4, 5)).toEqual([true, "4 of 5 musts answered (80 %, asked 80 %)"]);
   expect(share(3, 5)).toEqual([false, "3 of 5 musts answered (60 %, asked 80 %)"]);
@@ -43,6 +43,7 @@ test("coverage is a share of the musts: at the share it is met, without musts it
   expect(share(2, 3, 67)[0]).toBe(false);
   expect(share(0, 0)).toEqual([false, "0 of 0 musts answered (0 %, asked 80 %)"]);
   expect(share(0, 0, 0)[0]).toBe(false);
+  expect(share(null, 10)).toEqual([false, "the team has no concept yet, so no must is answered"]);
 });
 
 test("a gate blocks, warns or is not asked for; what is open is said", () => {

@@ -20,7 +20,8 @@ export interface GateFacts {
   /** By item: the team has it. */
   readonly ticked: Readonly<Record<string, boolean>>;
   readonly musts: number;
-  readonly answered: number;
+  /** Musts that the team's concept answers; null while it has none. */
+  readonly answered: number | null;
 }
 
 export interface ItemState {
@@ -52,12 +53,15 @@ export function gateStates(items: readonly GateItem[], facts: GateFacts): ItemSt
   return items.map((item) => {
     if (item.kind === "team")
       return { item, met: !!facts.ticked[item.id], note: facts.ticked[item.id] ? "there" : "not there yet" };
+    if (item.kind === "coverage" && facts.answered === null)
+      return { item, met: false, note: "the team has no concept yet, so no must is answered" };
     if (item.kind === "coverage") {
-      const percent = facts.musts ? Math.floor((100 * facts.answered) / facts.musts) : 0;
+      const answered = facts.answered ?? 0;
+      const percent = facts.musts ? Math.floor((100 * answered) / facts.musts) : 0;
       return {
         item,
-        met: facts.musts > 0 && facts.answered * 100 >= item.needs * facts.musts,
-        note: `${facts.answered} of ${facts.musts} musts answered (${percent} %, asked ${item.needs} %)`,
+        met: facts.musts > 0 && answered * 100 >= item.needs * facts.musts,
+        note: `${answered} of ${facts.musts} musts answered (${percent} %, asked ${item.needs} %)`,
       };
     }
     const have = new Set(facts.have[item.id] ?? []);

@@ -98,9 +98,9 @@ describe("an override", () => {
 test("the arithmetic can be followed with a calculator", () => {
   const g = grade(scheme(["60", "40"], 1), { a: scored("0.8"), b: scored("0.55") });
   expect(g.working.steps).toEqual([
-    "Review: 60 × 80 % = 4800",
-    "Lift: 40 × 55 % = 2200",
-    "sum ÷ 100 = 70 %, rounded 70 %",
+    "Review: 60 × 80 % = 48",
+    "Lift: 40 × 55 % = 22",
+    "sum: (48 + 22) ÷ 100 × 100 = 70 %, rounded 70 %",
   ]);
   expect(g.working.inputs.map((i) => [i.label, i.value, i.note])).toEqual([
     ["Review", "80", "weight 60"],

@@ -1,5 +1,6 @@
 import Decimal from "decimal.js";
 import type { PointsRule } from "../points/rule";
+import { equation, joined } from "../working/equation";
 import { type Computed, makeWorking, type Working } from "../working/working";
 
 /** Where a component's score comes from. */
@@ -154,6 +155,9 @@ export function gradeOf(
     .div(weight)
     .times(100);
   // A third is kept to fifteen digits: what that leaves over must not turn an exact half into a little less.
+  const earned = (c: { share: Decimal | null; weight: string }) => c.share!.times(c.weight);
+  const tidy = (d: Decimal, digits: number) =>
+    d.toDecimalPlaces(10, Decimal.ROUND_HALF_UP).toDecimalPlaces(digits, Decimal.ROUND_HALF_UP).toFixed();
   const grade = exact
     .toDecimalPlaces(10, Decimal.ROUND_HALF_UP)
     .toDecimalPlaces(scheme.decimals, Decimal.ROUND_HALF_UP)
@@ -168,9 +172,13 @@ export function gradeOf(
       warnings: left,
       steps: [
         ...counting.map(
-          (c) => `${c.name}: ${c.weight} × ${c.percent} % = ${c.share!.times(c.weight).times(100).toDecimalPlaces(2)}`,
+          (c) => `${c.name}: ${equation([c.weight, " × ", { of: c.share!.times(100) }, " %"], tidy(earned(c), 4))}`,
         ),
-        `sum ÷ ${weight} = ${exact.toDecimalPlaces(4)} %, rounded ${grade} %`,
+        `sum: ${equation(
+          ["(", ...joined(counting.map(earned), " + "), `) ÷ ${weight} × 100`],
+          tidy(exact, 4),
+          "%",
+        )}, rounded ${grade} %`,
       ],
       inputs: counting.map((c) => ({
         label: c.name,

@@ -2,6 +2,7 @@ import Decimal from "decimal.js";
 import { compareEnvelope } from "../quantity/envelope";
 import { formatNumber, fromSi } from "../quantity/quantity";
 import type { Comparator, FindingOutcome, Priority, Verdict } from "../vocabulary/needs";
+import { equation } from "../working/equation";
 import { type Computed, makeWorking, type WorkingInput } from "../working/working";
 
 /**
@@ -143,8 +144,9 @@ export function statusOf(limit: Limit, seen: Observation | null, stale: readonly
     );
   if (seen.kind === "sides") {
     const sides = compareEnvelope(seen.sides, limit.sides ?? []);
-    const steps = sides.map(
-      (s) => `${tidy(s.limit, limit.unit)} − ${tidy(s.side, limit.unit)} = ${tidy(s.margin, limit.unit)} ${limit.unit}`,
+    const inUnit = (si: Decimal.Value) => ({ of: fromSi(si, limit.unit) });
+    const steps = sides.map((s) =>
+      equation([inUnit(s.limit), " − ", inUnit(s.side)], tidy(s.margin, limit.unit), limit.unit),
     );
     return finish(
       sides.every((s) => new Decimal(s.margin).gte(0)) ? "met" : "not met",

@@ -1,4 +1,5 @@
 import { stemmer } from "stemmer";
+import { limitsInText, opposite, type StatedLimit } from "../quantity/limits-in-text";
 
 // Words that carry no need; “at most”, “no more than” and their kin are left to the limits.
 const stop = new Set(
@@ -146,12 +147,16 @@ export interface LikelyPair extends Likeness {
  * @example
  * likelyPairs(["Quiet near readers", "Must not be noisy near the readers", "Red"]).map((p) => [p.a, p.b])
  * // => [[0, 1]]
+ * @example likelyPairs(["Weighs at least 10 lb", "Weighs at most 9 lb"]) // => []
  */
 export function likelyPairs(statements: readonly string[], threshold = likenessThreshold): LikelyPair[] {
   const words = statements.map(wordsOf);
   const totals = words.map(total);
   const holders = new Map<string, number[]>();
   const out: LikelyPair[] = [];
+  const limits: (StatedLimit[] | undefined)[] = [];
+  const limitsOf = (i: number) => (limits[i] ??= limitsInText(statements[i]!));
+  const against = (a: number, b: number) => limitsOf(a).some((x) => limitsOf(b).some((y) => opposite(x, y)));
   words.forEach((ws, b) => {
     const both = new Map<number, number>();
     for (const [w, weight] of ws) {
@@ -165,7 +170,9 @@ export function likelyPairs(statements: readonly string[], threshold = likenessT
     }
     for (const [a, sum] of both) {
       const score = scoreOf(sum, totals[a]!, totals[b]!);
-      if (score >= threshold) out.push({ a, b, score, shared: sharedBy(words[a]!, ws).map((w) => w.replace("#", "")) });
+      // What bounds the same quantity from the other side is never the same wish.
+      if (score >= threshold && !against(a, b))
+        out.push({ a, b, score, shared: sharedBy(words[a]!, ws).map((w) => w.replace("#", "")) });
     }
   });
   return out.sort((x, y) => y.score - x.score || x.a - y.a || x.b - y.b);

@@ -1,5 +1,6 @@
 import Decimal from "decimal.js";
 import type { AttemptMethod, Better, FoulMethod, RunState } from "../vocabulary/runs";
+import { equation, joined } from "../working/equation";
 
 /** One attempt as it counts: its value (exact decimal text, any one unit) and its state. */
 export interface Attempt {
@@ -21,6 +22,10 @@ export interface CountedAttempts {
   /** The values that were considered, best first for the schools that order them. */
   readonly considered: readonly string[];
   readonly step: string;
+  /** The values in the order in which they were made. */
+  readonly values: readonly string[];
+  /** Those that are chosen, added or averaged. */
+  readonly taken: readonly string[];
 }
 
 /**
@@ -62,41 +67,84 @@ export function countAttempts(attempts: readonly Attempt[], policy: AttemptsPoli
     return [];
   };
   const values = done.flatMap(countsFor);
+  const none = (step: string): CountedAttempts => ({ value: null, considered: [], step, values: [], taken: [] });
   // The first attempt is the first, a foul too.
   if (policy.school === "first" && done[0] && done[0].state !== "valid" && countsFor(done[0]).length === 0)
-    return { value: null, considered: [], step: "the first attempt does not count" };
-  if (values.length === 0) return { value: null, considered: [], step: "no attempt counts yet" };
+    return none("the first attempt does not count");
+  if (values.length === 0) return none("no attempt counts yet");
   const sorted = [...values].sort(order);
   const total = (list: readonly string[]) => list.reduce((s, v) => s.plus(v), new Decimal(0));
   const average = (list: readonly string[]) => total(list).div(list.length).toSignificantDigits(15).toString();
-  const list = values.join(", ");
+  const counts = (
+    value: string,
+    considered: readonly string[],
+    taken: readonly string[] = [value],
+  ): CountedAttempts => ({
+    value,
+    considered,
+    step: countedStep(policy.school, values, taken, value),
+    values,
+    taken,
+  });
   switch (policy.school) {
     case "best":
-      return { value: sorted[0]!, considered: sorted, step: `best of ${list} = ${sorted[0]}` };
+      return counts(sorted[0]!, sorted);
     case "last":
-      return { value: values.at(-1)!, considered: values, step: `last of ${list} = ${values.at(-1)}` };
+      return counts(values.at(-1)!, values);
     case "first":
-      return { value: values[0]!, considered: values, step: `first of ${list} = ${values[0]}` };
+      return counts(values[0]!, values);
     case "sum":
-      return { value: total(values).toString(), considered: sorted, step: `${values.join(" + ")} = ${total(values)}` };
+      return counts(total(values).toString(), sorted, values);
     case "median": {
       const half = Math.floor(sorted.length / 2);
-      const value = sorted.length % 2 ? sorted[half]! : average(sorted.slice(half - 1, half + 1));
-      return { value, considered: sorted, step: `median of ${list} = ${value}` };
+      if (sorted.length % 2) return counts(sorted[half]!, sorted);
+      const middle = sorted.slice(half - 1, half + 1);
+      return counts(average(middle), sorted, middle);
     }
     case "mean":
-      return {
-        value: average(values),
-        considered: sorted,
-        step: `(${values.join(" + ")}) ÷ ${values.length} = ${average(values)}`,
-      };
+      return counts(average(values), sorted, values);
     case "best-k": {
       const top = sorted.slice(0, policy.k ?? 1);
-      return {
-        value: average(top),
-        considered: sorted,
-        step: `mean of the best ${top.length}: (${top.join(" + ")}) ÷ ${top.length} = ${average(top)}`,
-      };
+      return counts(average(top), sorted, top);
     }
+  }
+}
+
+/**
+ * How what counts came about, as a line whose numbers have as many decimals as redoing it takes.
+ * @param values all that were considered, in their order
+ * @param taken those that are chosen, added or averaged
+ * @param result what counts, as it is shown
+ * @example countedStep("median", ["8", "9", "8.5", "7"], ["8.5", "8"], "8.25")
+ * // => "median of 8, 9, 8.5, 7: (8.5 + 8) ÷ 2 = 8.25"
+ */
+export function countedStep(
+  school: AttemptMethod,
+  values: readonly string[],
+  taken: readonly string[],
+  result: string,
+): string {
+  const digits = result.split(".")[1]?.length ?? 0;
+  // A value that was typed stands as it was typed; of a computed one three decimals do.
+  const list = values
+    .map((v) => {
+      const own = Math.min(3, new Decimal(v).decimalPlaces());
+      return new Decimal(v).toFixed(taken.length > 1 ? own : Math.max(digits, own), Decimal.ROUND_HALF_UP);
+    })
+    .join(", ");
+  const mean = () => equation(["(", ...joined(taken, " + ", digits), `) ÷ ${taken.length}`], result);
+  switch (school) {
+    case "sum":
+      return equation(joined(taken, " + ", digits), result);
+    case "mean":
+      return mean();
+    case "best-k":
+      return `mean of the best ${taken.length}: ${mean()}`;
+    case "median":
+      return taken.length > 1 ? `median of ${list}: ${mean()}` : `median of ${list} = ${result}`;
+    case "best":
+    case "last":
+    case "first":
+      return `${school} of ${list} = ${result}`;
   }
 }

@@ -2,6 +2,7 @@ import Decimal from "decimal.js";
 import type { StepMethod } from "../vocabulary/grades";
 import type { OneSided } from "../vocabulary/needs";
 import type { Better } from "../vocabulary/runs";
+import { equation } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
 
 /** How performance turns into points. Numbers are exact decimal texts in the rule's unit. */
@@ -161,11 +162,14 @@ export function applyRule(
       const points = new Decimal(rule.points).minus(count.times(rule.perStep)).minus(beyond);
       const floored = Decimal.max(points, rule.floor);
       const steps = [
-        `|${value} − ${rule.target}| = ${show(deviation)}; ÷ ${rule.step} = ${show(raw)}, ` +
+        `steps off: ${equation([`|${value} − ${rule.target}| ÷ ${rule.step}`], show(raw))}, ` +
           `${{ complete: "complete steps", proportional: "in proportion", started: "started steps" }[rule.school]}` +
           `: ${show(count)}`,
-        `${rule.points} − ${show(count)} × ${rule.perStep}` +
-          `${beyond.isZero() ? "" : ` − ${beyond} (above the target)`} = ${show(points)}`,
+        (beyond.isZero() ? "" : `${beyond} more for being above the target: `) +
+          equation(
+            [rule.points, " − ", { of: count }, ` × ${rule.perStep}${beyond.isZero() ? "" : ` − ${beyond}`}`],
+            show(points),
+          ),
       ];
       if (!floored.eq(points)) steps.push(`not below ${rule.floor}: ${show(floored)}`);
       return done(floored, steps);

@@ -157,3 +157,42 @@ export function disjoint(
 export function sameKind(a: StatedLimit, b: StatedLimit): boolean {
   return (a.unit === "1") === (b.unit === "1") && sameDimension(a.dimension, b.dimension);
 }
+
+/** Three sides that a sentence states: as they stand there, and in SI. */
+export interface StatedSides {
+  readonly text: string;
+  /** “in” where inches or feet are written, else “mm”. */
+  readonly unit: "mm" | "in";
+  readonly sides: readonly string[];
+}
+
+const side = /(\d+(?:[.,]\d+)?)/.source;
+const by = /\s*(?:mm|cm|m|in|ft)?\s*(?:[×x*]|by)\s*/.source;
+/** Each side may carry the unit, the last one must. */
+const threeSides = new RegExp(`${side}${by}${side}${by}${side}\\s*(mm|cm|m|inch(?:es)?|in|feet|ft)\\b`, "i");
+
+/**
+ * The three sides that a sentence states; null where it states none.
+ * @example sidesInText("Fits into 18 × 12 × 14 in")
+ * // => { text: "18 × 12 × 14 in", unit: "in", sides: ["0.4572", "0.3048", "0.3556"] }
+ * @example sidesInText("At most 5 kg") // => null
+ */
+export function sidesInText(sentence: string): StatedSides | null {
+  const m = threeSides.exec(sentence);
+  if (!m) return null;
+  const named = m[4]!.toLowerCase();
+  const unit = /^inch/.test(named) ? "in" : named === "feet" ? "ft" : named;
+  const sides = [m[1]!, m[2]!, m[3]!].map((v) => si(v, unit));
+  return sides.every((x) => x !== null)
+    ? { text: m[0], unit: unit === "in" || unit === "ft" ? "in" : "mm", sides: sides as string[] }
+    : null;
+}
+
+/**
+ * Whether two stated limits bound the same kind of quantity from opposite sides: “at least 10 lb”, “at most 9 lb”.
+ * @example opposite(limitsInText("at least 10 lb")[0], limitsInText("at most 9 lb")[0]) // => true
+ * @example opposite(limitsInText("at most 10 lb")[0], limitsInText("at most 9 lb")[0]) // => false
+ */
+export function opposite(a: StatedLimit, b: StatedLimit): boolean {
+  return sameKind(a, b) && ((a.bound === "≤" && b.bound === "≥") || (a.bound === "≥" && b.bound === "≤"));
+}

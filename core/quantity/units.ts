@@ -82,6 +82,7 @@ const rows: Row[] = [
   ["J", "1", energy],
   ["kJ", "1000", energy],
   ["Wh", "3600", energy],
+  ["kWh", "3600000", energy],
   ["W", "1", power],
   ["mW", "0.001", power],
   ["kW", "1000", power],

@@ -82,7 +82,7 @@ export function readRoster(cells: readonly (readonly string[])[], sections: read
     };
   const rows: RosterRow[] = [];
   const problems: RosterProblem[] = [];
-  const names = new Map<string, number>();
+  const names = new Map<string, { line: number; email: string | null }>();
   const mails = new Map<string, number>();
   body.forEach((cell, i) => {
     const line = i + 2;
@@ -105,9 +105,13 @@ export function readRoster(cells: readonly (readonly string[])[], sections: read
       );
     if (email && !/^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(email)) return bad(`“${email}” is not an email address.`);
     const twin = names.get(`${section}/${name.toLowerCase()}`);
-    if (twin) return bad(`${name} stands already in line ${twin}.`);
+    if (twin && !(email && twin.email))
+      return bad(
+        `${name} stands already in line ${twin.line}. If these are two students, give each an email, or add the ` +
+          "second one by hand.",
+      );
     if (email && mails.has(email)) return bad(`${email} stands already in line ${mails.get(email)}.`);
-    names.set(`${section}/${name.toLowerCase()}`, line);
+    names.set(`${section}/${name.toLowerCase()}`, { line, email });
     if (email) mails.set(email, line);
     rows.push({ line, name, section, email });
   });

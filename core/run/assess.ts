@@ -1,7 +1,7 @@
 import Decimal from "decimal.js";
-import { evaluateFormula, type FormulaInput } from "../formula/evaluate";
-import { expandUncertainty, showFormula, showUncertain, symbolsIn } from "../formula/show";
-import { countAttempts } from "../points/attempts";
+import { evaluateFormula, type FormulaInput, shownDigits } from "../formula/evaluate";
+import { expandUncertainty, inUnit, showFormula, symbolsIn } from "../formula/show";
+import { countAttempts, countedStep } from "../points/attempts";
 import { decimalsFor, formatNumber, fromSi, knownUnit, spanToSi, toSi } from "../quantity/quantity";
 import { describe } from "../stats/describe";
 import type { RunState } from "../vocabulary/runs";
@@ -202,8 +202,8 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
         warnings,
         steps: [
           `${d.key} = ${showFormula(d.expression)}`,
-          `= ${r.substituted} (SI)`,
-          `= ${Number(r.value.toPrecision(5))} (SI) = ${U > 0 ? showUncertain(value, u) : shown} ${d.unit}`,
+          `in SI: ${r.substituted} = ${Number(r.value.toPrecision(shownDigits))}`,
+          `in ${d.unit}: ${inUnit(r.value, factor, U > 0 ? { value, U, digits } : shown, d.unit)}`,
         ],
         inputs: symbols.flatMap((s) => (inputs[s] ? [inputs[s]] : [])),
         contributions: r.contributions.map((c) => ({
@@ -309,10 +309,12 @@ export function summariseRuns(p: ProtocolDefinition, runs: readonly AssessedRun[
         `${p.policy.school === "best-k" ? `mean of the best ${p.policy.k}` : p.policy.school} is taken.`,
       steps: description
         ? [
-            `${p.policy.school} of ${good.map((g) => show(g.v.value)).join(", ")} = ` +
-              `${value === null ? "–" : show(value)}`,
+            value === null
+              ? counted.step
+              : countedStep(p.policy.school, counted.values, counted.taken, formatNumber(value, Math.max(0, digits))),
             `mean ${show(description.mean)}` +
-              `${description.sd === null ? "" : `, standard deviation ${show(description.sd)}`}, n = ${good.length}`,
+              `${description.sd === null ? "" : `, standard deviation ${show(description.sd)}`}, ` +
+              `of ${good.length} ${good.length === 1 ? "run" : "runs"}`,
           ]
         : [],
       inputs: good.map((g) => ({ label: `attempt ${g.run.attempt}`, value: show(g.v.value), unit: channel.unit })),

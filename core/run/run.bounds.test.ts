@@ -238,7 +238,7 @@ describe("a build's runs", () => {
       "Of the runs that count, the mean of the best 2 is taken.",
     );
     expect(sum().working.inputs.map((i) => i.label)).toEqual(["attempt 1", "attempt 2", "attempt 3"]);
-    expect(sum().working.steps[1]).toContain("n = 3");
+    expect(sum().working.steps[1]).toContain("of 3 runs");
     expect(sum([list[0]!]).working.steps[1]).not.toContain("standard deviation");
   });
   test("a channel that the protocol lacks is a mistake", () =>

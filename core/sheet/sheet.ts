@@ -1,4 +1,5 @@
 import Decimal from "decimal.js";
+import { equation, joined } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
 
 export interface Level {
@@ -85,10 +86,8 @@ export function scoreSheet(rubric: RubricDefinition, sheet: FilledSheet): Comput
       }),
     };
   const weights = rubric.criteria.reduce((s, c) => s.plus(c.weight), new Decimal(0));
-  const sum = rubric.criteria.reduce(
-    (s, c) => s.plus(new Decimal(c.weight).times(marks.get(c.key)!).div(top(c))),
-    new Decimal(0),
-  );
+  const earned = (c: Criterion) => new Decimal(c.weight).times(marks.get(c.key)!).div(top(c));
+  const sum = rubric.criteria.reduce((s, c) => s.plus(earned(c)), new Decimal(0));
   const share = sum.div(weights).toSignificantDigits(15);
   return {
     value: share.toString(),
@@ -99,11 +98,13 @@ export function scoreSheet(rubric: RubricDefinition, sheet: FilledSheet): Comput
       rule,
       steps: [
         ...rubric.criteria.map(
-          (c) =>
-            `${c.name}: ${c.weight} × ${marks.get(c.key)} ÷ ${top(c)} = ` +
-            `${show(new Decimal(c.weight).times(marks.get(c.key)!).div(top(c)))}`,
+          (c) => `${c.name}: ${equation([c.weight, " × ", marks.get(c.key)!, " ÷ ", String(top(c))], show(earned(c)))}`,
         ),
-        `sum ${show(sum)} ÷ ${weights} = ${show(share.times(100))} %`,
+        `sum: ${equation(
+          ["(", ...joined(rubric.criteria.map(earned), " + "), `) ÷ ${weights} × 100`],
+          show(share.times(100)),
+          "%",
+        )}`,
       ],
     }),
   };
@@ -156,7 +157,18 @@ export function combineSheets(rubric: RubricDefinition, sheets: readonly FilledS
       rule,
       warnings,
       steps: [
-        `(${complete.map((s) => percent(s.value!)).join(" + ")}) ÷ ${complete.length} = ${show(value.times(100))} %`,
+        equation(
+          [
+            "(",
+            ...joined(
+              complete.map((s) => new Decimal(s.value!).times(100)),
+              " + ",
+            ),
+            `) ÷ ${complete.length}`,
+          ],
+          show(value.times(100)),
+          "%",
+        ),
       ],
       inputs: complete.map((s) => ({ label: s.rater, value: percent(s.value!), unit: "%" })),
     }),

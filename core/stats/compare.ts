@@ -1,6 +1,7 @@
 import Decimal from "decimal.js";
 import { jStat } from "jstat";
 import { decimalsFor, formatNumber } from "../quantity/quantity";
+import { equation } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
 import { mean, variance } from "./describe";
 
@@ -91,7 +92,18 @@ export function compareMeans(
         `${readTo}, so the instrument is too coarse to show the scatter.`
       : "No difference can be told from the scatter" +
         `${runsNeeded ? `; about ${runsNeeded} runs a side would show one of this size` : ""}.`;
-  const f = (v: number) => formatNumber(v, 3);
+  // Three significant digits of the standard error, so that small values are not shown as nothing.
+  const scale = se || Math.abs(difference) || 1;
+  const digits = Math.min(8, Math.max(3, 2 - Math.floor(Math.log10(scale))));
+  // What the last digits of the arithmetic leave must not turn an exact half into a little less.
+  const clean = (v: number) => Number(v.toPrecision(12));
+  const f = (v: number) => formatNumber(clean(v), digits);
+  const quantile = jStat.studentt.inv(0.975, df);
+  const end = (sign: "−" | "+", v: number) =>
+    equation(
+      [{ of: clean(difference), digits }, ` ${sign} `, { of: quantile }, " × ", { of: clean(se), digits }],
+      f(v),
+    );
   return {
     value: { kind: "compared", difference, interval, df, p, g, distinct, coarse, runsNeeded, sentence },
     working: makeWorking({
@@ -100,13 +112,21 @@ export function compareMeans(
       unit,
       rule,
       steps: [
-        `mean of ${b.name} − mean of ${a.name} = ${f(mb)} − ${f(ma)} = ${f(difference)}`,
-        `standard error = √(${f(va)} ÷ ${na} + ${f(vb)} ÷ ${nb}) = ${f(se)}`,
-        `degrees of freedom (Welch) = ${f(df)}`,
-        `95 % interval = ${f(interval[0])} to ${f(interval[1])}, p = ${p.toPrecision(3)}`,
-        `Hedges' g = ${formatNumber(g, 2)}`,
+        `mean of ${b.name} − mean of ${a.name}: ` +
+          equation([{ of: clean(mb), digits }, " − ", { of: clean(ma), digits }], f(difference)),
+        "standard error: " +
+          equation(["√(", { of: clean(va), digits }, ` ÷ ${na} + `, { of: clean(vb), digits }, ` ÷ ${nb})`], f(se)),
+        `degrees of freedom (Welch): ${formatNumber(df, 3)}; ` +
+          `95 % lie within ${formatNumber(quantile, 3)} standard errors`,
+        `lower end of the 95 % interval: ${end("−", interval[0])}`,
+        `upper end: ${end("+", interval[1])}`,
+        `p: ${p.toPrecision(3)}; Hedges' g: ${formatNumber(g, 2)}`,
       ],
-      inputs: [a, b].map((s) => ({ label: s.name, value: s.values.map((v) => formatNumber(v, 2)).join(", "), unit })),
+      inputs: [a, b].map((s) => ({
+        label: s.name,
+        value: s.values.map((v) => formatNumber(v, digits)).join(", "),
+        unit,
+      })),
     }),
   };
 }

@@ -74,3 +74,7 @@ export type Verdict = Term<typeof verdict>;
 /** What a verdict leans on. */
 export const evidenceKind = vocabulary({ run: "", build: "", finding: "" }, ["evidence.kind"]);
 export type EvidenceKind = Term<typeof evidenceKind>;
+
+/** What can be done to several requirements of the register at once. */
+export const registerChange = vocabulary({ priority: "set the priority", owner: "give to", retire: "retire" });
+export type RegisterChange = Term<typeof registerChange>;

@@ -49,3 +49,29 @@ export const gateItemKind = vocabulary(
   ["gate_item.kind"],
 );
 export type GateItemKind = Term<typeof gateItemKind>;
+
+/** The units in which a project shows and takes what is not named otherwise. */
+export const unitSystem = vocabulary({ metric: "metric: kg, mm", us: "US customary: lb, in" });
+export type UnitSystem = Term<typeof unitSystem>;
+
+/** How a project writes its dates. */
+export const dateStyle = vocabulary({
+  day: "day first: Tue 2 March",
+  month: "month first: Tue, March 2",
+  year: "year first: 2027-03-02",
+});
+export type DateStyle = Term<typeof dateStyle>;
+
+/** What the next edition of a project may carry over. */
+export const editionPart = vocabulary({
+  brief: "the brief",
+  requirements: "the requirements",
+  protocols: "the protocols",
+  rubrics: "the rubrics",
+  tools: "the tools",
+  questions: "the questions to the client",
+  plan: "milestones, gates and tasks, as many weeks later",
+  events: "the contest's events and rules",
+  scheme: "the grading scheme",
+});
+export type EditionPart = Term<typeof editionPart>;

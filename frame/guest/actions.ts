@@ -2,7 +2,7 @@
 import { action } from "@/platform/command/perform";
 import { rateConcepts } from "@/stages/concepts/commands/selection";
 import { answerQuestion } from "@/stages/needs/commands/questions";
-import { submitSheet } from "@/stages/reviews/commands";
+import { submitSheet } from "@/stages/reviews/commands/marking";
 
 /** A reviewer's sheet: the guest of this browser hands it in, whoever else may be signed in. */
 export const guestSheetAction = action(submitSheet, "guest");

@@ -9,6 +9,7 @@ const project: LogFrame = {
   eventOn: "2027-02-10",
   finishedAt: null,
   today: "2027-01-28",
+  units: { mass: "kg", side: "mm" },
   sessions: sessionsOn("2027-01-18", "2027-01-25", "2027-02-01", "2027-02-08", "2027-02-12"),
 };
 const teams = [aTeam("Alder"), aTeam("Birch")];

@@ -1,6 +1,7 @@
 import { coreLog, type LogCell } from "@/core/log/corelog";
 import { coverage } from "@/core/needs/requirement";
-import { formatNumber } from "@/core/quantity/quantity";
+import { formatSi } from "@/core/quantity/quantity";
+import type { ProjectUnits } from "@/core/quantity/systems";
 import { channelsOf } from "@/core/run/protocol";
 import { projectWeeks } from "@/core/sessions/sessions";
 import type { ProjectKind } from "@/core/vocabulary/project";
@@ -18,6 +19,7 @@ export interface LogFrame {
   readonly eventOn: string | null;
   readonly finishedAt: string | null;
   readonly today: string;
+  readonly units: ProjectUnits;
   readonly sessions: readonly { number: number; date: string }[];
 }
 
@@ -59,7 +61,7 @@ export function logView(
   milestones: readonly Pick<Milestone, "title" | "dueOn" | "checks">[],
   benchmark: number | null,
 ) {
-  const { today } = project;
+  const { today, units } = project;
   const primary = facts.protocols[0] ?? null;
   const channel = primary
     ? (channelsOf(primary.definition).find((c) => c.key === primary.definition.primary) ?? null)
@@ -84,7 +86,7 @@ export function logView(
   const top = bestIn([...cells.values()].flat(), better, benchmark);
   const massIn = (team: string, monday: string) => {
     const b = facts.builds.findLast((x) => x.teamId === team && x.mass !== null && inWeek(x.builtOn, monday));
-    return b ? `${formatNumber(b.mass!, 2)} kg` : null;
+    return b ? `${formatSi(b.mass!, units.mass, 2)} ${units.mass}` : null;
   };
   const covered = facts.teams.map((t) => ({
     team: t.name,

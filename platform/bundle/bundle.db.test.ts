@@ -10,13 +10,14 @@ import { addPhoto } from "@/stages/builds/commands";
 import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
 import { contestOf } from "@/stages/contest/queries/events";
 import { createGuestLink } from "@/stages/people/commands/guests";
-import { submitSheet } from "@/stages/reviews/commands";
+import { submitSheet } from "@/stages/reviews/commands/marking";
 import { tables } from "@/stages/tables";
 import { freshDatabase, ok } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
 import { travels } from "../registry/table";
 import { importProject, restoreSchool } from "./bundle";
+import { inOrder, referencesOf } from "./catalog";
 import { openBundle } from "./open";
 import { backupSchool, exportProject } from "./pack";
 import { bundleSchema } from "./schema";
@@ -90,11 +91,21 @@ test("every table of the database travels in a backup, but kept values, sign-in 
     "kept_event",
     "known_device",
     "migration",
+    "notice_count",
     "request_done",
     "run_value",
     "session_token",
     "verdict",
   ]);
+});
+
+test("what is referred to is written first, also where a team and a concept refer to each other", async () => {
+  const order = (await inOrder(db(), tables)).map((t) => t.name);
+  const early = (await referencesOf(db())).filter(
+    (r) => !r.later && r.from !== r.to && order.includes(r.from) && order.indexOf(r.to) > order.indexOf(r.from),
+  );
+  expect(early).toEqual([]);
+  expect([...order].sort()).toEqual(tables.map((t) => t.name).sort());
 });
 
 test("no login, password or guest link leaves in a bundle", () => {

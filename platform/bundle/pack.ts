@@ -72,5 +72,13 @@ export async function exportProject(tables: readonly Table[], projectId: string)
   return pack(tables, projectId, { kind: "project", project: p.slug, title: p.title });
 }
 
+/** The same for somebody who saves it; the project notes of when it is. */
+export async function saveProjectBundle(tables: readonly Table[], projectId: string): Promise<Uint8Array> {
+  const [begun] = await db()<{ at: string }[]>`SELECT app_now() AS at`;
+  const bundle = await exportProject(tables, projectId);
+  await db()`UPDATE project SET bundled_at = ${begun!.at} WHERE id = ${projectId}`;
+  return bundle;
+}
+
 /** The whole school, logins and guest links included: for keeping, not for handing on. */
 export const backupSchool = (tables: readonly Table[]) => pack(tables, null, { kind: "backup" });

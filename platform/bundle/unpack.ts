@@ -3,7 +3,7 @@ import { createHash } from "node:crypto";
 import { newId, type Tx } from "@/platform/db/db";
 import { type FileRow, writeContent } from "@/platform/files/files";
 import { type Table, travels } from "../registry/table";
-import { columnsOf, inOrder } from "./catalog";
+import { columnsOf, inOrder, referencesOf } from "./catalog";
 import { BundleError, type Opened, type Row } from "./open";
 
 type Kind = "project" | "backup";
@@ -110,7 +110,7 @@ export async function checkOwn(
   projectId: string,
 ): Promise<void> {
   const persons = idsOf(bundle).map((id) => people.get(id) ?? id);
-  const own = tables.filter((t) => t.of);
+  const own = tables.filter((t) => t.of && travels(t));
   for (const t of own) {
     const [here] = await sql.unsafe<{ n: number }[]>(`SELECT count(*)::int AS n FROM ${t.name} WHERE ${t.of}`, [
       projectId,
@@ -118,15 +118,7 @@ export async function checkOwn(
     if (here!.n !== bundle.manifest.counts[t.name])
       throw new BundleError(`${t.name} in the bundle holds rows of another project. Nothing was imported.`);
   }
-  const links = await sql<{ from: string; column: string; to: string; key: string }[]>`
-    SELECT a.relname AS from, fa.attname AS column, b.relname AS to, ta.attname AS key
-    FROM pg_constraint c
-    JOIN pg_class a ON a.oid = c.conrelid
-    JOIN pg_class b ON b.oid = c.confrelid
-    JOIN pg_attribute fa ON fa.attrelid = a.oid AND fa.attnum = c.conkey[1]
-    JOIN pg_attribute ta ON ta.attrelid = b.oid AND ta.attnum = c.confkey[1]
-    WHERE c.contype = 'f' AND cardinality(c.conkey) = 1
-  `;
+  const links = await referencesOf(sql);
   for (const l of links) {
     const [from, to] = [own.find((t) => t.name === l.from), own.find((t) => t.name === l.to)];
     const person = l.to === "person";

@@ -49,6 +49,8 @@ export interface Command<I, O> {
   readonly together?: true;
   /** It may be done in a finished project too. */
   readonly afterFinish?: true;
+  /** Afterwards its project is not there any more: its audit rows are the school's. */
+  readonly endsProject?: true;
 }
 
 export { checkVersion, found, refuse } from "./failure";
@@ -74,6 +76,8 @@ export interface Notice {
   /** The kind of thing, as its act names it: “run”, “contest”. */
   readonly about: string;
   readonly request: string | null;
+  /** Its number among the project's: one more than the notice before. */
+  readonly number: number;
 }
 
 const nameOf = (actor: Actor) => (actor.kind === "nobody" ? "nobody" : actor.name);
@@ -113,6 +117,18 @@ async function refuseFinished(sql: Tx, project: string): Promise<void> {
         "with a reason, under Records.",
     );
 }
+
+/** Tells everybody who watches, once the transaction stands. */
+const sendNotice = (sql: Tx, notice: Omit<Notice, "number">) => sql`
+  WITH counted AS (
+    INSERT INTO notice_count (project_id)
+    VALUES (${notice.project})
+    ON CONFLICT (project_id) DO UPDATE SET number = notice_count.number + 1
+    RETURNING number
+  )
+  SELECT pg_notify('ironstone', (${sql.json(notice as never)}::jsonb || jsonb_build_object('number', number))::text)
+  FROM counted
+`;
 
 /** What the same request gave before; nothing when it is here for the first time. */
 async function sentBefore(sql: Tx, cmd: { name: string; shownOnce?: true }, actor: string, requestId: string) {
@@ -175,9 +191,15 @@ export async function execute<I, O>(
         input,
         prepared,
       );
-      const project = subject.project ?? (value as { projectId?: string } | null)?.projectId ?? null;
+      const project = cmd.endsProject
+        ? null
+        : (subject.project ?? (value as { projectId?: string } | null)?.projectId ?? null);
       if (notes.length === 0) throw new Error(`${cmd.name} left no audit row`);
-      const notice: Notice = { project: project ?? "", about: aboutOf(cmd.act), request: requestId ?? null };
+      const notice: Omit<Notice, "number"> = {
+        project: project ?? "",
+        about: aboutOf(cmd.act),
+        request: requestId ?? null,
+      };
       // Sent together: they wait for no answer of each other's.
       await Promise.all([
         sql`INSERT INTO audit ${sql(
@@ -199,7 +221,7 @@ export async function execute<I, O>(
         requestId && !cmd.shownOnce
           ? sql`UPDATE request_done SET result = ${sql.json((value ?? null) as never)} WHERE id = ${requestId}`
           : null,
-        project ? sql`SELECT pg_notify('ironstone', ${JSON.stringify(notice)})` : null,
+        project ? sendNotice(sql, notice) : null,
       ]);
       answer = { ok: true, value };
       return answer;

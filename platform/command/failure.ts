@@ -4,7 +4,7 @@ import { broken } from "./constraints";
 import type { ConflictField, Result } from "./result";
 
 /** An expected failure: shown to the person as it stands, beside the field when one is named. */
-class Refused extends Error {
+export class Refused extends Error {
   constructor(
     message: string,
     readonly field?: string,

@@ -54,7 +54,7 @@ export interface BriefReading {
 export interface BriefRule {
   projectId: Id<"project">;
   key: string;
-  requirementId: Id<"requirement">;
+  requirementId: Id<"requirement"> | null;
 }
 
 export interface BriefVersion {
@@ -178,6 +178,7 @@ export interface ConceptFate {
   reason: string;
   decidedBy: string;
   decidedAt: string;
+  selectionId: Id<"selection"> | null;
 }
 
 export interface ConceptParent {
@@ -433,6 +434,11 @@ export interface NotebookVersion {
   writtenAt: string;
 }
 
+export interface NoticeCount {
+  projectId: Id<"project">;
+  number: number;
+}
+
 export interface Part {
   id: Id<"part">;
   projectId: Id<"project">;
@@ -475,6 +481,8 @@ export interface Project {
   finishedAt: string | null;
   createdAt: string;
   version: number;
+  archivedAt: string | null;
+  bundledAt: string | null;
 }
 
 export interface ProjectSection {
@@ -588,6 +596,7 @@ export interface Review {
   decidedBy: string | null;
   decidedAt: string | null;
   version: number;
+  buildChosen: boolean;
 }
 
 export interface Rubric {
@@ -838,4 +847,24 @@ export interface Wish {
   kind: In<"wishKind">;
   target: string;
   place: number;
+}
+
+export interface Withdrawn {
+  id: Id<"withdrawn">;
+  projectId: Id<"project">;
+  kind: string;
+  label: string;
+  teamId: Id<"team"> | null;
+  personId: Id<"person"> | null;
+  reason: string;
+  links: unknown;
+  withdrawnBy: string;
+  withdrawnAt: string;
+}
+
+export interface WithdrawnRow {
+  withdrawnId: Id<"withdrawn">;
+  place: number;
+  tableName: string;
+  content: unknown;
 }

@@ -8,7 +8,7 @@ import { createTeam } from "@/stages/teams/commands/teams";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
-import { closeLive, watch } from "./live";
+import { closeLive, mayHaveMissed, watch } from "./live";
 
 let done: () => Promise<void>;
 
@@ -52,7 +52,7 @@ test("a write reaches the project's watchers only, a refused one nobody", async 
   await ok(editProject, boss, { ...edit, projectId: w.projectId, version: 1, title: "Here" });
   const text = await until(reader, "event: change");
   expect(text.match(/event: change/g)).toHaveLength(1);
-  expect(text).toContain('{"about":"project","request":null}');
+  expect(text).toContain('{"about":"project","request":null,"number":');
   stop.abort();
   expect((await reader.read()).done).toBe(true);
 });
@@ -83,6 +83,37 @@ test("a lost LISTEN is said, taken up again, and what is written afterwards is h
   await ok(saveMilestone, boss, { projectId: w.projectId, title: "After the break", dueOn: "2027-03-05" });
   expect(await until(reader, "event: change")).toContain(`"about":"plan"`);
   stop.abort();
+});
+
+test("who asks from a number on is told at once of what was written since and is shown", async () => {
+  const stop = new AbortController();
+  const ask = async (since: number, about: string[]) =>
+    until((await watch(w.projectId, stop.signal, "mara", about, since)).body!.getReader(), "event: ready");
+  const now = Number(/id: (\d+)\nevent: ready/.exec(await ask(0, []))![1]);
+  await ok(createTeam, boss, { projectId: w.projectId, name: "Late", sectionId: w.section });
+  expect(await ask(now, ["team"])).toContain(`id: ${now + 1}\nevent: change`);
+  expect(await ask(now, ["milestone"])).not.toContain("event: change");
+  expect(await ask(now + 1, ["team"])).not.toContain("event: change");
+  // What was written before this process listened is not remembered: then it may have been about it.
+  expect(await ask(0, ["nothing"])).toContain("event: change");
+  stop.abort();
+});
+
+test("what may have been missed is told from what is remembered", () => {
+  const recent = ["team", "run", "team"].map((about, i) => ({ number: 5 + i, about }));
+  const missed = (since: number, now: number, ...about: string[]) => mayHaveMissed(recent, { since, now, about });
+  expect([missed(7, 7, "run"), missed(4, 7, "run"), missed(6, 7, "run"), missed(6, 7)]).toEqual([
+    false,
+    true,
+    false,
+    true,
+  ]);
+  expect([missed(3, 7, "plan"), missed(4, 7, "plan"), missed(7, 9, "plan"), missed(9, 2, "plan")]).toEqual([
+    true,
+    false,
+    true,
+    true,
+  ]);
 });
 
 test("one person holds so many streams open, and a closed one makes room", async () => {

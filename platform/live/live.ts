@@ -1,6 +1,7 @@
 import "server-only";
 import { setTimeout as pause } from "node:timers/promises";
 import postgres from "postgres";
+import { db } from "@/platform/db/db";
 import { isId } from "@/platform/db/id";
 import type { Notice } from "../command/command";
 
@@ -14,6 +15,8 @@ interface Hub {
   readonly listeners: Map<string, Set<Listener>>;
   /** How many streams each actor holds open. */
   readonly open: Map<string, number>;
+  /** The last notices of each project, in order and without a gap, for as long as the line stands. */
+  readonly recent: Map<string, Notice[]>;
   up: boolean;
   ended: boolean;
   first: Promise<void>;
@@ -21,6 +24,9 @@ interface Hub {
 }
 
 const held = globalThis as unknown as { ironstoneLive?: Hub };
+
+/** How many notices of a project are remembered. */
+const mostRecent = 200;
 
 /** Streams that one person or guest may hold open: pages in tabs, not more. */
 const mostStreams = 20;
@@ -40,6 +46,7 @@ async function listenOnce(hub: Hub, heard: () => void): Promise<void> {
     onclose: () => gone(),
     onnotify: (_: string, payload: string) => {
       const notice = JSON.parse(payload) as Notice;
+      hub.recent.set(notice.project, [...(hub.recent.get(notice.project) ?? []).slice(1 - mostRecent), notice]);
       for (const l of hub.listeners.get(notice.project) ?? []) l.tell(notice);
     },
   } as postgres.Options<Record<string, never>>);
@@ -50,6 +57,8 @@ async function listenOnce(hub: Hub, heard: () => void): Promise<void> {
   // A database that is there and does not answer is not heard of either.
   let beat: NodeJS.Timeout | undefined;
   try {
+    // What was sent while nobody listened is not known of.
+    hub.recent.clear();
     await sql`LISTEN ironstone`;
     hub.up = true;
     heard();
@@ -89,6 +98,7 @@ function hubOf(): Hub {
     const hub: Hub = {
       listeners: new Map(),
       open: new Map(),
+      recent: new Map(),
       up: false,
       ended: false,
       first: Promise.resolve(),
@@ -108,16 +118,36 @@ export async function closeLive(): Promise<void> {
   await hub?.close();
 }
 
+/** How many notices the project has sent so far. */
+async function sentSoFar(project: string): Promise<number> {
+  const [row] = await db()<{ number: number }[]>`SELECT number FROM notice_count WHERE project_id = ${project}`;
+  return row?.number ?? 0;
+}
+
+/** Whether a page that knows of the first `since` notices, of `now`, may have missed one that it shows. */
+export function mayHaveMissed(
+  recent: readonly Pick<Notice, "number" | "about">[],
+  { since, now, about }: { since: number; now: number; about: readonly string[] },
+): boolean {
+  if (now < since) return true;
+  const missed = recent.filter((n) => n.number > since && n.number <= now);
+  // Not all of them are remembered: then one of them may have been about it.
+  if (missed.length < now - since) return true;
+  return missed.some((n) => about.length === 0 || about.includes(n.about));
+}
+
 /**
  * A stream of server-sent events: one `change` for every write to the project that is about one of the named kinds of
  * things (any, where none is named), `lost` when writes are not heard of for the moment, `again` when they are, and a
- * comment now and then to keep it open.
+ * comment now and then to keep it open. Every event has the number of the last notice as its id; who asks from a number
+ * on is told at once when something has been written since.
  */
 export async function watch(
   project: string,
   signal: AbortSignal,
   who: string,
   about: readonly string[] = [],
+  since: number | null = null,
 ): Promise<Response> {
   const hub = hubOf();
   if (!isId(project) || (hub.open.get(who) ?? 0) >= mostStreams)
@@ -137,7 +167,8 @@ export async function watch(
       const mine: Listener = {
         tell(n) {
           if (about.length && !about.includes(n.about)) return;
-          send(`event: change\ndata: ${JSON.stringify({ about: n.about, request: n.request })}\n\n`);
+          const { about: what, request, number } = n;
+          send(`id: ${number}\nevent: change\ndata: ${JSON.stringify({ about: what, request, number })}\n\n`);
         },
         line: (up) => send(`event: ${up ? "again" : "lost"}\ndata: {}\n\n`),
       };
@@ -159,9 +190,16 @@ export async function watch(
       signal.addEventListener("abort", stop);
       if (signal.aborted) return stop();
       send("retry: 2000\n");
-      void hub.first.then(() => {
-        if (!over) send(`event: ready\ndata: {}\n\n${hub.up ? "" : "event: lost\ndata: {}\n\n"}`);
-      });
+      const begin = async () => {
+        await hub.first;
+        const now = await sentSoFar(project).catch(() => null);
+        if (over) return;
+        if (now !== null && since !== null && mayHaveMissed(hub.recent.get(project) ?? [], { since, now, about }))
+          mine.tell({ project, about: about[0] ?? "", request: null, number: now });
+        send(`${now === null ? "" : `id: ${now}\n`}event: ready\ndata: ${JSON.stringify({ number: now })}\n\n`);
+        if (!hub.up) send("event: lost\ndata: {}\n\n");
+      };
+      void begin();
     },
   });
   return new Response(stream, {

@@ -6,6 +6,7 @@ import { type Act, can, type Subject } from "@/core/access/can";
 import { type Frame, frameOf } from "@/platform/project/frame";
 import type { Person } from "@/platform/registry/stage";
 import { currentPerson } from "@/platform/sign-in/cookies";
+import { writeDatesAs } from "./dates";
 
 /** The signed-in person of a page; others are sent to sign in. */
 export async function requirePerson(): Promise<Person> {
@@ -17,6 +18,7 @@ export async function requirePerson(): Promise<Person> {
 const load = cache(async (slug: string) => {
   const actor = await requirePerson();
   const frame = await frameOf(slug, actor);
+  writeDatesAs(frame?.project.dates);
   return { actor, frame };
 });
 
@@ -46,3 +48,6 @@ export async function projectPage(
     may: (a, s = {}) => can(actor, a, { project: frame.project.id, ...s }),
   };
 }
+
+/** The section that a list is asked for, where it is one of the project's; nothing for all of them. */
+export const sectionOf = (frame: Frame, asked: string | undefined) => frame.sections.find((s) => s.id === asked);

@@ -1,7 +1,9 @@
 import type * as row from "../db/rows";
 import "server-only";
 import type { Actor } from "@/core/access/can";
+import { type ProjectUnits, unitsOf } from "@/core/quantity/systems";
 import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
+import type { DateStyle, UnitSystem } from "@/core/vocabulary/project";
 import { today } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { calendarsOf, type DayOff, type SectionRow } from "./calendars";
@@ -19,7 +21,12 @@ export interface ProjectRow {
   currency: row.Project["currency"];
   editionOf: row.Project["editionOf"];
   finishedAt: row.Project["finishedAt"];
+  archivedAt: row.Project["archivedAt"];
   version: row.Project["version"];
+  units: UnitSystem | null;
+  dates: DateStyle | null;
+  /** How many notices of writes it had sent when the page began to be made. */
+  notices: number;
 }
 
 /** What every page of a project stands in: the project, its sections and sessions, and its students. */
@@ -33,6 +40,9 @@ export interface Frame {
   readonly calendars: ReadonlyMap<string, ClassSession[]>;
   /** The calendar that dates are counted in: the viewer's own section, or the first. */
   readonly sessions: readonly ClassSession[];
+  readonly units: ProjectUnits;
+  /** The section whose sessions those are. */
+  readonly counted: string | null;
   readonly held: number;
   readonly today: string;
   readonly students: number;
@@ -43,7 +53,9 @@ export async function frameOf(slug: string, actor: Actor): Promise<Frame | null>
   const sql = db();
   const [project] = await sql<ProjectRow[]>`
     SELECT
-      id, slug, title, purpose, kind, client, starts_on, ends_on, event_on, currency, edition_of, finished_at, version
+      id, slug, title, purpose, kind, client, starts_on, ends_on, event_on, currency, edition_of, finished_at,
+      archived_at, version, settings->>'units' AS units, settings->>'dates' AS dates,
+      coalesce((SELECT number FROM notice_count WHERE project_id = project.id), 0) AS notices
     FROM project
     WHERE slug = ${slug}
   `;
@@ -69,7 +81,8 @@ export async function frameOf(slug: string, actor: Actor): Promise<Frame | null>
           LIMIT 1
         `
       : [];
-  const sessions = calendars.get(own[0]?.sectionId ?? sections[0]?.id ?? "") ?? [];
+  const counted = sections.find((x) => x.id === own[0]?.sectionId) ?? sections[0];
+  const sessions = calendars.get(counted?.id ?? "") ?? [];
   return {
     project,
     sections,
@@ -77,6 +90,8 @@ export async function frameOf(slug: string, actor: Actor): Promise<Frame | null>
     extras,
     calendars,
     sessions,
+    units: unitsOf(project.units ?? "metric"),
+    counted: counted?.name ?? null,
     held: sessionsHeld(sessions, day),
     today: day,
     students: counts!.students,

@@ -1,6 +1,6 @@
 import * as yup from "yup";
 import { conceptMethod } from "@/core/vocabulary/concepts";
-import { gateStrictness } from "@/core/vocabulary/project";
+import { dateStyle, gateStrictness, unitSystem } from "@/core/vocabulary/project";
 import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
 import * as c from "@/platform/schema/fields";
 import { whole } from "@/platform/schema/fields";
@@ -20,4 +20,6 @@ export const settings = yup.object({
     ),
   gateStrictness: c.oneOf(gateStrictness).optional(),
   shareSchool: c.oneOf(shareMethod).optional(),
+  units: c.oneOf(unitSystem).optional(),
+  dates: c.oneOf(dateStyle).optional(),
 });

@@ -1,5 +1,6 @@
+import { type ProjectUnits, unitsOf } from "@/core/quantity/systems";
 import type { ConceptMethod } from "@/core/vocabulary/concepts";
-import type { GateStrictness } from "@/core/vocabulary/project";
+import type { DateStyle, GateStrictness, UnitSystem } from "@/core/vocabulary/project";
 import type { ShareMethod, TeamMethod } from "@/core/vocabulary/teams";
 import "server-only";
 import { cache } from "react";
@@ -14,6 +15,8 @@ export interface Settings {
   readonly teamMax: number;
   readonly gateStrictness: GateStrictness;
   readonly shareSchool: ShareMethod;
+  readonly units: UnitSystem;
+  readonly dates: DateStyle;
 }
 
 const defaults: Settings = {
@@ -24,6 +27,8 @@ const defaults: Settings = {
   teamMax: 4,
   gateStrictness: "warn",
   shareSchool: "number",
+  units: "metric",
+  dates: "day",
 };
 
 const asked = cache(async (projectId: string, sql: Tx): Promise<Settings> => {
@@ -33,3 +38,7 @@ const asked = cache(async (projectId: string, sql: Tx): Promise<Settings> => {
 
 /** A project's settings; asked once a page. */
 export const settingsOf = (projectId: string, sql: Tx = db()): Promise<Settings> => asked(projectId, sql);
+
+/** The units of a project: what a bare mass or side means in it. */
+export const projectUnits = async (projectId: string, sql: Tx = db()): Promise<ProjectUnits> =>
+  unitsOf((await settingsOf(projectId, sql)).units);

@@ -78,7 +78,12 @@ export interface WorkingOf {
 /** A list of the project as CSV, under its name in the address. */
 export interface Download {
   readonly act: Act;
-  readonly make: (project: { id: string; currency: string }, today: string) => Promise<string>;
+  readonly make: (
+    project: { id: string; currency: string },
+    today: string,
+    /** What the address narrows it to. */
+    only?: { section: string | null },
+  ) => Promise<string>;
 }
 
 export type Viewer = "staff" | "student" | "everyone";

@@ -5,6 +5,8 @@ export interface Table {
   readonly name: string;
   /** Narrows the table to the project $1; without it the table travels in backups only. */
   readonly of?: string;
+  /** It is the project's, but travels in backups only. */
+  readonly stays?: true;
   /** Columns that do not travel in a project's bundle. */
   readonly omit?: readonly string[];
   /** Columns that name a person: those people travel with the project. */
@@ -42,4 +44,4 @@ export const ofParent = (
 ): Table => ({ name, of: `${column} IN (SELECT id FROM ${parent} WHERE project_id = $1)`, ...more });
 
 /** Whether a table's rows go with a project's bundle; people go with the projects that name them. */
-export const travels = (t: Table): boolean => t.of !== undefined || t.name === "person";
+export const travels = (t: Table): boolean => (t.of !== undefined && !t.stays) || t.name === "person";

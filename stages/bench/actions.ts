@@ -1,6 +1,8 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { correctRun, recordRun, restoreRun, saveProtocol, voidRun } from "./commands";
+import { saveProtocol } from "./commands/protocols";
+import { correctRun, moveRun, recordRun, restoreRun, voidRun } from "./commands/runs";
+import { withdrawProtocol } from "./withdrawals";
 
 export const saveProtocolAction = action(saveProtocol);
 
@@ -11,3 +13,7 @@ export const correctRunAction = action(correctRun);
 export const voidRunAction = action(voidRun);
 
 export const restoreRunAction = action(restoreRun);
+
+export const withdrawProtocolAction = action(withdrawProtocol);
+
+export const moveRunAction = action(moveRun);

@@ -105,3 +105,6 @@ export const correctRun = yup.object({
 export const voidRun = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });
 
 export const restoreRun = yup.object({ id: c.id(), version: c.version() });
+
+/** A run that was recorded for the wrong build. */
+export const moveRun = yup.object({ id: c.id(), version: c.version(), buildId: c.id(), reason: c.text(300) });

@@ -4,8 +4,10 @@ import { db } from "@/platform/db/db";
 import { projectActs } from "@/platform/project/acts";
 import type { Hit, Search, Stage, Stratum } from "@/platform/registry/stage";
 import { plural, share } from "@/platform/registry/words";
-import * as commands from "./commands";
+import * as protocols from "./commands/protocols";
+import * as runs from "./commands/runs";
 import { runsTable } from "./runs-table";
+import * as withdrawals from "./withdrawals";
 
 interface Row {
   benchTeams: number;
@@ -72,7 +74,7 @@ export const bench: Stage = {
   name: "Bench",
   pages: [{ label: "Bench", path: "/bench" }],
   shows: ["run", "protocol", "build", "needs", "evidence", "team"],
-  commands: [commands],
+  commands: [protocols, runs, withdrawals],
   stratum,
   search,
   downloads: { runs: { act: projectActs.read, make: runsTable } },

@@ -1,3 +1,4 @@
+import { axisOf } from "@/core/quantity/axis";
 import { decimalsFor, formatSi, fromSi } from "@/core/quantity/quantity";
 import type { AssessedRun } from "@/core/run/assess";
 import { channelsOf, readTo } from "@/core/run/protocol";
@@ -101,3 +102,11 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
 }
 
 export type BenchView = ReturnType<typeof benchView>;
+
+/** The axis of a chart over all generations, what they are held against included. */
+export const generationsAxis = (view: Pick<BenchView, "generations" | "limit">, benchmark: number | undefined) =>
+  axisOf([
+    ...view.generations.flatMap((g) => [...g.runs, g.low ?? 0, g.high ?? 0]),
+    benchmark ?? 0,
+    view.limit?.value ?? 0,
+  ]);

@@ -1,13 +1,7 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import {
-  acknowledgeBrief,
-  linkBriefRule,
-  recordChallenge,
-  removeChallengeResult,
-  saveBrief,
-  saveChallenge,
-} from "./commands";
+import { acknowledgeBrief, adoptRule, linkBriefRule, recordChallenge, saveBrief, saveChallenge } from "./commands";
+import { removeChallengeResult, withdrawChallenge } from "./withdrawals";
 
 export const saveBriefAction = action(saveBrief);
 
@@ -20,3 +14,7 @@ export const saveChallengeAction = action(saveChallenge);
 export const recordChallengeAction = action(recordChallenge);
 
 export const removeChallengeResultAction = action(removeChallengeResult);
+
+export const withdrawChallengeAction = action(withdrawChallenge);
+
+export const adoptRuleAction = action(adoptRule);

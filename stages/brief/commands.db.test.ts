@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { fromSi } from "@/core/quantity/quantity";
 import { actorOf } from "@/platform/sign-in/actors";
-import { recordRun } from "@/stages/bench/commands";
+import { recordRun } from "@/stages/bench/commands/runs";
 import { saveBuild } from "@/stages/builds/commands";
 import { keepEvidence, recordFinding, saveRequirement } from "@/stages/needs/commands/requirements";
 import { requirementsOf } from "@/stages/needs/queries/requirements";

@@ -1,8 +1,10 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { proposeRequirement } from "@/core/needs/propose";
 import { parseQuantity } from "@/core/quantity/quantity";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
+import { insertRequirement } from "@/platform/register/requirement";
 import { briefActs } from "./acts";
 import * as s from "./schema";
 
@@ -12,47 +14,105 @@ export const linkBriefRule = command({
   schema: s.briefRule,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
-    if (!input.requirementId)
-      await sql`DELETE FROM brief_rule WHERE project_id = ${input.projectId} AND key = ${input.key}`;
-    else {
+    await sql`DELETE FROM brief_rule WHERE project_id = ${input.projectId} AND key = ${input.key}`;
+    if (input.requirementId)
       found(
         (await sql`SELECT FROM requirement WHERE id = ${input.requirementId} AND project_id = ${input.projectId}`)[0],
         "This requirement",
       );
+    if (input.requirementId || input.none)
       await sql`
-        INSERT INTO brief_rule (project_id, key, requirement_id)
-        VALUES (${input.projectId}, ${input.key}, ${input.requirementId})
-        ON CONFLICT (project_id, key) DO UPDATE SET requirement_id = excluded.requirement_id
+        INSERT INTO brief_rule ${sql({
+          projectId: input.projectId,
+          key: input.key,
+          requirementId: input.none ? null : input.requirementId!,
+        })}
       `;
-    }
-    audit({ type: "brief", label: input.key, after: { requirement: input.requirementId ?? null } });
+    audit({
+      type: "brief",
+      label: input.key,
+      after: { requirement: input.requirementId ?? (input.none ? "none" : null) },
+    });
   },
 });
 
+/** A rule of the brief becomes a requirement with the limit that it states, and is linked to it. */
+export const adoptRule = command({
+  name: "adoptRule",
+  act: briefActs.edit,
+  schema: s.adoptRule,
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, audit, by }, input): Promise<{ id: string; code: string }> {
+    const taken = await sql`
+      SELECT FROM brief_rule
+      WHERE project_id = ${input.projectId} AND key = ${input.key} AND requirement_id IS NOT NULL
+    `;
+    if (taken.length) refuse("This rule has its requirement already. Reload to see which.");
+    const proposed = proposeRequirement(input.text);
+    const made = await insertRequirement(
+      sql,
+      input.projectId,
+      {
+        ...proposed,
+        // The rules of a brief hold for everybody.
+        priority: "must",
+        method: proposed.method ?? "inspection",
+        statement: input.text,
+        source: "Rule of the brief",
+      },
+      by,
+    );
+    await sql`DELETE FROM brief_rule WHERE project_id = ${input.projectId} AND key = ${input.key}`;
+    await sql`INSERT INTO brief_rule ${sql({ projectId: input.projectId, key: input.key, requirementId: made.id })}`;
+    audit({ type: "requirement", id: made.id, label: `${made.code} ${input.text}`, after: { from: "brief" } });
+    return made;
+  },
+});
+
+const challengeLabels = {
+  title: "Challenge",
+  task: "Task",
+  heldOn: "On",
+  measure: "Measured",
+  unit: "Unit",
+  resolution: "Read to",
+  better: "Better is",
+};
+
+/** Sets up an entry challenge, or corrects one; its unit stays once a result is in. */
 export const saveChallenge = command({
   name: "saveChallenge",
   act: briefActs.edit,
   schema: s.challenge,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
-    const id = newId();
     const unit = input.unit || "1";
     const resolution = parseQuantity(input.resolution || "1", unit);
     if (!resolution.ok) refuse(resolution.message, "resolution");
-    await sql`
-      INSERT INTO challenge ${sql({
-        id,
-        projectId: input.projectId,
-        title: input.title,
-        task: input.task,
-        heldOn: input.heldOn,
-        measure: input.measure,
-        unit,
-        resolution: resolution.quantity.si,
-        better: input.better,
-      })}
-    `;
-    audit({ type: "challenge", id, label: input.title, after: input });
+    const values = {
+      title: input.title,
+      task: input.task,
+      heldOn: input.heldOn,
+      measure: input.measure,
+      unit,
+      resolution: resolution.quantity.si,
+      better: input.better,
+    };
+    const id = input.id ?? newId();
+    let before: object | undefined;
+    if (input.id) {
+      const [old] = await sql<(typeof values & { version: number; used: boolean })[]>`
+        SELECT *, EXISTS (SELECT FROM challenge_result WHERE challenge_id = c.id) AS used
+        FROM challenge c
+        WHERE id = ${id} AND project_id = ${input.projectId} FOR UPDATE
+      `;
+      checkVersion(found(old, "This challenge"), input.version, challengeLabels, values, old!);
+      if (old!.used && old!.unit !== unit)
+        refuse(`Results are in ${old!.unit}. Take them out first, or leave the unit as it is.`, "unit");
+      before = old;
+      await sql`UPDATE challenge SET ${sql(values)}, version = version + 1 WHERE id = ${id}`;
+    } else await sql`INSERT INTO challenge ${sql({ id, projectId: input.projectId, ...values })}`;
+    audit({ type: "challenge", id, label: input.title, before, after: input });
     return { id };
   },
 });
@@ -86,17 +146,6 @@ export const recordChallenge = command({
       label: `${c!.title}: ${input.who}`,
       after: { value: input.value },
     });
-  },
-});
-
-export const removeChallengeResult = command({
-  name: "removeChallengeResult",
-  act: briefActs.edit,
-  schema: s.challengeResultId,
-  subject: (sql, i) => projectOf(sql, "challenge_result", i.id),
-  async run({ sql, audit }, input) {
-    const [r] = await sql`DELETE FROM challenge_result WHERE id = ${input.id} RETURNING who, entered`;
-    audit({ type: "challenge", id: input.id, label: String(r?.who), before: r });
   },
 });
 

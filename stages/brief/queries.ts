@@ -37,6 +37,7 @@ interface ChallengeRow {
   unit: row.Challenge["unit"];
   resolution: row.Challenge["resolution"];
   better: row.Challenge["better"];
+  version: row.Challenge["version"];
 }
 
 export interface ChallengeResult {
@@ -48,6 +49,8 @@ export interface ChallengeResult {
 }
 
 export interface Challenge extends ChallengeRow {
+  /** The resolution in the unit, as it is typed. */
+  readTo: string;
   results: (ChallengeResult & { place: number; shared: boolean; best: boolean })[];
 }
 
@@ -55,7 +58,7 @@ export interface Challenge extends ChallengeRow {
 export async function challengesOf(projectId: string): Promise<Challenge[]> {
   const [rows, results] = await Promise.all([
     db()<ChallengeRow[]>`
-      SELECT id, title, task, held_on, measure, unit, resolution, better
+      SELECT id, title, task, held_on, measure, unit, resolution, better, version
       FROM challenge
       WHERE project_id = ${projectId}
       ORDER BY held_on, id
@@ -92,6 +95,7 @@ export async function challengesOf(projectId: string): Promise<Challenge[]> {
     const decimals = Math.max(0, -Math.floor(Math.log10(Number(formatSi(c.resolution, c.unit)) || 1)));
     return {
       ...c,
+      readTo: formatSi(c.resolution, c.unit, decimals),
       results: mine
         .map((r) => {
           const p = places.get(best.get(r.who)!.id);

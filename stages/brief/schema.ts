@@ -4,10 +4,20 @@ import { better } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
 
 // Brief
-export const briefRule = yup.object({ projectId: c.id(), key: c.text(400), requirementId: c.optionalId() });
+/** A rule's requirement; `none` says that it is no requirement, and empty that the likely one is taken again. */
+export const briefRule = yup.object({
+  projectId: c.id(),
+  key: c.text(400),
+  requirementId: c.optionalId(),
+  none: yup.boolean().default(false),
+});
+
+export const adoptRule = yup.object({ projectId: c.id(), key: c.text(400), text: c.text(600) });
 
 export const challenge = yup.object({
   projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
   title: c.text(120),
   task: c.optionalText(2000),
   heldOn: c.date(),
@@ -31,8 +41,6 @@ export const challengeResult = yup.object({
   who: c.text(120),
   value: yup.string().trim().required(),
 });
-
-export const challengeResultId = yup.object({ id: c.id() });
 
 export const brief = yup.object({
   projectId: c.id(),

@@ -3,6 +3,7 @@ import type { HomePart, Stage, Stratum } from "@/platform/registry/stage";
 import { share } from "@/platform/registry/words";
 import * as commands from "./commands";
 import { briefWaiting } from "./waiting";
+import * as withdrawals from "./withdrawals";
 
 interface Row {
   briefs: number;
@@ -54,7 +55,7 @@ export const brief: Stage = {
     { label: "Entry challenge", path: "/brief/challenge" },
   ],
   shows: ["brief", "needs", "people", "project"],
-  commands: [commands],
+  commands: [commands, withdrawals],
   stratum,
   home,
   waiting: briefWaiting,

@@ -1,4 +1,5 @@
 import { type Rule, ruleDiffers, rulesWithNumbers } from "@/core/brief/brief";
+import { isBuildMeasure } from "@/core/needs/requirement";
 import { likeness } from "@/core/needs/similarity";
 import { sameDimension } from "@/core/quantity/dimension";
 import { parseUnit } from "@/core/quantity/units";
@@ -8,6 +9,7 @@ import { limitOf } from "@/stages/needs/view/requirements";
 export interface RuleLine {
   rule: Rule;
   requirement: RequirementRow | null;
+  /** A person said which it is, or that it is none. */
   linked: boolean;
   differs: string | null;
 }
@@ -20,7 +22,7 @@ function likely(rule: Rule, requirements: readonly RequirementRow[]): Requiremen
   const fits = requirements.filter((r) => {
     const limit = limitOf(r);
     if (!limit || limit.comparator === "yes") return false;
-    if (limit.comparator === "fits") return rule.sides !== null;
+    if (limit.comparator === "fits") return rule.size !== null;
     const unit = parseUnit(limit.unit);
     return rule.limits.some((l) =>
       l.unit === "1"
@@ -31,7 +33,12 @@ function likely(rule: Rule, requirements: readonly RequirementRow[]): Requiremen
   const scored = fits
     .map((r) => ({ r, score: likeness(rule.text, `${r.statement} ${r.measure ?? ""}`).score }))
     .sort((a, b) => b.score - a.score);
-  return scored.length === 1 || (scored[0]?.score ?? 0) > 0.15 ? (scored[0]?.r ?? null) : null;
+  // A number of the same kind alone says nothing: words have to agree too, unless the rule states one quantity and the
+  // register has one limit of its kind, on the build's own mass, cost or size.
+  const best = scored[0];
+  const alone =
+    scored.length === 1 && (rule.size !== null || rule.limits.length === 1) && isBuildMeasure(best!.r.measure);
+  return best && (best.score > 0.15 || alone) ? best.r : null;
 }
 
 /**
@@ -40,12 +47,15 @@ function likely(rule: Rule, requirements: readonly RequirementRow[]): Requiremen
  */
 export const rulesAgainst = (
   body: string,
-  links: readonly { key: string; requirementId: string }[],
+  links: readonly { key: string; requirementId: string | null }[],
   requirements: readonly RequirementRow[],
 ): RuleLine[] =>
   rulesWithNumbers(body).map((rule) => {
     const link = links.find((l) => l.key === rule.key);
-    const requirement = (link && requirements.find((r) => r.id === link.requirementId)) ?? likely(rule, requirements);
+    const requirement =
+      link?.requirementId === null
+        ? null
+        : ((link && requirements.find((r) => r.id === link.requirementId)) ?? likely(rule, requirements));
     const limit = requirement && limitOf(requirement);
     return { rule, requirement, linked: !!link, differs: limit ? ruleDiffers(rule, limit) : null };
   });

@@ -1,9 +1,12 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { addPhoto, removePhoto, saveBuild } from "./commands";
+import { addPhoto, saveBuild } from "./commands";
+import { removePhoto, withdrawBuild } from "./withdrawals";
 
 export const saveBuildAction = action(saveBuild);
 
 export const addPhotoAction = action(addPhoto);
 
 export const removePhotoAction = action(removePhoto);
+
+export const withdrawBuildAction = action(withdrawBuild);

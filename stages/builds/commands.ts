@@ -1,12 +1,16 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { fromSi, parseQuantity } from "@/core/quantity/quantity";
+import { channelsOf } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { readPicture, writeContent } from "@/platform/files/files";
+import { projectUnits } from "@/platform/project/settings";
 import { entered, readSides, siOrNull } from "@/platform/schema/fields";
+import { protocolsOf } from "@/stages/bench/queries";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { buildActs } from "./acts";
-import type { Build } from "./queries";
+import { type Build, ofBuild } from "./queries";
 import * as s from "./schema";
 
 /** Variables as typed, `name = value` a line. */
@@ -28,6 +32,15 @@ const labels = {
   learned: "What it taught",
 };
 
+/** A prediction in the unit of what the first protocol is after; it may be typed with a unit of its own. */
+async function readPrediction(sql: Tx, projectId: string, typed: string): Promise<number> {
+  const [protocol] = await protocolsOf(projectId, sql);
+  const channel = protocol && channelsOf(protocol.definition).find((c) => c.key === protocol.definition.primary);
+  const read = parseQuantity(typed, channel?.unit ?? "1");
+  if (!read.ok) refuse(read.message, "predicted");
+  return fromSi(read.quantity.si, channel?.unit ?? "1").toNumber();
+}
+
 export const saveBuild = command({
   name: "saveBuild",
   act: buildActs.edit,
@@ -43,9 +56,8 @@ export const saveBuild = command({
       { projectId: row.Team["projectId"]; name: row.Team["name"] }[]
     >`SELECT project_id, name FROM team WHERE id = ${input.teamId} FOR UPDATE`;
     const projectId = team!.projectId;
-    const predicted = input.predicted ? Number(input.predicted.replace(",", ".")) : null;
-    if (predicted !== null && !Number.isFinite(predicted))
-      refuse("Write the predicted value as a plain number in the protocol's unit, for example 8.0.", "predicted");
+    const units = await projectUnits(projectId, sql);
+    const predicted = input.predicted ? await readPrediction(sql, projectId, input.predicted) : null;
     const row = {
       stage: input.stage,
       builtOn: input.builtOn,
@@ -54,9 +66,9 @@ export const saveBuild = command({
       expected: input.expected,
       predicted,
       learned: input.learned,
-      mass: siOrNull(input.mass, "kg"),
+      mass: siOrNull(input.mass, units.mass),
       cost: siOrNull(input.cost, "1"),
-      sides: input.sides ? readSides(input.sides, "mm") : null,
+      sides: input.sides ? readSides(input.sides, units.side) : null,
       entered: sql.json(entered(input) as never),
       features: input.features
         .split(",")
@@ -84,9 +96,19 @@ export const saveBuild = command({
     let before: Pick<Build, "mass" | "cost" | "sides"> | null = null;
     if (!id) {
       await obeyGate();
-      const [last] = await sql<
-        { n: number }[]
-      >`SELECT coalesce(max(number), 0)::int AS n FROM build WHERE team_id = ${input.teamId}`;
+      // The number of one that was withdrawn stays its own.
+      const [last] = await sql<{ n: number }[]>`
+        SELECT greatest(
+          (SELECT max(number) FROM build WHERE team_id = ${input.teamId}),
+          (
+            SELECT max((r.content->>'number')::int)
+            FROM withdrawn w
+            JOIN withdrawn_row r ON r.withdrawn_id = w.id
+            WHERE w.project_id = ${projectId} AND r.table_name = 'build' AND r.content->>'team_id' = ${input.teamId}
+          ),
+          0
+        ) AS n
+      `;
       number = last!.n + 1;
       id = newId();
       await sql`INSERT INTO build ${sql({ ...row, id, projectId, teamId: input.teamId, number, recordedBy: by })}`;
@@ -187,13 +209,6 @@ async function noteBuildEvidence(
     `;
 }
 
-const ofBuild = async (sql: Tx, id: string) => {
-  const [b] = await sql<
-    { projectId: row.Build["projectId"]; teamId: row.Build["teamId"] }[]
-  >`SELECT project_id, team_id FROM build WHERE id = ${id}`;
-  return b ? { project: b.projectId, team: b.teamId } : null;
-};
-
 export const addPhoto = command({
   name: "addPhoto",
   act: buildActs.edit,
@@ -211,27 +226,5 @@ export const addPhoto = command({
     `;
     audit({ type: "photo", id, label: input.caption });
     return { id };
-  },
-});
-
-export const removePhoto = command({
-  name: "removePhoto",
-  act: buildActs.edit,
-  schema: s.photoId,
-  async subject(sql, i) {
-    const [u] = await sql<
-      { buildId: NonNullable<row.FileUse["buildId"]> }[]
-    >`SELECT build_id FROM file_use WHERE id = ${i.id}`;
-    return u ? ofBuild(sql, u.buildId) : null;
-  },
-  async run({ sql, audit }, input) {
-    const [u] = await sql<
-      { fileHash: string; caption: string }[]
-    >`DELETE FROM file_use WHERE id = ${input.id} RETURNING file_hash, caption`;
-    if (u)
-      await sql`
-        DELETE FROM file f WHERE hash = ${u.fileHash} AND NOT EXISTS (SELECT FROM file_use WHERE file_hash = f.hash)
-      `;
-    audit({ type: "photo", id: input.id, label: u?.caption, after: { removed: true } });
   },
 });

@@ -48,3 +48,11 @@ export async function buildById(projectId: string, id: string): Promise<Build | 
     )[0] ?? null
   );
 }
+
+/** A build's project and team, to whom it belongs. */
+export const ofBuild = async (sql: Tx, id: string) => {
+  const [b] = await sql<
+    { projectId: row.Build["projectId"]; teamId: row.Build["teamId"] }[]
+  >`SELECT project_id, team_id FROM build WHERE id = ${id}`;
+  return b ? { project: b.projectId, team: b.teamId } : null;
+};

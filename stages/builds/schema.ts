@@ -34,5 +34,3 @@ export const photo = yup.object({
     .max(40_000_000, "The photo is larger than 28 MB. Send a smaller one.")
     .required("Choose a photo."),
 });
-
-export const photoId = yup.object({ id: c.id() });

@@ -4,6 +4,7 @@ import { db } from "@/platform/db/db";
 import type { Hit, Search, Stage, Stratum } from "@/platform/registry/stage";
 import { plural } from "@/platform/registry/words";
 import * as commands from "./commands";
+import * as withdrawals from "./withdrawals";
 
 interface Row {
   builds: number;
@@ -57,7 +58,7 @@ export const builds: Stage = {
   name: "Builds",
   pages: [{ label: "Builds", path: "/builds" }],
   shows: ["build", "run", "needs", "team", "gate", "file"],
-  commands: [commands],
+  commands: [commands, withdrawals],
   stratum,
   search,
 };

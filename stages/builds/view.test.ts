@@ -1,3 +1,4 @@
+import { unitsOf } from "@/core/quantity/systems";
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aProtocol, aRequirement, aState, aTeam } from "@/stages/testing/rows";
 import { changedVariables, generationsView, margin, size } from "./view";
@@ -25,7 +26,8 @@ const facts = aState(
   {},
   { "Alder G2": 7.4 },
 );
-const view = (wanted = {}) => generationsView(facts, project, wanted);
+const metric = unitsOf("metric");
+const view = (wanted = {}) => generationsView(facts, project, wanted, metric);
 
 test("what breaks a limit says by how much; what just holds it does not", () => {
   const [g1, g2] = view().lines;
@@ -68,18 +70,32 @@ test("limits on builds stand in words", () => {
 });
 
 test("no protocol, no column of what was reached", () => {
-  expect(generationsView({ ...facts, protocols: [] }, project, {}).channel).toBeUndefined();
+  expect(generationsView({ ...facts, protocols: [] }, project, {}, metric).channel).toBeUndefined();
 });
 
 test("a margin needs a limit and a value", () => {
-  expect(margin(aRequirement("R-09"), aBuild("Alder", 1, { mass: "1" }))).toBeNull();
-  expect(margin(mass, aBuild("Alder", 1))).toBeNull();
-  expect(margin(mass, aBuild("Alder", 1, { mass: "5.5" }))).toEqual({ text: "0.50 kg", bad: false });
-  expect(size(aBuild("Alder", 1))).toBeNull();
+  expect(margin(aRequirement("R-09"), aBuild("Alder", 1, { mass: "1" }), metric)).toBeNull();
+  expect(margin(mass, aBuild("Alder", 1), metric)).toBeNull();
+  expect(margin(mass, aBuild("Alder", 1, { mass: "5.5" }), metric)).toEqual({ text: "0.50 kg", bad: false });
+  expect(size(aBuild("Alder", 1), metric)).toBeNull();
 });
 
 test("design variables that differ, that came, and that went are changes", () => {
   const of = (variables: Record<string, string>) => ({ variables });
   expect(changedVariables(of({ drum: "80", cups: "6" }), of({ drum: "90", cups: "6" }))).toEqual(["drum"]);
   expect(changedVariables(of({ drum: "80" }), of({ rope: "4" }))).toEqual(["drum", "rope"]);
+});
+
+test("in a US project masses are pounds and sides inches, margins too", () => {
+  const us = unitsOf("us");
+  const boxed = aBuild("Alder", 1, { mass: "4.4", sides: ["0.4572", "0.3048", "0.3556"] });
+  expect(size(boxed, us)).toBe("18 × 12 × 14");
+  const box = aRequirement("R-10", {
+    measure: "envelope",
+    comparator: "fits",
+    sides: ["0.5", "0.4", "0.4"],
+    unit: "in",
+  });
+  expect(margin(box, boxed, us)).toEqual({ text: "1.69 in", bad: false });
+  expect(margin(box, boxed, metric)).toEqual({ text: "43 mm", bad: false });
 });

@@ -1,6 +1,7 @@
 import { isBuildMeasure, marginOf } from "@/core/needs/requirement";
 import { compareEnvelope } from "@/core/quantity/envelope";
 import { formatNumber, formatSi } from "@/core/quantity/quantity";
+import { type ProjectUnits, showSide, showSides } from "@/core/quantity/systems";
 import { channelsOf } from "@/core/run/protocol";
 import { weekOf } from "@/core/sessions/sessions";
 import type { Protocol } from "@/stages/bench/queries";
@@ -16,14 +17,14 @@ export const newestBuilds = (builds: readonly Build[]): Map<string, Build> => ne
  * Margin of a build's recorded mass, cost or size against a limit, in the limit's unit; null where there is nothing to
  * compare.
  */
-export function margin(r: RequirementRow, b: Build): { text: string; bad: boolean } | null {
+export function margin(r: RequirementRow, b: Build, units: ProjectUnits): { text: string; bad: boolean } | null {
   const limit = limitOf(r);
   if (!limit) return null;
   if (r.measure === "envelope" && b.sides && limit.sides) {
     const worst = compareEnvelope(b.sides, limit.sides)
       .map((s) => Number(s.margin))
       .sort((a, c) => a - c)[0]!;
-    return { text: `${formatNumber(worst * 1000, 0)} mm`, bad: worst < 0 };
+    return { text: `${showSide(worst, units)} ${units.side}`, bad: worst < 0 };
   }
   const value = r.measure === "mass" || r.measure === "cost" ? b[r.measure] : null;
   const m = value === null || value === undefined ? null : marginOf(limit, value);
@@ -32,7 +33,7 @@ export function margin(r: RequirementRow, b: Build): { text: string; bad: boolea
     : null;
 }
 
-export const size = (b: Build) => (b.sides ? b.sides.map((s) => formatNumber(Number(s) * 1000, 0)).join(" × ") : null);
+export const size = (b: Build, units: ProjectUnits) => (b.sides ? showSides(b.sides, units) : null);
 
 /** The design variables that differ between two builds, by name. */
 export const changedVariables = (a: Pick<Build, "variables">, b: Pick<Build, "variables">): string[] =>
@@ -52,6 +53,7 @@ export function generationsView(
   facts: Pick<ProjectState, "requirements" | "teams" | "builds" | "protocols" | "summary">,
   project: { startsOn: string; currency: string },
   wanted: { team?: string; week?: string },
+  units: ProjectUnits,
 ) {
   const chosen = facts.teams.find((t) => t.id === wanted.team);
   const teams = chosen ? [chosen] : facts.teams;
@@ -61,7 +63,7 @@ export function generationsView(
   const held = (b: Build, measure: "mass" | "cost" | "envelope", shown: string | null): Shown => {
     const over = limits
       .filter((r) => r.measure === measure)
-      .map((r) => margin(r, b))
+      .map((r) => margin(r, b, units))
       .find((m) => m?.bad);
     const value = measure === "envelope" ? b.sides?.reduce((v, s) => v * Number(s), 1) : b[measure];
     return {
@@ -81,9 +83,9 @@ export function generationsView(
       ofTeam(t.id).map((b) => ({
         build: b,
         team: t,
-        mass: held(b, "mass", b.mass === null ? null : formatSi(b.mass, "kg", 2)),
+        mass: held(b, "mass", b.mass === null ? null : formatSi(b.mass, units.mass, 2)),
         cost: held(b, "cost", b.cost === null ? null : formatSi(b.cost, "1", 2)),
-        size: held(b, "envelope", size(b)),
+        size: held(b, "envelope", size(b, units)),
         predicted: b.predicted === null ? null : formatNumber(b.predicted, 1),
         reached: protocol && channel ? (facts.summary(b.id, protocol.id, channel.key)?.counted ?? null) : null,
         /** Built in the week that was asked for. */

@@ -1,8 +1,16 @@
 "use server";
 import { action } from "@/platform/command/perform";
 import { saveSettings } from "@/platform/project/save-settings";
-import { addSketch, claimMust, decideConcept, mergeConcepts, removeSketch, saveConcept } from "./commands/concepts";
-import { closeSelection, openSelection, rateConcepts, reopenSelection, weighSelection } from "./commands/selection";
+import { addSketch, claimMust, decideConcept, mergeConcepts, saveConcept } from "./commands/concepts";
+import {
+  closeSelection,
+  openSelection,
+  rateConcepts,
+  renameSelection,
+  reopenSelection,
+  weighSelection,
+} from "./commands/selection";
+import { removeSketch, withdrawConcept, withdrawSelection } from "./withdrawals";
 
 export const saveConceptAction = action(saveConcept);
 
@@ -27,3 +35,9 @@ export const closeSelectionAction = action(closeSelection);
 export const reopenSelectionAction = action(reopenSelection);
 
 export const saveSettingsAction = action(saveSettings);
+
+export const withdrawConceptAction = action(withdrawConcept);
+
+export const withdrawSelectionAction = action(withdrawSelection);
+
+export const renameSelectionAction = action(renameSelection);

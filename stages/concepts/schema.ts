@@ -30,8 +30,6 @@ export const sketch = yup.object({
   caption: c.optionalText(200),
 });
 
-export const fileUseId = yup.object({ id: c.id() });
-
 export const conceptFate = yup.object({
   id: c.id(),
   version: c.version(),
@@ -84,6 +82,17 @@ export const selectionDefinition = yup.object({
   datum: yup.string().nullable().default(null),
   severity: c.oneOf(severity).required(),
   pairs: yup.mixed<Record<string, number>>((v): v is Record<string, number> => typeof v === "object").optional(),
+  reweighed: yup
+    .array(
+      yup.object({
+        before: yup.array(yup.number().required()).max(15).required(),
+        sheets: whole(0, 10_000).required(),
+        by: yup.string().required(),
+        on: c.date(),
+        reason: c.optionalText(300),
+      }),
+    )
+    .optional(),
 });
 
 export const selectionWeights = yup.object({
@@ -91,6 +100,7 @@ export const selectionWeights = yup.object({
   version: c.version(),
   weights: yup.array(yup.number().moreThan(0, "A weight is above zero.").required()).max(15).required(),
   pairs: yup.mixed<Record<string, number>>().optional(),
+  reason: c.optionalText(300),
 });
 
 export const selectionSheet = yup.object({
@@ -110,3 +120,5 @@ export const closeSelection = yup.object({
 });
 
 export const selectionId = yup.object({ id: c.id() });
+
+export const renameSelection = yup.object({ id: c.id(), version: c.version(), title: c.text(120) });

@@ -5,6 +5,7 @@ import type { HomePart, Stage, Stratum, Waiting } from "@/platform/registry/stag
 import { share } from "@/platform/registry/words";
 import * as concept from "./commands/concepts";
 import * as selection from "./commands/selection";
+import * as withdrawals from "./withdrawals";
 import { screenWorking } from "./workings";
 
 interface Row {
@@ -106,7 +107,7 @@ export const concepts: Stage = {
     { label: "Choosing concepts", path: "/concepts/choose" },
   ],
   shows: ["concept", "needs", "team", "project"],
-  commands: [concept, selection],
+  commands: [concept, selection, withdrawals],
   stratum,
   home,
   waiting,

@@ -1,7 +1,9 @@
 "use server";
 import { action } from "@/platform/command/perform";
 import { inspectEntry, scoreAttempt, voidAttempt } from "./commands/attempts";
+import { changeEntry, renameEvent } from "./commands/corrections";
 import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
+import { withdrawEntry, withdrawEvent } from "./withdrawals";
 
 export const saveEventAction = action(saveEvent);
 
@@ -18,3 +20,11 @@ export const voidAttemptAction = action(voidAttempt);
 export const confirmEventAction = action(confirmEvent);
 
 export const reopenEventAction = action(reopenEvent);
+
+export const withdrawEventAction = action(withdrawEvent);
+
+export const withdrawEntryAction = action(withdrawEntry);
+
+export const changeEntryAction = action(changeEntry);
+
+export const renameEventAction = action(renameEvent);

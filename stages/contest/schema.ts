@@ -69,3 +69,7 @@ export const attempt = yup.object({
 });
 
 export const voidAttempt = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });
+
+export const renameEvent = yup.object({ id: c.id(), version: c.version(), name: c.text(80) });
+
+export const changeEntry = yup.object({ id: c.id(), version: c.version(), buildId: c.id(), reason: c.text(300) });

@@ -1,10 +1,13 @@
 import "server-only";
+import { shortDate } from "@/platform/pages/dates";
 import type { Stage, Stratum } from "@/platform/registry/stage";
-import { dayMonth, plural, share } from "@/platform/registry/words";
+import { plural, share } from "@/platform/registry/words";
 import { contestActs } from "./acts";
 import * as attempts from "./commands/attempts";
+import * as corrections from "./commands/corrections";
 import * as events from "./commands/events";
 import { standingsTable } from "./standings-csv";
+import * as withdrawals from "./withdrawals";
 
 interface Row {
   events: number;
@@ -18,7 +21,7 @@ const stratum: Stratum = {
   `,
   line(row, project) {
     const c = row as unknown as Row;
-    if (c.events === 0) return [0, project.eventOn ? `event ${dayMonth(project.eventOn)}` : "no event yet"];
+    if (c.events === 0) return [0, project.eventOn ? `event ${shortDate(project.eventOn)}` : "no event yet"];
     return [share(c.confirmed, c.events), `${c.confirmed} of ${plural(c.events, "event")} confirmed`];
   },
 };
@@ -28,7 +31,7 @@ export const contest: Stage = {
   name: "Contest",
   pages: [{ label: "Contest", path: "/contest" }],
   shows: ["contest", "build"],
-  commands: [attempts, events],
+  commands: [attempts, corrections, events, withdrawals],
   stratum,
   downloads: { standings: { act: contestActs.read, make: standingsTable } },
 };

@@ -4,9 +4,11 @@ import Decimal from "decimal.js";
 import { checkScheme, type SchemeDefinition } from "@/core/grades/scheme";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
+import { plural } from "@/platform/registry/words";
 import { gradeActs } from "./acts";
 import { gradebook, type LedgerLine } from "./queries";
 import * as s from "./schema";
+import { inSection, lastPublished } from "./view";
 
 export const saveScheme = command({
   name: "saveScheme",
@@ -139,7 +141,10 @@ export const enterMark = command({
   },
 });
 
-/** Freezes every student's grade as it is now, with its arithmetic. A later publication names what changed. */
+/**
+ * Freezes the grades as they are now, of all students or of a section's, with their arithmetic. A later publication
+ * names what changed.
+ */
 export const publishGrades = command({
   name: "publishGrades",
   act: gradeActs.edit,
@@ -149,36 +154,36 @@ export const publishGrades = command({
     await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
     const book = await gradebook(input.projectId, today, { whole: true });
     if (!book.scheme) refuse("There is no grading scheme yet.");
-    if (!book.rows.some((r) => r.grade.value.grade !== null))
+    const rows = book.rows.filter(inSection(input.sectionId));
+    if (!rows.some((r) => r.grade.value.grade !== null))
       refuse("Nothing can be published: no component counts for anybody yet.");
-    const [last] = await sql<
+    const before = await sql<
       { number: row.Publication["number"]; ledger: LedgerLine[] }[]
-    >`SELECT number, ledger FROM publication WHERE project_id = ${input.projectId} ORDER BY number DESC LIMIT 1`;
-    const ledger: LedgerLine[] = book.rows.map(({ student, grade }) => ({
+    >`SELECT number, ledger FROM publication WHERE project_id = ${input.projectId} ORDER BY number DESC`;
+    const ledger: LedgerLine[] = rows.map(({ student, grade, marks }) => ({
       personId: student.id,
       name: student.name,
       section: student.section,
       team: student.team,
       grade: grade.value.grade,
       working: grade.working,
-      components: grade.value.components.map(({ key, name, weight, state, percent }) => ({
+      components: grade.value.components.map(({ key, name, weight, state, percent, overridden }) => ({
         key,
         name,
         weight,
         state,
         percent,
+        computed: overridden,
+        reason: marks[key]?.reason ?? "",
       })),
     }));
-    const changed = last
-      ? ledger.filter((l) => last.ledger.find((o) => o.personId === l.personId)?.grade !== l.grade)
-      : [];
-    if (last && !changed.length) refuse("No grade has changed since the last publication.");
-    if (last && !input.whatChanged)
-      refuse(
-        `${changed.length} grade${changed.length === 1 ? "" : "s"} changed since version ${last.number}: say why.`,
-        "whatChanged",
-      );
-    const number = (last?.number ?? 0) + 1;
+    const known = lastPublished(before);
+    const read = ledger.filter((l) => known.has(l.personId));
+    const changed = ledger.filter((l) => (known.get(l.personId) ?? null) !== l.grade);
+    if (before.length && !changed.length) refuse("No grade has changed since the last publication.");
+    if (read.length && !input.whatChanged)
+      refuse(`${plural(changed.length, "grade")} changed since version ${before[0]!.number}: say why.`, "whatChanged");
+    const number = (before[0]?.number ?? 0) + 1;
     const id = newId();
     await sql`
       INSERT INTO publication (id, project_id, number, scheme_version, ledger, what_changed, published_by)

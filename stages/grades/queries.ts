@@ -149,7 +149,17 @@ export interface LedgerLine {
   section: string;
   team: string | null;
   grade: string | null;
-  components: { key: string; name: string; weight: string; state: string; percent: string | null }[];
+  components: {
+    key: string;
+    name: string;
+    weight: string;
+    state: string;
+    percent: string | null;
+    /** What was computed where it was set by hand. */
+    computed?: string | null;
+    /** Why it was set by hand, excused or counted as missing. */
+    reason?: string;
+  }[];
   working: unknown;
 }
 

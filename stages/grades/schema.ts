@@ -57,4 +57,4 @@ export const mark = yup.object({
     ),
 });
 
-export const publish = yup.object({ projectId: c.id(), whatChanged: c.optionalText(400) });
+export const publish = yup.object({ projectId: c.id(), sectionId: c.optionalId(), whatChanged: c.optionalText(400) });

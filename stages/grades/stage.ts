@@ -14,7 +14,13 @@ const stratum: Stratum = {
 };
 
 const home: HomePart = {
-  columns: (sql) => sql`(SELECT max(number) FROM publication WHERE project_id = p.id) AS published`,
+  columns: (sql, student) => sql`
+    (
+      SELECT max(number)
+      FROM publication
+      WHERE project_id = p.id AND ledger @> jsonb_build_array(jsonb_build_object('personId', ${student.id}::text))
+    ) AS published
+  `,
   items: ({ published }) =>
     published ? [{ what: "My grade", note: `version ${published} is published`, path: "/grades", rank: 4 }] : [],
 };

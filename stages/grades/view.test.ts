@@ -2,7 +2,7 @@ import type { Component } from "@/core/grades/scheme";
 import type { Student } from "@/stages/people/queries/students";
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aMilestone, aProtocol, aReview, aState, aTeam } from "@/stages/testing/rows";
-import { bestOfClass, stateOf } from "./view";
+import { bestOfClass, inSection, lastPublished, publishedFor, stateOf } from "./view";
 
 const student = { id: "ada", name: "Ada", teamId: "Alder", sectionId: "three" } as unknown as Student;
 const alone = { ...student, teamId: null } as unknown as Student;
@@ -97,7 +97,7 @@ describe("performance on the bench", () => {
   test("is that of the newest build that has a run that counts, put into the rule unrounded", () => {
     const s = of(lift);
     expect(s).toMatchObject({ state: "scored", share: "0.85" });
-    expect(s.state === "scored" && s.working.steps.at(-1)).toBe("85 of 100 points = 85 %");
+    expect(s.state === "scored" && s.working.steps.at(-1)).toBe("of 100 points: 85 ÷ 100 × 100 = 85 %");
     expect(s.state === "scored" && s.working.steps[0]).toMatch(/^G2:/);
   });
   test("full marks may be other than a hundred points", () =>
@@ -154,5 +154,35 @@ describe("a contest's result", () => {
   test("that is not there yet is not due", () => {
     expect(of(source(line), event({ counted: null }))).toMatchObject({ note: "Race has no result for the team yet" });
     expect(of(source(line))).toMatchObject({ note: "the event is not in the plan (any more)" });
+  });
+});
+
+describe("publications of a section", () => {
+  const line = (personId: string, grade: string | null, section = "3") => ({ personId, grade, section });
+  test("what a student has read last is the newest publication that holds them", () => {
+    const read = lastPublished([
+      { number: 2, ledger: [line("ada", "80")] },
+      { number: 1, ledger: [line("ada", "70"), line("ben", null)] },
+      { number: 3, ledger: [line("cai", "60", "4")] },
+    ]);
+    expect([...read].sort()).toEqual([
+      ["ada", "80"],
+      ["ben", null],
+      ["cai", "60"],
+    ]);
+  });
+  test("which sections it holds is said where it is not all of them", () => {
+    const sections = [{ name: "3" }, { name: "4" }, { name: "5" }];
+    expect(publishedFor([line("a", "1", "3"), line("b", "1", "5")], sections)).toBe("section 3, section 5");
+    expect(
+      publishedFor(
+        sections.map((s) => line("a", "1", s.name)),
+        sections,
+      ),
+    ).toBe("");
+  });
+  test("rows are kept by section, all where none is named", () => {
+    const rows = [{ student: { sectionId: "a" } }, { student: { sectionId: "b" } }];
+    expect([rows.filter(inSection("b")), rows.filter(inSection(null))]).toEqual([[rows[1]], rows]);
   });
 });

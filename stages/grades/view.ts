@@ -3,6 +3,7 @@ import type { Component, ComponentState } from "@/core/grades/scheme";
 import { applyRule } from "@/core/points/rule";
 import { channelsOf } from "@/core/run/protocol";
 import { combineSheets } from "@/core/sheet/sheet";
+import { equation } from "@/core/working/equation";
 import { type Computed, makeWorking } from "@/core/working/working";
 import type { Protocol } from "@/stages/bench/queries";
 import type { eventsOf } from "@/stages/contest/queries/events";
@@ -71,18 +72,19 @@ export function stateOf(c: Component, student: Student, w: World): ComponentStat
     const points = applyRule(src.rule, value, unit, { best, ...place });
     if (points.value === null) return waiting("nothing to score yet");
     const share = new Decimal(points.value).div(full);
+    const percent = share.times(100).toDecimalPlaces(2).toString();
     return {
       state: "scored",
       share: share.toString(),
       working: makeWorking({
         ...points.working,
         title: c.name,
-        result: share.times(100).toDecimalPlaces(2).toString(),
+        result: percent,
         unit: "%",
         steps: [
           ...from.steps,
           ...points.working.steps,
-          `${points.working.result} of ${full} points = ${share.times(100).toDecimalPlaces(2)} %`,
+          `of ${full} points: ${equation([{ of: points.value! }, ` ÷ ${full} × 100`], percent, "%")}`,
         ],
         inputs: from.inputs,
         warnings: from.warnings,
@@ -142,4 +144,22 @@ export function bestOfClass(state: ProjectState, protocol: Protocol, key: string
     return kept && kept.counted !== null ? [counts(kept)] : [];
   });
   return all.sort((a, b) => (protocol.definition.better === "more" ? Number(b) - Number(a) : Number(a) - Number(b)))[0];
+}
+
+/** Keeps a gradebook's rows of one section; all where none is named. */
+export const inSection = (sectionId: string | null | undefined) => (row: { student: { sectionId: string } }) =>
+  !sectionId || row.student.sectionId === sectionId;
+
+/** The grade that each student has read last: a publication may hold one section only. */
+export function lastPublished(
+  publications: readonly { number: number; ledger: readonly { personId: string; grade: string | null }[] }[],
+): Map<string, string | null> {
+  const oldestFirst = [...publications].sort((a, b) => a.number - b.number);
+  return new Map(oldestFirst.flatMap((p) => p.ledger.map((l) => [l.personId, l.grade] as const)));
+}
+
+/** The sections that a publication holds, in words; nothing where it holds all of the project's. */
+export function publishedFor(ledger: readonly { section: string }[], sections: readonly { name: string }[]): string {
+  const held = sections.filter((s) => ledger.some((l) => l.section === s.name));
+  return held.length === sections.length || held.length === 0 ? "" : held.map((s) => `section ${s.name}`).join(", ");
 }

@@ -1,6 +1,8 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { amendNote, closeSource, openSource, writeNote } from "./commands/notes";
+import { keepHolding } from "./commands/keep";
+import { changeRequirements } from "./commands/many";
+import { amendNote, closeSource, editSource, openSource, writeNote } from "./commands/notes";
 import { draftQuestion, dropQuestion, editQuestion, mergeQuestions, orderQuestions } from "./commands/questions";
 import { adoptStatement, askChange, decideChange, makeBaseline, ownRequirement } from "./commands/register";
 import {
@@ -20,8 +22,11 @@ import {
   unmergeStatement,
 } from "./commands/statements";
 import { importRequirements } from "./commands/table";
+import { withdrawChange, withdrawFinding, withdrawNote, withdrawSource, withdrawStatement } from "./withdrawals";
 
 export const saveRequirementAction = action(saveRequirement);
+
+export const changeRequirementsAction = action(changeRequirements);
 
 export const retireRequirementAction = action(retireRequirement);
 
@@ -74,3 +79,17 @@ export const ownRequirementAction = action(ownRequirement);
 export const importRequirementsAction = action(importRequirements);
 
 export const adoptStatementAction = action(adoptStatement);
+
+export const withdrawSourceAction = action(withdrawSource);
+
+export const withdrawNoteAction = action(withdrawNote);
+
+export const withdrawStatementAction = action(withdrawStatement);
+
+export const withdrawChangeAction = action(withdrawChange);
+
+export const withdrawFindingAction = action(withdrawFinding);
+
+export const editSourceAction = action(editSource);
+
+export const keepHoldingAction = action(keepHolding);

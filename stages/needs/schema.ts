@@ -7,6 +7,7 @@ import {
   numeric,
   openedSource,
   priority,
+  registerChange,
   requirementKind,
   twoNumbers,
   verificationMethod,
@@ -159,6 +160,17 @@ export const requirement = yup.object({
 
 export const retire = yup.object({ id: c.id(), version: c.version(), reason: c.text(400) });
 
+export const changeRequirements = yup.object({
+  projectId: c.id(),
+  ids: ids(200).min(1, "Choose at least one requirement."),
+  change: c.oneOf(registerChange).required(),
+  priority: c.oneOf(priority).default("should"),
+  ownerId: c.optionalId(),
+  reason: c
+    .optionalText(400)
+    .test("why", "Say why they no longer hold.", (v, x) => x.parent.change !== "retire" || !!v),
+});
+
 export const restore = yup.object({ id: c.id() });
 
 export const finding = yup.object({
@@ -169,3 +181,13 @@ export const finding = yup.object({
 });
 
 export const keep = yup.object({ requirementId: c.id(), buildId: c.id(), reason: c.text(400) });
+
+export const keepHolding = yup.object({ requirementId: c.id(), reason: c.text(400) });
+
+export const editSource = yup.object({
+  id: c.id(),
+  version: c.version(),
+  title: c.text(120),
+  who: c.optionalText(120),
+  heldOn: c.date(),
+});

@@ -5,6 +5,8 @@ import { db } from "@/platform/db/db";
 import type { Hit, HomePart, Search, Stage, Stratum } from "@/platform/registry/stage";
 import { plural, share } from "@/platform/registry/words";
 import { needsActs } from "./acts";
+import * as keep from "./commands/keep";
+import * as many from "./commands/many";
 import * as notes from "./commands/notes";
 import * as questions from "./commands/questions";
 import * as register from "./commands/register";
@@ -14,6 +16,7 @@ import * as table from "./commands/table";
 import { statusTable } from "./queries/status-table";
 import { registerTable } from "./queries/table";
 import { needsWaiting } from "./waiting";
+import * as withdrawals from "./withdrawals";
 import { runWorking, summaryWorking, verdictWorking } from "./workings";
 
 interface Row {
@@ -104,7 +107,7 @@ export const needs: Stage = {
     "protocol",
     "team",
   ],
-  commands: [notes, questions, register, requirements, statements, table],
+  commands: [keep, many, notes, questions, register, requirements, statements, table, withdrawals],
   stratum,
   home,
   search,

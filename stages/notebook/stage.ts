@@ -1,7 +1,8 @@
 import "server-only";
+import { shortDate } from "@/platform/pages/dates";
 import type { HomePart, Stage } from "@/platform/registry/stage";
-import { dayMonth } from "@/platform/registry/words";
 import * as commands from "./commands";
+import * as withdrawals from "./withdrawals";
 
 const home: HomePart = {
   columns: (sql, me) => sql`
@@ -9,7 +10,7 @@ const home: HomePart = {
   `,
   about(row, today) {
     const last = row.lastEntry as string | null;
-    const text = last === today ? "written today" : last ? `last entry ${dayMonth(last)}` : "write the first entry";
+    const text = last === today ? "written today" : last ? `last entry ${shortDate(last)}` : "write the first entry";
     return [{ label: "Notebook", text, path: "/notebook" }];
   },
 };
@@ -19,7 +20,7 @@ export const notebook: Stage = {
   name: "Notebook",
   pages: [{ label: "Notebook", path: "/notebook" }],
   shows: ["notebook"],
-  commands: [commands],
+  commands: [commands, withdrawals],
   below: "everyone",
   home,
 };

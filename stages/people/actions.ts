@@ -3,8 +3,9 @@ import { action } from "@/platform/command/perform";
 import { eraseStudent } from "./commands/erase";
 import { addCoInstructor, createGuestLink, revokeGuestLink } from "./commands/guests";
 import { giveLogin, giveLogins, removeStaff, resetInstructor } from "./commands/logins";
+import { mergeStudents } from "./commands/merge";
 import { importRoster, previewRoster } from "./commands/roster";
-import { endEnrolment } from "./commands/students";
+import { addStudent, editStudent, endEnrolment, restoreEnrolment } from "./commands/students";
 
 export const previewRosterAction = action(previewRoster);
 
@@ -27,3 +28,11 @@ export const addCoInstructorAction = action(addCoInstructor);
 export const createGuestLinkAction = action(createGuestLink);
 
 export const revokeGuestLinkAction = action(revokeGuestLink);
+
+export const addStudentAction = action(addStudent);
+
+export const editStudentAction = action(editStudent);
+
+export const restoreEnrolmentAction = action(restoreEnrolment);
+
+export const mergeStudentsAction = action(mergeStudents);

@@ -35,6 +35,25 @@ const loginName = () =>
     .default("")
     .matches(/^([a-z0-9][a-z0-9.-]*)?$/, "Small letters, digits, points and dashes, for example ada.quill.");
 
+/** A student who is known to no roster yet; of the same name as another where `twin` says that it is somebody else. */
+export const newStudent = yup.object({
+  projectId: c.id(),
+  sectionId: c.id(),
+  name: c.text(120),
+  email: yup.string().trim().max(200).email().default(""),
+  twin: yup.boolean().default(false),
+});
+
+export const editStudent = student.shape({
+  version: c.version(),
+  name: c.text(120),
+  email: yup.string().trim().max(200).email().default(""),
+  sectionId: c.id(),
+});
+
+/** Two records of one student: `personId` stays, `fromId` goes into it. */
+export const mergeStudents = student.shape({ fromId: c.id() });
+
 export const login = student.shape({ email: yup.string().trim().max(200).email().default(""), loginName: loginName() });
 
 /** Logins for everybody who has none: of a section, or of all. */

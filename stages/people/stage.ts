@@ -6,6 +6,7 @@ import { peopleActs } from "./acts";
 import * as erase from "./commands/erase";
 import * as guests from "./commands/guests";
 import * as logins from "./commands/logins";
+import * as merge from "./commands/merge";
 import * as roster from "./commands/roster";
 import * as students from "./commands/students";
 
@@ -34,7 +35,7 @@ export const people: Stage = {
   name: "People",
   pages: [{ label: "People", path: "/people", for: "staff" }],
   shows: ["people", "staff", "guest"],
-  commands: [erase, guests, logins, roster, students],
+  commands: [erase, guests, logins, merge, roster, students],
   below: "staff",
   search,
 };

@@ -11,3 +11,27 @@ export function decodeText(bytes: Uint8Array): { text: string; warning: string |
     };
   }
 }
+
+const places: Readonly<Record<string, string>> = {
+  notebook_version: "notebooks",
+  note: "notes of interviews",
+  statement: "statements",
+  question: "questions",
+  requirement_version: "requirements",
+  change_request: "change requests",
+  concept: "concepts",
+  concept_claim: "concepts",
+  build: "builds",
+  run: "reasons of runs",
+  sheet: "review sheets",
+  sheet_mark: "review sheets",
+  review: "verdicts",
+  action_item: "actions",
+  brief_version: "the brief",
+  file_use: "captions of pictures",
+  audit: "reasons in the audit",
+};
+
+/** Where a text is found that still holds an erased student's name, in words. */
+export const mentionPlace = ({ table, column }: { table: string; column: string }): string =>
+  places[table] ?? `${table.replaceAll("_", " ")} (${column.replaceAll("_", " ")})`;

@@ -1,12 +1,20 @@
 "use server";
 import { action } from "@/platform/command/perform";
 import { saveSettings } from "@/platform/project/save-settings";
-import { addExtraSession, removeExtraSession, saveSectionPattern } from "./commands/calendar";
-import { addDaysOffToProject, importDaysOff, removeDayOff } from "./commands/days-off";
-import { addGateItem, removeGateItem, setGate, signGate, tickGate } from "./commands/gates";
-import { checkMilestone, moveMilestone, removeMilestone, saveMilestone, setMilestoneDate } from "./commands/milestones";
+import { addExtraSession, renameSection, saveSectionPattern } from "./commands/calendar";
+import { addDaysOffToProject, importDaysOff } from "./commands/days-off";
+import { addGateItem, setGate, signGate, signGates, tickGate } from "./commands/gates";
+import { checkMilestone, moveMilestone, saveMilestone, setMilestoneDate } from "./commands/milestones";
 import { createSection, editProject } from "./commands/projects";
-import { finishTask, removeTask, saveTask } from "./commands/tasks";
+import { finishTask, saveTask } from "./commands/tasks";
+import {
+  removeDayOff,
+  removeDaysOff,
+  removeExtraSession,
+  removeGateItem,
+  removeMilestone,
+  removeTask,
+} from "./withdrawals";
 
 export const editProjectAction = action(editProject);
 
@@ -51,3 +59,9 @@ export const signGateAction = action(signGate);
 export const saveSettingsAction = action(saveSettings);
 
 export const moveMilestoneAction = action(moveMilestone);
+
+export const renameSectionAction = action(renameSection);
+
+export const signGatesAction = action(signGates);
+
+export const removeDaysOffAction = action(removeDaysOff);

@@ -85,6 +85,10 @@ export const gateTick = yup.object({
   on: yup.boolean().required(),
 });
 
+export const daysOffIds = yup.object({ projectId: c.id(), ids: ids(200).min(1) });
+
+export const gatesSign = yup.object({ milestoneId: c.id(), teamIds: ids(200).min(1) });
+
 export const gateSign = yup.object({ milestoneId: c.id(), teamId: c.id(), on: yup.boolean().required() });
 
 const fields = {
@@ -138,20 +142,27 @@ export const project = yup.object({ projectId: c.id() });
 
 export const daysOff = yup.object({ projectId: c.id(), text: c.text(4000), sectionId: c.optionalId() });
 
-export const dayOffId = yup.object({ id: c.id() });
-
 export const milestone = yup.object({
   projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
   title: c.text(120),
   dueOn: c.date(),
   scope: c.oneOf(milestoneScope).default("team"),
+  /** It lies outside the project's dates on purpose. */
+  meant: yup.boolean().default(false),
 });
-
-export const milestoneId = yup.object({ id: c.id() });
 
 export const milestoneCheck = yup.object({
   milestoneId: c.id(),
   teamId: c.optionalId(),
   personId: c.optionalId(),
   doneOn: c.optionalDate(),
+});
+
+export const renameSection = yup.object({
+  projectId: c.id(),
+  sectionId: c.id(),
+  version: c.version(),
+  name: c.text(60),
 });

@@ -1,13 +1,14 @@
 import "server-only";
+import { shortDate } from "@/platform/pages/dates";
 import * as settings from "@/platform/project/save-settings";
 import type { HomePart, Stage } from "@/platform/registry/stage";
-import { dayMonth } from "@/platform/registry/words";
 import * as calendar from "./commands/calendar";
 import * as daysOff from "./commands/days-off";
 import * as gates from "./commands/gates";
 import * as milestones from "./commands/milestones";
 import * as projects from "./commands/projects";
 import * as tasks from "./commands/tasks";
+import * as withdrawals from "./withdrawals";
 
 interface Home {
   milestones: { title: string; dueOn: string }[];
@@ -44,7 +45,7 @@ const home: HomePart = {
   items: (row, today) =>
     (row as unknown as Home).milestones.slice(0, 2).map((m) => ({
       what: m.title,
-      note: `milestone, ${m.dueOn < today ? "was due" : "due"} ${dayMonth(m.dueOn)}`,
+      note: `milestone, ${m.dueOn < today ? "was due" : "due"} ${shortDate(m.dueOn)}`,
       path: "/plan",
       rank: 2,
     })),
@@ -59,7 +60,7 @@ export const plan: Stage = {
     { label: "Gates and tools", path: "/plan/gates" },
   ],
   shows: ["plan", "gate", "tool", "milestone", "project"],
-  commands: [calendar, daysOff, gates, milestones, projects, settings, tasks],
+  commands: [calendar, daysOff, gates, milestones, projects, settings, tasks, withdrawals],
   below: "everyone",
   home,
 };

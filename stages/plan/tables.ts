@@ -5,7 +5,7 @@ export const planTables: readonly Table[] = [
   {
     name: "project",
     of: "id = $1",
-    omit: ["edition_of"],
+    omit: ["edition_of", "archived_at", "bundled_at"],
     check: { settings: fits(settings.omit(["projectId"])) },
   },
   ofProject("project_section"),

@@ -1,3 +1,4 @@
+import { type Actor, can } from "@/core/access/can";
 import type { RunPlace } from "@/core/vocabulary/runs";
 import type * as row from "@/platform/db/rows";
 import "server-only";
@@ -7,6 +8,7 @@ import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
 import { makeWorking, type Working } from "@/core/working/working";
 import { db } from "@/platform/db/db";
 import { runsOf } from "@/stages/bench/queries";
+import { recordActs } from "./acts";
 
 export interface Benchmark {
   value: number;
@@ -158,3 +160,43 @@ export const laterEditions = (projectId: string) =>
   db()<
     { id: row.Project["id"]; title: row.Project["title"]; slug: row.Project["slug"] }[]
   >`SELECT id, title, slug FROM project WHERE edition_of = ${projectId}`;
+
+/** Something that was withdrawn, and what went with it. */
+export interface WithdrawnRow {
+  id: row.Withdrawn["id"];
+  kind: row.Withdrawn["kind"];
+  label: row.Withdrawn["label"];
+  teamId: row.Withdrawn["teamId"];
+  personId: row.Withdrawn["personId"];
+  reason: row.Withdrawn["reason"];
+  by: row.Withdrawn["withdrawnBy"];
+  at: row.Withdrawn["withdrawnAt"];
+  /** How many rows of which table went along. */
+  along: { table: row.WithdrawnRow["tableName"]; n: number }[];
+}
+
+/** What was withdrawn from a project and what this person may bring back, the newest first. */
+export async function withdrawalsOf(projectId: string, actor: Actor): Promise<WithdrawnRow[]> {
+  const rows = await db()<WithdrawnRow[]>`
+    SELECT
+      id, kind, label, team_id, person_id, reason, withdrawn_by AS by, withdrawn_at AS at,
+      coalesce(
+        (
+          SELECT jsonb_agg(jsonb_build_object('table', table_name, 'n', n) ORDER BY first)
+          FROM (
+            SELECT table_name, count(*)::int AS n, min(place) AS first
+            FROM withdrawn_row r
+            WHERE r.withdrawn_id = w.id AND place > 1
+            GROUP BY table_name
+          ) x
+        ),
+        '[]'
+      ) AS along
+    FROM withdrawn w
+    WHERE project_id = ${projectId}
+    ORDER BY withdrawn_at DESC, id
+  `;
+  return rows.filter((r) =>
+    can(actor, recordActs.bringBack, { project: projectId, team: r.teamId, person: r.personId ?? undefined }),
+  );
+}

@@ -1,6 +1,8 @@
 import "server-only";
 import type { Stage, Stratum } from "@/platform/registry/stage";
-import * as commands from "./commands";
+import * as archive from "./commands/archive";
+import * as editions from "./commands/editions";
+import * as withdrawn from "./commands/withdrawn";
 
 const stratum: Stratum = {
   columns: (sql) => sql`true AS recorded`,
@@ -13,8 +15,11 @@ const stratum: Stratum = {
 export const records: Stage = {
   key: "records",
   name: "Records",
-  pages: [{ label: "Records", path: "/records" }],
+  pages: [
+    { label: "Records", path: "/records" },
+    { label: "Withdrawn", path: "/records/withdrawn" },
+  ],
   shows: ["contest", "project", "run", "build"],
-  commands: [commands],
+  commands: [archive, editions, withdrawn],
   stratum,
 };

@@ -1,6 +1,9 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { addAction, closeAction, decideReview, planReviews, reopenAction, saveRubric, submitSheet } from "./commands";
+import { addAction, closeAction, editAction, reopenAction } from "./commands/actions";
+import { decideReview, reopenReview, submitSheet } from "./commands/marking";
+import { editReview, planReviews, saveRubric } from "./commands/planning";
+import { withdrawAction, withdrawReview, withdrawRubric, withdrawSheet } from "./withdrawals";
 
 export const saveRubricAction = action(saveRubric);
 
@@ -15,3 +18,17 @@ export const addActionAction = action(addAction);
 export const closeActionAction = action(closeAction);
 
 export const reopenActionAction = action(reopenAction);
+
+export const withdrawReviewAction = action(withdrawReview);
+
+export const withdrawSheetAction = action(withdrawSheet);
+
+export const withdrawActionAction = action(withdrawAction);
+
+export const withdrawRubricAction = action(withdrawRubric);
+
+export const editReviewAction = action(editReview);
+
+export const reopenReviewAction = action(reopenReview);
+
+export const editActionAction = action(editAction);

@@ -1,7 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { RubricDefinition } from "@/core/sheet/sheet";
-import { db } from "@/platform/db/db";
+import { db, type Tx } from "@/platform/db/db";
 
 export interface Rubric {
   id: row.Rubric["id"];
@@ -53,6 +53,8 @@ export interface Review {
   team: row.Team["name"];
   buildId: row.Review["buildId"];
   build: row.Build["number"] | null;
+  /** Somebody chose the build, or a sheet was handed in on it. */
+  buildChosen: row.Review["buildChosen"];
   rubric: row.Rubric["name"];
   definition: RubricDefinition;
   rubricVersionId: row.RubricVersion["id"];
@@ -67,8 +69,8 @@ export interface Review {
 /** The reviews of a project with their sheets and actions, by date and team. */
 export const reviewsOf = (projectId: string, id?: string) => db()<Review[]>`
   SELECT
-    r.id, r.title, r.held_on, r.team_id, t.name AS team, r.build_id, b.number AS build, u.name AS rubric, v.definition,
-    v.id AS rubric_version_id, r.verdict, r.verdict_note, r.decided_by, r.version,
+    r.id, r.title, r.held_on, r.team_id, t.name AS team, b.id AS build_id, r.build_chosen, b.number AS build,
+    u.name AS rubric, v.definition, v.id AS rubric_version_id, r.verdict, r.verdict_note, r.decided_by, r.version,
     (
       SELECT coalesce(
         json_agg(
@@ -111,9 +113,24 @@ export const reviewsOf = (projectId: string, id?: string) => db()<Review[]>`
     ) AS actions
   FROM review r
   JOIN team t ON t.id = r.team_id
-  LEFT JOIN build b ON b.id = r.build_id
+  -- Until its first sheet a review is of the newest build, unless one was chosen.
+  LEFT JOIN LATERAL (
+    SELECT id, number
+    FROM build
+    WHERE CASE WHEN r.build_chosen THEN id = r.build_id ELSE team_id = r.team_id END
+    ORDER BY number DESC
+    LIMIT 1
+  ) b ON true
   JOIN rubric_version v ON v.id = r.rubric_version_id
   JOIN rubric u ON u.id = v.rubric_id
   WHERE r.project_id = ${projectId} ${id ? db()`AND r.id = ${id}` : db()``}
   ORDER BY r.held_on, r.title, t.name
 `;
+
+/** A review's project and team, to whom it belongs. */
+export const ofReview = async (sql: Tx, id: string) => {
+  const [r] = await sql<
+    { projectId: row.Review["projectId"]; teamId: row.Review["teamId"] }[]
+  >`SELECT project_id, team_id FROM review WHERE id = ${id}`;
+  return r ? { project: r.projectId, team: r.teamId } : null;
+};

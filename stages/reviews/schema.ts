@@ -57,3 +57,22 @@ export const action = yup.object({ reviewId: c.id(), what: c.text(400), ownerId:
 export const closeAction = yup.object({ id: c.id(), version: c.version(), evidence: c.text(400) });
 
 export const reopenAction = yup.object({ id: c.id(), version: c.version() });
+
+export const editAction = yup.object({
+  id: c.id(),
+  version: c.version(),
+  what: c.text(400),
+  ownerId: c.optionalId(),
+  dueOn: c.date(),
+});
+
+export const editReview = yup.object({
+  id: c.id(),
+  version: c.version(),
+  title: c.text(80),
+  heldOn: c.date(),
+  buildId: c.optionalId(),
+  reason: c.optionalText(300),
+});
+
+export const reopenReview = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });

@@ -1,9 +1,13 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
+import { shortDate } from "@/platform/pages/dates";
 import type { Hit, HomePart, Search, Stage, Stratum, Waiting } from "@/platform/registry/stage";
-import { dayMonth, share } from "@/platform/registry/words";
-import * as commands from "./commands";
+import { share } from "@/platform/registry/words";
+import * as actions from "./commands/actions";
+import * as marking from "./commands/marking";
+import * as planning from "./commands/planning";
+import * as withdrawals from "./withdrawals";
 
 interface Row {
   reviews: number;
@@ -19,7 +23,7 @@ const stratum: Stratum = {
   `,
   line(row) {
     const c = row as unknown as Row;
-    const words = c.nextReview ? `next ${dayMonth(c.nextReview)}` : `${c.judged} of ${c.reviews} decided`;
+    const words = c.nextReview ? `next ${shortDate(c.nextReview)}` : `${c.judged} of ${c.reviews} decided`;
     return [share(c.judged, c.reviews), c.reviews === 0 ? "none planned" : words];
   },
 };
@@ -58,12 +62,19 @@ const home: HomePart = {
     return [
       ...actions.map((a) => ({
         what: a.what,
-        note: `action of a review, ${a.dueOn < today ? "was due" : "due"} ${dayMonth(a.dueOn)}`,
+        note: `action of a review, ${a.dueOn < today ? "was due" : "due"} ${shortDate(a.dueOn)}`,
         path: `/reviews/${a.reviewId}`,
         rank: 1,
       })),
       ...(review
-        ? [{ what: review.title, note: `review on ${dayMonth(review.heldOn)}`, path: `/reviews/${review.id}`, rank: 3 }]
+        ? [
+            {
+              what: review.title,
+              note: `review on ${shortDate(review.heldOn)}`,
+              path: `/reviews/${review.id}`,
+              rank: 3,
+            },
+          ]
         : []),
     ];
   },
@@ -119,7 +130,7 @@ export const reviews: Stage = {
   name: "Reviews",
   pages: [{ label: "Reviews", path: "/reviews" }],
   shows: ["review", "action", "build"],
-  commands: [commands],
+  commands: [actions, marking, planning, withdrawals],
   stratum,
   home,
   search,

@@ -1,20 +1,30 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { command, found, projectOf } from "@/platform/command/command";
+import { checkVersion, command, found, projectOf } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
 import { planActs } from "@/stages/plan/acts";
 import { toolActs } from "./acts";
 import * as s from "./schema";
 
+/** Adds a tool, or corrects one. */
 export const saveTool = command({
   name: "saveTool",
   act: planActs.edit,
   schema: s.tool,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
-    const id = newId();
-    await sql`INSERT INTO tool ${sql({ id, ...input })}`;
-    audit({ type: "tool", id, label: input.name });
+    const { name, caution } = input;
+    const id = input.id ?? newId();
+    let before: object | undefined;
+    if (input.id) {
+      const [old] = await sql<
+        { version: row.Tool["version"]; name: row.Tool["name"]; caution: row.Tool["caution"] }[]
+      >`SELECT version, name, caution FROM tool WHERE id = ${id} AND project_id = ${input.projectId} FOR UPDATE`;
+      checkVersion(found(old, "This tool"), input.version, { name: "Tool", caution: "Caution" }, input, old!);
+      before = old;
+      await sql`UPDATE tool SET name = ${name}, caution = ${caution}, version = version + 1 WHERE id = ${id}`;
+    } else await sql`INSERT INTO tool ${sql({ id, projectId: input.projectId, name, caution })}`;
+    audit({ type: "tool", id, label: name, before, after: { name, caution } });
     return { id };
   },
 });

@@ -7,13 +7,14 @@ export interface Tool {
   id: row.Tool["id"];
   name: row.Tool["name"];
   caution: row.Tool["caution"];
+  version: row.Tool["version"];
   signed: { personId: string; on: string; by: string }[];
 }
 
 const asked = cache(
   (projectId: string, sql: Tx) => sql<Tool[]>`
   SELECT
-    t.id, t.name, t.caution,
+    t.id, t.name, t.caution, t.version,
     (
       SELECT coalesce(json_agg(json_build_object('personId', x.person_id, 'on', x.signed_on, 'by', x.signed_by)), '[]')
       FROM tool_sign_off x

@@ -4,20 +4,13 @@ import { action } from "@/platform/command/perform";
 import { allowed } from "@/platform/pages/route";
 import { saveSettings } from "@/platform/project/save-settings";
 import { teamActs } from "./acts";
-import { drawSelectionOrder, formByIdea, joinTeam, setTeamConcept } from "./commands/choosing";
-import {
-  addConstraint,
-  adoptTeamPlan,
-  removeConstraint,
-  saveTeamPlan,
-  saveTraits,
-  saveWishes,
-  undoTeamPlan,
-} from "./commands/forming";
-import { removePart, savePart } from "./commands/parts";
-import { createTeam, drawTeams, moveStudent, renameTeam, retireTeam } from "./commands/teams";
+import { drawSelectionOrder, formByIdea, foundTeam, joinTeam, setTeamConcept } from "./commands/choosing";
+import { addConstraint, adoptTeamPlan, saveTeamPlan, saveTraits, saveWishes, undoTeamPlan } from "./commands/forming";
+import { savePart } from "./commands/parts";
+import { createTeam, drawTeams, moveStudent, renameTeam, restoreTeam, retireTeam } from "./commands/teams";
 import { problemOf, type Setup } from "./queries/forming";
 import { teamSetup } from "./schema";
+import { removeConstraint, removePart, withdrawTeamPlan } from "./withdrawals";
 
 export const createTeamAction = action(createTeam);
 
@@ -36,6 +29,8 @@ export const saveWishesAction = action(saveWishes);
 export const addConstraintAction = action(addConstraint);
 
 export const removeConstraintAction = action(removeConstraint);
+
+export const foundTeamAction = action(foundTeam);
 
 export const joinTeamAction = action(joinTeam);
 
@@ -63,3 +58,7 @@ export async function problemAction(projectId: string, setup: Setup): Promise<Te
     ? problemOf(projectId, (await teamSetup.validate(setup, { stripUnknown: true })) as Setup)
     : null;
 }
+
+export const withdrawTeamPlanAction = action(withdrawTeamPlan);
+
+export const restoreTeamAction = action(restoreTeam);

@@ -6,6 +6,8 @@ import { ids, whole } from "@/platform/schema/fields";
 // Teams
 export const joinTeam = yup.object({ projectId: c.id(), teamId: c.optionalId(), personId: c.id() });
 
+export const foundTeam = yup.object({ projectId: c.id(), personId: c.id(), name: c.text(60) });
+
 export const wishes = yup.object({ projectId: c.id(), personId: c.id(), people: ids(10), ideas: ids(10) });
 
 export const traits = yup.object({

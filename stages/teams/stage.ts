@@ -7,6 +7,7 @@ import * as choosing from "./commands/choosing";
 import * as forming from "./commands/forming";
 import * as parts from "./commands/parts";
 import * as commands from "./commands/teams";
+import * as withdrawals from "./withdrawals";
 
 interface Row {
   teams: number;
@@ -105,7 +106,7 @@ export const teams: Stage = {
     { label: "My wishes", path: "/teams/wishes", for: "student" },
   ],
   shows: ["team", "wish", "part", "concept", "people"],
-  commands: [choosing, forming, parts, commands],
+  commands: [choosing, forming, parts, commands, withdrawals],
   stratum,
   home,
   search,

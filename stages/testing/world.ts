@@ -3,7 +3,8 @@ import type { Actor } from "@/core/access/can";
 import { usualWeights } from "@/core/teams/problem";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
-import { recordRun, saveProtocol } from "@/stages/bench/commands";
+import { saveProtocol } from "@/stages/bench/commands/protocols";
+import { recordRun } from "@/stages/bench/commands/runs";
 import { protocolsOf } from "@/stages/bench/queries";
 import { saveBrief, saveChallenge } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands";
@@ -26,7 +27,8 @@ import { addGateItem, setGate } from "@/stages/plan/commands/gates";
 import { saveMilestone } from "@/stages/plan/commands/milestones";
 import { createProject } from "@/stages/plan/commands/projects";
 import { saveTask } from "@/stages/plan/commands/tasks";
-import { addAction, planReviews, saveRubric } from "@/stages/reviews/commands";
+import { addAction } from "@/stages/reviews/commands/actions";
+import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
 import { reviewsOf } from "@/stages/reviews/queries";
 import { saveTool } from "@/stages/shop/commands";
 import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
@@ -143,7 +145,9 @@ export async function makeProject(owner: Actor, title: string) {
   const action = (await ok(addAction, boss, { reviewId: review, what: "Mend the seal", dueOn: "2027-03-01" })).id;
   const milestone = (await ok(saveMilestone, boss, { projectId, title: "Drawing", dueOn: "2027-02-01", scope: "team" }))
     .id;
-  const spare = (await ok(saveMilestone, boss, { projectId, title: "Model", dueOn: "2027-04-01", scope: "team" })).id;
+  const spare = (
+    await ok(saveMilestone, boss, { projectId, title: "Model", dueOn: "2027-04-01", scope: "team", meant: true })
+  ).id;
   await ok(addDaysOffToProject, boss, { projectId, text: "2027-02-15 Staff day" });
   const [off] = await db()<{ id: string }[]>`SELECT id FROM day_off WHERE project_id = ${projectId}`;
   await ok(saveScheme, boss, {
@@ -261,7 +265,9 @@ export async function makeProject(owner: Actor, title: string) {
   const part = (await ok(savePart, boss, { teamId: a, name: "Valve", owners: [pupils[0]!.id] })).id;
   const task = (await ok(saveTask, boss, { projectId, title: "Draw the lever", length: 2 })).id;
   const extra = (await ok(addExtraSession, boss, { projectId, onDate: "2027-06-05" })).id;
-  const gate = (await ok(saveMilestone, boss, { projectId, title: "Gate", dueOn: "2027-05-01", scope: "team" })).id;
+  const gate = (
+    await ok(saveMilestone, boss, { projectId, title: "Gate", dueOn: "2027-05-01", scope: "team", meant: true })
+  ).id;
   await ok(setGate, boss, { milestoneId: gate, stage: "final" });
   const gateItem = (await ok(addGateItem, boss, { milestoneId: gate, kind: "each", label: "Own drawing" })).id;
   const tool = (await ok(saveTool, boss, { projectId, name: "Drill press" })).id;

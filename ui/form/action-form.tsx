@@ -14,7 +14,7 @@ import { goTo as addressOf } from "./go-to";
 import type { ConflictShown, Send } from "./result";
 import { useSend } from "./send";
 
-interface FormProps<T> {
+export interface FormProps<T> {
   schema: ObjectSchema<FieldValues> | unknown;
   action: Send<T>;
   /** Values that the form does not show: ids and versions. */

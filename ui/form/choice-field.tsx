@@ -20,7 +20,7 @@ export function ChoiceField({
   return (
     <fieldset className={cx("grid gap-1", p.className)} aria-describedby={`${f.id}-e`}>
       <legend className="mb-1 text-[12.5px] font-[600]">{p.label}</legend>
-      <div className="flex flex-wrap gap-x-4 gap-y-1">
+      <div className="flex flex-wrap gap-x-4 gap-y-1 wrap-anywhere">
         {options.map((o) => (
           <label key={o.value} className="flex items-center gap-1.5">
             <Checkbox

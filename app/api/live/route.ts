@@ -12,10 +12,13 @@ export const dynamic = "force-dynamic";
 export async function GET(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;
   const about = (query.get("about") ?? "").split(",").filter(Boolean);
+  // A stream that is taken up again by itself says what it heard last; a page says when it was made.
+  const heard = request.headers.get("last-event-id") ?? query.get("since");
+  const since = heard !== null && /^\d{1,9}$/.test(heard) ? Number(heard) : null;
   const board = query.get("board");
   if (board) {
     const guest = await guestActor(board);
-    return guest.kind === "guest" ? watch(guest.project, request.signal, guest.id, about) : refused();
+    return guest.kind === "guest" ? watch(guest.project, request.signal, guest.id, about, since) : refused();
   }
   const project = query.get("project") ?? "";
   const actor =
@@ -23,5 +26,5 @@ export async function GET(request: Request): Promise<Response> {
     (await allowed(contestActs.read, project)) ??
     (await allowed(briefActs.read, project)) ??
     (await allowed(reviewActs.read, project));
-  return actor && actor.kind !== "nobody" ? watch(project, request.signal, actor.id, about) : refused();
+  return actor && actor.kind !== "nobody" ? watch(project, request.signal, actor.id, about, since) : refused();
 }

@@ -1,8 +1,8 @@
 import { PlainShell } from "@/frame/shell/parts/plain-shell";
+import { fullDate } from "@/platform/pages/dates";
 import { requirePerson } from "@/platform/pages/page";
 import { currentSession } from "@/platform/sign-in/cookies";
 import { sessionsOf } from "@/stages/people/queries/account";
-import { fullDate } from "@/ui/date";
 import { PageHead, Sheet } from "@/ui/page";
 import { EndSession } from "../parts/end-session";
 import { PasswordForm } from "../parts/password-form";

@@ -1,8 +1,8 @@
 import { auditOf } from "@/platform/audit/audit";
 import { isId } from "@/platform/db/id";
+import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectActs } from "@/platform/project/acts";
-import { instant } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { buttonClass, Empty, PageHead } from "@/ui/page";

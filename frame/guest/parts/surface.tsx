@@ -1,9 +1,13 @@
 import type { ReactNode } from "react";
 import type { Actor } from "@/core/access/can";
+import type { Must } from "@/core/concepts/screen";
 import { formatSi } from "@/core/quantity/quantity";
+import { type ProjectUnits, showSides } from "@/core/quantity/systems";
 import { type Concept, conceptsOf } from "@/stages/concepts/queries/concepts";
 import { type Selection, selectionsOf } from "@/stages/concepts/queries/selection";
+import { mustsOf, screen } from "@/stages/concepts/view/concepts";
 import { mayRate } from "@/stages/concepts/view/selection";
+import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { LiveRefresh } from "@/ui/live";
 import { Mark } from "@/ui/mark";
 import { GuestChoice } from "../parts/buttons";
@@ -12,12 +16,15 @@ export function Surface({
   title,
   who,
   live,
+  since,
   shows,
   children,
 }: {
   title: string;
   who: string;
   live: string;
+  /** The number of the last notice that the page knows of. */
+  since: number;
   /** Kinds of things that the page shows. */
   shows: readonly string[];
   children: ReactNode;
@@ -30,7 +37,7 @@ export function Surface({
           {title}
         </p>
         <p className="text-soft">
-          {who} <LiveRefresh url={live} shows={shows} />
+          {who} <LiveRefresh url={live} since={since} shows={shows} />
         </p>
       </header>
       <main className="mx-auto max-w-[860px] px-4 py-5">{children}</main>
@@ -42,13 +49,18 @@ export function Surface({
 export function Choices({
   choices,
   concepts,
+  breaks,
   guest,
   currency,
+  units,
 }: {
   choices: Selection[];
   concepts: Concept[];
+  /** The musts that a concept does not meet, by concept. */
+  breaks: ReadonlyMap<string, readonly Must[]>;
   guest: Extract<Actor, { kind: "guest" }>;
   currency: string;
+  units: ProjectUnits;
 }) {
   return choices.map((x) => (
     <section key={x.id} className="mb-6">
@@ -70,13 +82,18 @@ export function Choices({
               <p className="whitespace-pre-wrap">{c.idea}</p>
               <p className="mt-1 text-sm text-soft">
                 {[
-                  c.mass && `about ${formatSi(c.mass, "kg", 1)} kg`,
+                  c.mass && `about ${formatSi(c.mass, units.mass, 1)} ${units.mass}`,
                   c.cost && `about ${formatSi(c.cost, "1", 2)} ${currency}`,
-                  c.sides && `${c.sides.map((y) => Math.round(Number(y) * 1000)).join(" × ")} mm`,
+                  c.sides && `${showSides(c.sides, units)} ${units.side}`,
                 ]
                   .filter(Boolean)
                   .join(" · ")}
               </p>
+              {breaks.get(k.id)?.map((m) => (
+                <p key={m.id} className="mt-1 text-sm text-iron">
+                  Does not keep: {m.statement}
+                </p>
+              ))}
               {x.closedAt && (
                 <p className="mt-1">
                   <strong className="font-[650]">{k.fate}</strong> {k.fateReason}
@@ -107,9 +124,20 @@ export function Choices({
 }
 
 export async function choicesFor(guest: Extract<Actor, { kind: "guest" }>) {
-  const [selections, concepts] = await Promise.all([selectionsOf(guest.project), conceptsOf(guest.project, guest)]);
+  const [selections, concepts, requirements] = await Promise.all([
+    selectionsOf(guest.project),
+    conceptsOf(guest.project, guest),
+    requirementsOf(guest.project),
+  ]);
+  const musts = mustsOf(requirements);
   return {
     concepts,
+    breaks: new Map(
+      concepts.map((k) => [
+        k.id as string,
+        screen(musts, k).flatMap((s) => (s.status.value === "not met" ? [s.must] : [])),
+      ]),
+    ),
     choices: selections.filter(
       (x) => mayRate(x.school, guest, guest.project) && x.concepts.every((k) => concepts.some((c) => c.id === k.id)),
     ),
@@ -119,6 +147,7 @@ export async function choicesFor(guest: Extract<Actor, { kind: "guest" }>) {
 /** What every guest's page is given. */
 export interface GuestPage {
   readonly guest: Extract<Actor, { kind: "guest" }>;
-  readonly frame: { title: string; who: string; live: string; shows: readonly string[] };
+  readonly frame: { title: string; who: string; live: string; since: number; shows: readonly string[] };
   readonly currency: string;
+  readonly units: ProjectUnits;
 }

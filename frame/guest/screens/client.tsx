@@ -7,8 +7,8 @@ import { AnswerForm } from "../parts/answer-form";
 import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
 
 /** The client's page: what the class asks, the concepts to choose, the brief. */
-export async function ClientSurface({ guest, frame, currency }: GuestPage) {
-  const [[brief], questions, { choices, concepts }] = await Promise.all([
+export async function ClientSurface({ guest, frame, currency, units }: GuestPage) {
+  const [[brief], questions, { choices, concepts, breaks }] = await Promise.all([
     briefVersions(guest.project),
     clientQuestions(guest.project),
     choicesFor(guest),
@@ -42,7 +42,7 @@ export async function ClientSurface({ guest, frame, currency }: GuestPage) {
           </ul>
         </section>
       )}
-      <Choices choices={choices} concepts={concepts} guest={guest} currency={currency} />
+      <Choices choices={choices} concepts={concepts} breaks={breaks} guest={guest} currency={currency} units={units} />
       {brief ? (
         <section>
           <h1 className="mb-2 text-[18px]">The brief, version {brief.number}</h1>

@@ -1,7 +1,10 @@
 import { notFound, redirect } from "next/navigation";
 import type { ReactNode } from "react";
 import { exhausted, guestSurface } from "@/core/access/guests";
+import type { DateStyle } from "@/core/vocabulary/project";
 import { db } from "@/platform/db/db";
+import { writeDatesAs } from "@/platform/pages/dates";
+import { projectUnits } from "@/platform/project/settings";
 import { currentGuest } from "@/platform/sign-in/cookies";
 import type { ScoredEvent } from "@/stages/contest/queries/events";
 import { Empty } from "@/ui/page";
@@ -33,15 +36,26 @@ export async function GuestScreen({
         <Empty title="Open your link again">It has expired, was taken back, or was opened in another browser.</Empty>
       </main>
     );
-  const [p] = await db()<{ title: string; currency: string }[]>`
-    SELECT title, currency FROM project WHERE id = ${guest.project}
+  const [p] = await db()<{ title: string; currency: string; dates: DateStyle | null; notices: number }[]>`
+    SELECT
+      title, currency, settings->>'dates' AS dates,
+      coalesce((SELECT number FROM notice_count WHERE project_id = project.id), 0) AS notices
+    FROM project WHERE id = ${guest.project}
   `;
   if (!p) notFound();
+  writeDatesAs(p.dates);
   const surface = guestSurface[guest.role];
   const page = {
     guest,
     currency: p.currency,
-    frame: { title: p.title, who: guest.name, live: `/api/live?project=${guest.project}`, shows: shows[surface] },
+    units: await projectUnits(guest.project),
+    frame: {
+      title: p.title,
+      who: guest.name,
+      live: `/api/live?project=${guest.project}`,
+      since: p.notices,
+      shows: shows[surface],
+    },
   };
   switch (surface) {
     case "board":

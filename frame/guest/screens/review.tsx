@@ -1,7 +1,7 @@
 import { can } from "@/core/access/can";
+import { fullDate } from "@/platform/pages/dates";
 import { reviewActs } from "@/stages/reviews/acts";
 import { reviewsOf } from "@/stages/reviews/queries";
-import { fullDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty } from "@/ui/page";
 import { GuestSheet } from "../parts/guest-sheet";
@@ -9,7 +9,7 @@ import { GuestSheet } from "../parts/guest-sheet";
 import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
 
 /** A reviewer's page: the panels that are open, and the reviews with their sheets. */
-export async function ReviewSurface({ guest, frame, currency, review }: GuestPage & { review?: string }) {
+export async function ReviewSurface({ guest, frame, currency, units, review }: GuestPage & { review?: string }) {
   const reviews = await reviewsOf(guest.project);
   const open = reviews.find((r) => r.id === review);
   if (open && can(guest, reviewActs.read, { project: guest.project })) {
@@ -47,7 +47,13 @@ export async function ReviewSurface({ guest, frame, currency, review }: GuestPag
   const panel = await choicesFor(guest);
   return (
     <Surface {...frame}>
-      <Choices {...panel} choices={panel.choices.filter((x) => !x.closedAt)} guest={guest} currency={currency} />
+      <Choices
+        {...panel}
+        choices={panel.choices.filter((x) => !x.closedAt)}
+        guest={guest}
+        currency={currency}
+        units={units}
+      />
       <h1 className="mb-3">Reviews</h1>
       {reviews.length === 0 && (
         <Empty title="No review is planned yet">When the instructor has planned one, it stands here.</Empty>

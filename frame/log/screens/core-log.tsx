@@ -1,5 +1,6 @@
 import { formatNumber } from "@/core/quantity/quantity";
 import { makeWorking } from "@/core/working/working";
+import { longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { briefVersions } from "@/stages/brief/queries";
 import { projectState } from "@/stages/needs/queries/state";
@@ -8,7 +9,6 @@ import { benchmarkOf } from "@/stages/records/view";
 import { reviewsOf } from "@/stages/reviews/queries";
 import { flagsOf } from "@/stages/today/queries";
 import { cx } from "@/ui/classes";
-import { longDate, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { tip } from "@/ui/tip";
 import { Figure } from "@/ui/working";
@@ -51,7 +51,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
       />
     );
   const view = logView(
-    { ...p, today: frame.today, sessions: frame.sessions },
+    { ...p, today: frame.today, units: frame.units, sessions: frame.sessions },
     facts,
     reviews,
     milestones,

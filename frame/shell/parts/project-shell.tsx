@@ -1,8 +1,9 @@
 import type { ReactNode } from "react";
+import { longDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import type { Viewer } from "@/platform/registry/stage";
 import { stages } from "@/stages/index";
-import { longDate } from "@/ui/date";
+import { Dates } from "@/ui/dates";
 import { JumpBox } from "@/ui/jump";
 import { LiveRefresh } from "@/ui/live";
 import { Mark } from "@/ui/mark";
@@ -42,7 +43,8 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
     ? "Finished: a record that takes no changes"
     : frame.held === 0
       ? `Begins ${longDate(frame.sessions[0]?.date ?? p.startsOn)}`
-      : `Session ${frame.held} of ${frame.sessions.length}`;
+      : (frame.sections.length > 1 && frame.counted ? `Section ${frame.counted}: session ` : "Session ") +
+        `${frame.held} of ${frame.sessions.length}`;
   return (
     <div className="frame min-h-dvh md:grid md:grid-cols-[212px_minmax(0,1fr)]">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">
@@ -71,13 +73,13 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
             {position} · {longDate(frame.today)}
           </p>
           <div className="flex items-center gap-3">
-            <LiveRefresh url={`/api/live?project=${p.id}`} shows={shows} base={base} />
+            <LiveRefresh url={`/api/live?project=${p.id}`} since={p.notices} shows={shows} base={base} />
             <JumpBox url={`/api/jump?project=${slug}`} pages={pages} />
             <SignOut name={actor.name} />
           </div>
         </div>
         <main id="main" className="min-w-0 grow px-4 py-4 md:px-[22px]">
-          {children}
+          <Dates style={p.dates ?? "day"}>{children}</Dates>
         </main>
       </div>
     </div>

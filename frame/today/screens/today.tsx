@@ -1,11 +1,11 @@
 import { redirect } from "next/navigation";
 import { PlainShell } from "@/frame/shell/parts/plain-shell";
 import { today } from "@/platform/command/command";
+import { fullDate, longDate, shortDate, writeDatesAs } from "@/platform/pages/dates";
 import type { Waiting } from "@/platform/registry/stage";
 import { currentPerson } from "@/platform/sign-in/cookies";
 import { schoolIsEmpty } from "@/platform/sign-in/sign-in";
 import { projectsOf } from "@/stages/plan/queries/projects";
-import { fullDate, longDate, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
@@ -21,9 +21,11 @@ export async function TodayScreen({ all = false }: { all?: boolean }) {
   const actor = await currentPerson();
   if (actor.kind !== "person") redirect((await schoolIsEmpty()) ? "/welcome" : "/sign-in");
   const projects = await projectsOf(actor, all ? undefined : { first: most, nearest: looked });
-  const everyRunning = projects.filter((p) => !p.finishedAt);
+  writeDatesAs(projects[0]?.dates);
+  const kept = projects.filter((p) => !p.archivedAt);
+  const everyRunning = kept.filter((p) => !p.finishedAt);
   const running = all ? everyRunning : everyRunning.toSorted((a, b) => a.near - b.near).slice(0, looked);
-  const listed = all ? projects : projects.slice(0, most);
+  const listed = all ? projects : kept.slice(0, most);
   const found = actor.instructor
     ? await waitingIn(
         running.map((p) => p.id),

@@ -52,6 +52,22 @@ test("Enter goes to the next field and saves from the last one", async () => {
   expect(document.activeElement).toBe(mass);
 });
 
+test("without a keyboard Save, Foul and No finish are pressed; what is missing is said before", async () => {
+  record.mockResolvedValue({ ok: true, value: { attempt: 3 } });
+  const { mass } = open();
+  await userEvent.type(mass, "8.6");
+  await userEvent.click(screen.getByRole("button", { name: "Save" }));
+  expect(screen.getByText("Force is missing.")).toBeTruthy();
+  expect(record).not.toHaveBeenCalled();
+  await userEvent.click(screen.getByRole("button", { name: "Foul" }));
+  await waitFor(() => expect(record).toHaveBeenCalledTimes(1));
+  await screen.findByText("Attempt 3 is saved.");
+  await userEvent.click(screen.getByRole("button", { name: "No finish" }));
+  await waitFor(() =>
+    expect(record.mock.calls.map((c) => (c[0] as { state: string }).state)).toEqual(["foul", "no_finish"]),
+  );
+});
+
 test("the next attempt, typed and sent while this one is on its way, is kept and saved after it", async () => {
   let answer: (a: unknown) => void = () => {};
   record

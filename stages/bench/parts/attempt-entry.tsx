@@ -6,6 +6,7 @@ import { type Condition, implausible, type Measure } from "@/core/run/protocol";
 import type { EnteredState } from "@/core/vocabulary/runs";
 import { attemptWords, useAttempts } from "@/ui/attempts";
 import { cx } from "@/ui/classes";
+import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
 import { recordRunAction } from "../actions";
@@ -124,12 +125,14 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
   return (
     <>
       <tr className="bg-[#fdfcf9]">
-        <td className="font-[650] text-iron">{shownNext}</td>
+        <td className="font-[650] text-iron" data-label="Attempt">
+          {shownNext}
+        </td>
         {measures.map((m, i) => {
           const seen = look(m, values[m.key] ?? "");
           return (
-            <td key={m.key} className="num">
-              <span className="relative ml-auto block w-[104px]">
+            <td key={m.key} className="num" data-label={`${m.name} (${m.unit})`}>
+              <span className="relative block sm:ml-auto sm:w-[104px]">
                 {before[m.key] && (
                   <span
                     aria-hidden
@@ -162,7 +165,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
               {seen && (
                 <span
                   className={cx(
-                    "mt-0.5 ml-auto block w-[150px] text-left text-xs",
+                    "mt-0.5 block text-left text-xs sm:ml-auto sm:w-[150px]",
                     seen.bad ? "text-iron" : "text-ochre-deep",
                   )}
                 >
@@ -173,21 +176,31 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
           );
         })}
         {Array.from({ length: derived }, (_, i) => (
-          <td key={i} className="num text-soft">
+          <td key={i} className="num text-soft max-sm:!hidden">
             –
           </td>
         ))}
-        <td className="text-sm text-soft">
-          {saving ? "saving…" : "Enter: next field"}
-          <span className="no-print block">
-            <button type="button" className="underline" onClick={() => save("foul")}>
-              foul
-            </button>{" "}
-            ·{" "}
-            <button type="button" className="underline" onClick={() => save("no_finish")}>
-              no finish
-            </button>
+        <td className="text-sm">
+          <span className="no-print flex flex-wrap items-center gap-x-3 gap-y-2 max-sm:py-1.5">
+            {(
+              [
+                ["valid", saving ? "Saving…" : "Save", buttonClass("main")],
+                ["foul", "Foul", buttonClass()],
+                ["no_finish", "No finish", buttonClass()],
+              ] as const
+            ).map(([state, words, look]) => (
+              <button
+                key={state}
+                type="button"
+                disabled={!ready}
+                className={cx(look, "max-sm:min-h-11 max-sm:grow")}
+                onClick={() => save(state)}
+              >
+                {words}
+              </button>
+            ))}
           </span>
+          <span className="text-xs text-soft max-sm:hidden">Enter goes to the next field and saves from the last.</span>
         </td>
       </tr>
       <tr>

@@ -1,4 +1,5 @@
 import { Measured } from "@/ui/measured";
+import type { Option } from "@/ui/option";
 import { DataTable } from "@/ui/table";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
@@ -17,6 +18,7 @@ export function AttemptsTable({
   mine,
   staff,
   open,
+  builds,
 }: {
   slug: string;
   view: BenchView;
@@ -25,6 +27,8 @@ export function AttemptsTable({
   mine: boolean;
   staff: boolean;
   open: boolean;
+  /** The other builds of the project. */
+  builds: Option[];
 }) {
   const d = protocol.definition;
   const names = [
@@ -92,7 +96,15 @@ export function AttemptsTable({
                   </span>
                 </span>
                 {mine && (
-                  <RunTools id={r.id} version={r.version} state={r.state} staff={staff} typed={typed} names={names} />
+                  <RunTools
+                    id={r.id}
+                    version={r.version}
+                    state={r.state}
+                    staff={staff}
+                    typed={typed}
+                    names={names}
+                    builds={builds}
+                  />
                 )}
               </div>
             ),

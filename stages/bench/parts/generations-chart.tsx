@@ -11,6 +11,8 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
+import type { Axis } from "@/core/quantity/axis";
+import { formatNumber } from "@/core/quantity/quantity";
 
 export interface Generation {
   label: string;
@@ -28,19 +30,20 @@ export default function GenerationsChart({
   name,
   unit,
   generations,
+  axis,
   benchmark,
   limit,
 }: {
   name: string;
   unit: string;
   generations: Generation[];
+  /** The axis of the values. */
+  axis: Axis;
   benchmark: { value: number; label: string } | null;
   limit: { value: number; label: string } | null;
 }) {
   const [table, setTable] = useState(false);
   const box = useRef<HTMLDivElement>(null);
-  const top =
-    Math.max(...generations.flatMap((g) => [...g.runs, g.high ?? 0]), benchmark?.value ?? 0, limit?.value ?? 0) * 1.08;
   const dots = generations.flatMap((g, i) =>
     g.runs.map((y, k) => ({ x: i + 1 - 0.16 + (g.runs.length > 1 ? (k / (g.runs.length - 1)) * 0.2 - 0.1 : 0), y })),
   );
@@ -113,9 +116,9 @@ export default function GenerationsChart({
               <tr key={g.label}>
                 <td>{g.label}</td>
                 <td className="num">{g.runs.length}</td>
-                <td className="num">{g.mean?.toFixed(2) ?? "–"}</td>
-                <td className="num">{g.low === null ? "–" : `${g.low.toFixed(2)} to ${g.high!.toFixed(2)}`}</td>
-                <td>{g.runs.map((r) => r.toFixed(2)).join(", ")}</td>
+                <td className="num">{g.mean === null ? "–" : formatNumber(g.mean)}</td>
+                <td className="num">{g.low === null ? "–" : `${formatNumber(g.low)} to ${formatNumber(g.high!)}`}</td>
+                <td>{g.runs.map((r) => formatNumber(r)).join(", ")}</td>
               </tr>
             ))}
           </tbody>
@@ -127,7 +130,7 @@ export default function GenerationsChart({
           aria-label={
             `${name} by generation: ` +
             generations
-              .map((g) => `${g.label} ${g.mean === null ? "no run" : `mean ${g.mean.toFixed(2)} ${unit}`}`)
+              .map((g) => `${g.label} ${g.mean === null ? "no run" : `mean ${formatNumber(g.mean)} ${unit}`}`)
               .join(", ")
           }
         >
@@ -147,11 +150,13 @@ export default function GenerationsChart({
               <YAxis
                 type="number"
                 dataKey="y"
-                domain={[0, Math.ceil(top)]}
+                domain={[axis.ticks[0]!, axis.ticks.at(-1)!]}
+                ticks={[...axis.ticks]}
+                tickFormatter={(y: number) => axis.labels[axis.ticks.indexOf(y)] ?? ""}
                 tick={{ fontSize: 12, fill: "#6b6258" }}
                 axisLine={false}
                 tickLine={false}
-                width={36}
+                width={14 + 7 * Math.max(...axis.labels.map((l) => l.length))}
               />
               {benchmark && (
                 <ReferenceLine

@@ -4,12 +4,14 @@ import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
+import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
-import { correctRunAction, restoreRunAction, voidRunAction } from "../actions";
-import { correctRun, voidRun } from "../schema";
+import { correctRunAction, moveRunAction, restoreRunAction, voidRunAction } from "../actions";
+import { correctRun, moveRun, voidRun } from "../schema";
 
 const voiding = fieldsOf(voidRun);
 const correcting = fieldsOf(correctRun);
+const moving = fieldsOf(moveRun);
 
 /** What can be done with one run: set it aside or take it back, correct its readings. */
 export function RunTools({
@@ -19,6 +21,7 @@ export function RunTools({
   staff,
   typed,
   names,
+  builds,
 }: {
   id: string;
   version: number;
@@ -26,8 +29,10 @@ export function RunTools({
   staff: boolean;
   typed: { readings: Record<string, string>; conditions: Record<string, string> };
   names: { key: string; name: string; role: "readings" | "conditions" }[];
+  /** Where else the run may belong. */
+  builds: Option[];
 }) {
-  const [open, setOpen] = useState<"" | "void" | "correct">("");
+  const [open, setOpen] = useState<"" | "void" | "correct" | "move">("");
   const close = (
     <button type="button" className={buttonClass("quiet")} onClick={() => setOpen("")}>
       no
@@ -68,11 +73,33 @@ export function RunTools({
         <correcting.TextField name="reason" label="Why" />
       </ActionForm>
     );
+  if (open === "move")
+    return (
+      <ActionForm
+        schema={moveRun}
+        action={moveRunAction}
+        fixed={{ id, version }}
+        defaults={{ buildId: "", reason: "" }}
+        submit="Move it there"
+        look="plain"
+        cancel={close}
+        onDone={() => setOpen("")}
+        className="grid w-52 gap-2"
+      >
+        <moving.SelectField name="buildId" label="It was a run of" empty="choose" options={builds} />
+        <moving.TextField name="reason" label="Why" />
+      </ActionForm>
+    );
   return (
     <span className="no-print flex flex-wrap gap-x-2 text-sm text-soft">
       {state !== "void" && (
         <button type="button" className="underline" onClick={() => setOpen("correct")}>
           correct
+        </button>
+      )}
+      {staff && builds.length > 0 && (
+        <button type="button" className="underline" onClick={() => setOpen("move")}>
+          move
         </button>
       )}
       {staff && state !== "void" && (

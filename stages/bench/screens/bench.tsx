@@ -1,9 +1,9 @@
 import { formatNumber } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
+import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import { benchmarkOf } from "@/stages/records/view";
-import { fullDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Caution, Empty, LinkButton, PageHead } from "@/ui/page";
 import { tip } from "@/ui/tip";
@@ -12,7 +12,7 @@ import { loadBench } from "../load";
 import { AttemptsTable } from "../parts/attempts-table";
 import { BenchComparison, BenchSummary } from "../parts/bench-summary";
 import { LazyGenerationsChart } from "../parts/lazy-generations-chart";
-import { benchView, buildAtBench } from "../view";
+import { benchView, buildAtBench, generationsAxis } from "../view";
 
 /** The bench: one build under one protocol, its attempts, what they come to, and how its generations compare. */
 export async function BenchScreen({
@@ -200,6 +200,13 @@ export async function BenchScreen({
         mine={mine}
         staff={staff}
         open={!p.finishedAt}
+        builds={
+          staff
+            ? facts.builds
+                .filter((b) => b.id !== build.id)
+                .map((b) => ({ value: b.id, label: `${b.team} G${b.number}` }))
+            : []
+        }
       />
       <BenchSummary
         view={view}
@@ -214,6 +221,7 @@ export async function BenchScreen({
           unit={primary.unit}
           benchmark={bench && { value: bench.value, label: `last year's best ${formatNumber(bench.value, 1)}` }}
           limit={view.limit}
+          axis={generationsAxis(view, bench?.value)}
           generations={view.generations}
         />
       )}

@@ -3,6 +3,7 @@ import { projectPage } from "@/platform/pages/page";
 import { PageHead } from "@/ui/page";
 import { protocolActs } from "../acts";
 import { ProtocolForm } from "../parts/protocol-form";
+import { WithdrawProtocol } from "../parts/withdraw-protocol";
 import { protocolsOf } from "../queries";
 
 const emptyProtocol = {
@@ -33,7 +34,9 @@ export async function ProtocolScreen({ slug, id }: { slug: string; id?: string }
           )
         }
         note={x?.runs ? `${x.runs} runs lean on this protocol.` : "How the test is done, the same way every time."}
-      />
+      >
+        {x && !x.runs && <WithdrawProtocol id={x.id} goTo={`/p/${slug}/bench`} />}
+      </PageHead>
       <ProtocolForm
         projectId={frame.project.id}
         slug={slug}

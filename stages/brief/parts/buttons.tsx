@@ -1,7 +1,7 @@
 "use client";
 
-import { ActButton } from "@/ui/form/act-button";
-import { removeChallengeResultAction } from "../actions";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
+import { removeChallengeResultAction, withdrawChallengeAction } from "../actions";
 
 export function PrintButton() {
   return (
@@ -16,7 +16,13 @@ export function PrintButton() {
 }
 
 export const RemoveResult = ({ id }: { id: string }) => (
-  <ActButton action={removeChallengeResultAction} input={{ id }} look="quiet" confirm="The result goes.">
+  <WithdrawButton action={removeChallengeResultAction} id={id}>
     remove
-  </ActButton>
+  </WithdrawButton>
+);
+
+export const WithdrawChallenge = ({ id }: { id: string }) => (
+  <WithdrawButton action={withdrawChallengeAction} id={id} says="The challenge goes, with its results.">
+    withdraw
+  </WithdrawButton>
 );

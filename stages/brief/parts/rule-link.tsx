@@ -1,40 +1,60 @@
 "use client";
 
-import { ActionForm } from "@/ui/form/action-form";
+import { ActButton } from "@/ui/form/act-button";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { UnfoldForm } from "@/ui/form/unfold-form";
 import type { Option } from "@/ui/option";
-import { linkBriefRuleAction } from "../actions";
+import { adoptRuleAction, linkBriefRuleAction } from "../actions";
 import { briefRule } from "../schema";
 
 const { SelectField } = fieldsOf(briefRule);
 
+/** What becomes of a rule with a number: a requirement that exists, a new one, or none. */
 export const RuleLink = ({
   projectId,
   ruleKey,
+  text,
   requirementId,
+  linked,
   requirements,
 }: {
   projectId: string;
   ruleKey: string;
+  text: string;
   requirementId: string;
+  linked: boolean;
   requirements: Option[];
 }) => (
-  <ActionForm
+  <UnfoldForm
+    label={linked ? "change the link" : "link"}
     inline
     schema={briefRule}
     action={linkBriefRuleAction}
     fixed={{ projectId, key: ruleKey }}
     defaults={{ requirementId }}
     submit="Link"
-    look="plain"
+    beside={
+      <>
+        {!requirementId && (
+          <ActButton action={adoptRuleAction} input={{ projectId, key: ruleKey, text }} look="quiet">
+            make it a requirement
+          </ActButton>
+        )}
+        {(requirementId || !linked) && (
+          <ActButton action={linkBriefRuleAction} input={{ projectId, key: ruleKey, none: true }} look="quiet">
+            no requirement
+          </ActButton>
+        )}
+      </>
+    }
   >
     <SelectField
       name="requirementId"
       label="Requirement"
       hideLabel
-      empty="no requirement"
+      empty="the likely one"
       options={requirements}
       className="w-44"
     />
-  </ActionForm>
+  </UnfoldForm>
 );

@@ -1,11 +1,10 @@
 import { missingParts } from "@/core/brief/brief";
+import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { limitWords } from "@/stages/needs/view/requirements";
 import { studentsOf } from "@/stages/people/queries/students";
 import { cx } from "@/ui/classes";
-import { fullDate, instant } from "@/ui/date";
-import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Markdown } from "@/ui/markdown";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
@@ -125,21 +124,26 @@ export async function BriefScreen({ slug, number }: { slug: string; number?: str
                           {!r.linked && ", likely"}
                         </>
                       ) : (
-                        <span className="text-ochre-deep">no requirement checks this</span>
+                        <span className={r.linked ? undefined : "text-ochre-deep"}>
+                          {r.linked ? "not a requirement" : "no requirement checks this"}
+                        </span>
                       )}
                     </span>
                     {staff && (
-                      <Fold className="text-sm text-soft" label={r.linked ? "change the link" : "link"}>
+                      <span className="text-sm">
                         <RuleLink
+                          key={r.requirement?.id ?? String(r.linked)}
                           projectId={p.id}
                           ruleKey={r.rule.key}
+                          text={r.rule.text}
                           requirementId={r.requirement?.id ?? ""}
+                          linked={r.linked}
                           requirements={requirements.map((q) => ({
                             value: q.id,
                             label: `${q.code} ${q.statement.slice(0, 40)}`,
                           }))}
                         />
-                      </Fold>
+                      </span>
                     )}
                   </li>
                 ))}

@@ -1,10 +1,10 @@
+import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { fullDate } from "@/ui/date";
 import { Empty, PageHead, Sheet } from "@/ui/page";
 import { briefActs } from "../acts";
 import { BriefTabs } from "../parts/brief-tabs";
-import { RemoveResult } from "../parts/buttons";
-import { ChallengeForm } from "../parts/challenge-form";
+import { RemoveResult, WithdrawChallenge } from "../parts/buttons";
+import { ChallengeForm, EditChallenge } from "../parts/challenge-form";
 import { ResultForm } from "../parts/result-form";
 import { challengesOf } from "../queries";
 
@@ -27,7 +27,27 @@ export async function ChallengeScreen({ slug }: { slug: string }) {
         {challenges.map((c) => (
           <section key={c.id} className="border-t-2 border-stone-4 pt-2">
             <h2 className="text-[16px]">
-              {c.title} <span className="text-[13.5px] font-normal text-soft">{fullDate(c.heldOn)}</span>
+              {c.title} <span className="text-[13.5px] font-normal text-soft">{fullDate(c.heldOn)}</span>{" "}
+              {staff && (
+                <span className="text-[13px] font-normal">
+                  <EditChallenge
+                    key={c.version}
+                    projectId={p.id}
+                    id={c.id}
+                    version={c.version}
+                    values={{
+                      title: c.title,
+                      task: c.task,
+                      heldOn: c.heldOn,
+                      measure: c.measure,
+                      unit: c.unit === "1" ? "" : c.unit,
+                      resolution: c.readTo,
+                      better: c.better,
+                    }}
+                  />{" "}
+                  <WithdrawChallenge id={c.id} />
+                </span>
+              )}
             </h2>
             {c.task && <p className="mb-2 max-w-[70ch] whitespace-pre-wrap">{c.task}</p>}
             {staff && (

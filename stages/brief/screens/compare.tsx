@@ -1,7 +1,7 @@
 import { diffArrays } from "diff";
+import { instant, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { studentsOf } from "@/stages/people/queries/students";
-import { instant, shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, PageHead } from "@/ui/page";
 import { briefActs } from "../acts";

@@ -1,5 +1,6 @@
 "use client";
 
+import type { ProjectUnits } from "@/core/quantity/systems";
 import { buildStage } from "@/core/vocabulary/builds";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
@@ -34,6 +35,7 @@ export function BuildForm({
   parents,
   predictedUnit,
   currency,
+  units,
 }: {
   slug: string;
   teamId: string;
@@ -43,6 +45,7 @@ export function BuildForm({
   parents: { value: string; label: string }[];
   predictedUnit: string;
   currency: string;
+  units: ProjectUnits;
 }) {
   return (
     <ActionForm
@@ -82,9 +85,9 @@ export function BuildForm({
           inputMode="decimal"
           hint="before the test"
         />
-        <QuantityField name="mass" label="Mass" unit="kg" />
+        <QuantityField name="mass" label="Mass" unit={units.mass} />
         <QuantityField name="cost" label={`Cost of parts${currency ? ` (${currency})` : ""}`} unit="1" />
-        <TextField name="sides" label="Size" hint="580 × 380 × 390 mm" />
+        <TextField name="sides" label="Size" hint={units.side === "in" ? "18 × 12 × 14 in" : "580 × 380 × 390 mm"} />
       </div>
       <div className="grid gap-4 sm:grid-cols-2">
         <TextArea name="variables" label="Design variables" rows={3} hint="One a line: stroke = 0.25 m" />

@@ -1,8 +1,8 @@
 "use client";
 
-import { ActButton } from "@/ui/form/act-button";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { PictureUpload } from "@/ui/picture";
-import { addPhotoAction, removePhotoAction } from "../actions";
+import { addPhotoAction, removePhotoAction, withdrawBuildAction } from "../actions";
 
 export const PhotoUpload = ({ buildId }: { buildId: string }) => (
   <PictureUpload action={addPhotoAction} input={{ buildId }} label="Photo file">
@@ -11,7 +11,18 @@ export const PhotoUpload = ({ buildId }: { buildId: string }) => (
 );
 
 export const RemovePhoto = ({ id }: { id: string }) => (
-  <ActButton action={removePhotoAction} input={{ id }} look="quiet" confirm="The photo goes.">
+  <WithdrawButton action={removePhotoAction} id={id}>
     remove
-  </ActButton>
+  </WithdrawButton>
+);
+
+export const WithdrawBuild = ({ id, goTo }: { id: string; goTo: string }) => (
+  <WithdrawButton
+    action={withdrawBuildAction}
+    id={id}
+    says="The build leaves the record, and its runs, pictures and evidence with it."
+    goTo={goTo}
+  >
+    Withdraw
+  </WithdrawButton>
 );

@@ -1,6 +1,7 @@
 import { formatNumber } from "@/core/quantity/quantity";
+import type { ProjectUnits } from "@/core/quantity/systems";
 import type { Channel } from "@/core/run/protocol";
-import { shortDate } from "@/ui/date";
+import { shortDate } from "@/platform/pages/dates";
 import Link from "@/ui/link";
 import { Measured } from "@/ui/measured";
 import { DataTable } from "@/ui/table";
@@ -26,6 +27,7 @@ export function GenerationsTable({
   slug,
   lines,
   currency,
+  units,
   channel,
   protocolId,
   mayAdd,
@@ -33,6 +35,7 @@ export function GenerationsTable({
   slug: string;
   lines: readonly GenerationLine[];
   currency: string;
+  units: ProjectUnits;
   channel: Channel | undefined;
   protocolId: string | undefined;
   mayAdd: (team: string) => boolean;
@@ -65,9 +68,14 @@ export function GenerationsTable({
         { key: "build", text: "Build", className: "whitespace-nowrap" },
         { key: "built", text: "Built", className: "whitespace-nowrap" },
         { key: "changed", text: "What changed and why", className: "min-w-64" },
-        { key: "mass", text: "Mass (kg)", label: <Measured name="Mass" unit="kg" />, num: true },
+        { key: "mass", text: `Mass (${units.mass})`, label: <Measured name="Mass" unit={units.mass} />, num: true },
         { key: "cost", text: `Cost (${currency})`, label: <Measured name="Cost" unit={currency} />, num: true },
-        { key: "size", text: "Size (mm)", label: <Measured name="Size" unit="mm" />, className: "whitespace-nowrap" },
+        {
+          key: "size",
+          text: `Size (${units.side})`,
+          label: <Measured name="Size" unit={units.side} />,
+          className: "whitespace-nowrap",
+        },
         ...(channel
           ? [
               { key: "predicted", text: "Predicted", num: true, className: "text-soft" },

@@ -66,6 +66,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
         version={b?.version ?? 0}
         predictedUnit={primary?.unit ?? ""}
         currency={p.currency}
+        units={page.frame.units}
         parents={mine.map((x) => ({ value: x.id, label: `${owner.name} G${x.number}` }))}
         defaults={{
           stage: b?.stage ?? last?.stage ?? "mock-up",
@@ -74,7 +75,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
           why: b?.why ?? "",
           expected: b?.expected ?? "",
           predicted: b?.predicted ? String(Number(b.predicted)) : "",
-          ...(b ? asEntered(b) : { mass: "", cost: "", sides: "" }),
+          ...(b ? asEntered(b, page.frame.units) : { mass: "", cost: "", sides: "" }),
           learned: b?.learned ?? "",
           features: (b ?? last)?.features.join(", ") ?? "",
           variables: vars(b ?? last),

@@ -1,16 +1,16 @@
 import { notFound } from "next/navigation";
 import { formatNumber } from "@/core/quantity/quantity";
+import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import { limitWords } from "@/stages/needs/view/requirements";
 import { cx } from "@/ui/classes";
-import { fullDate, instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
-import { PhotoUpload, RemovePhoto } from "../parts/buttons";
+import { PhotoUpload, RemovePhoto, WithdrawBuild } from "../parts/buttons";
 import { buildById } from "../queries";
 import { changedVariables, margin } from "../view";
 
@@ -24,7 +24,11 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
   const siblings = facts.builds.filter((x) => x.teamId === b.teamId);
   const parents = facts.builds.filter((x) => b.parents.includes(x.id));
   const changed = parents.length === 1 ? changedVariables(b, parents[0]!) : null;
-  const statuses = facts.requirements.map((r) => ({ r, verdict: facts.verdict(r.id, b.id), m: margin(r, b) }));
+  const statuses = facts.requirements.map((r) => ({
+    r,
+    verdict: facts.verdict(r.id, b.id),
+    m: margin(r, b, frame.units),
+  }));
   return (
     <>
       <PageHead
@@ -42,6 +46,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
           <LinkButton href={`/p/${slug}/bench?build=${b.id}`}>{mine ? "Test it" : "Its runs"}</LinkButton>
         )}
         {mine && <LinkButton href={`/p/${slug}/builds/${b.id}/edit`}>Edit</LinkButton>}
+        {staff && <WithdrawBuild id={b.id} goTo={`/p/${slug}/builds`} />}
       </PageHead>
       <nav aria-label="Generations" className="no-print mb-3 text-soft">
         {siblings.map((x, i) => (

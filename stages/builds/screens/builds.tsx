@@ -11,7 +11,7 @@ export async function BuildsScreen({ slug, team, week }: { slug: string; team?: 
   const p = frame.project;
   const facts = await projectState(p.id);
   const base = `/p/${slug}/builds`;
-  const view = generationsView(facts, p, { team, week });
+  const view = generationsView(facts, p, { team, week }, frame.units);
   const { chosen } = view;
   const mayAdd = (id: string) => staff || id === ownTeam;
   return (
@@ -71,6 +71,7 @@ export async function BuildsScreen({ slug, team, week }: { slug: string; team?: 
           {view.lines.length > 0 && (
             <GenerationsTable
               slug={slug}
+              units={frame.units}
               lines={view.lines}
               currency={p.currency}
               channel={view.channel}

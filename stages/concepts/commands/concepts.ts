@@ -5,20 +5,15 @@ import { parseQuantity } from "@/core/quantity/quantity";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { readPicture, writeContent } from "@/platform/files/files";
+import { projectUnits } from "@/platform/project/settings";
 import { entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { limitOf } from "@/stages/needs/view/requirements";
 import { conceptActs } from "../acts";
 import type { Concept } from "../queries/concepts";
+import { ofConcept } from "../queries/whose";
 import * as s from "../schema";
 import { setFate } from "./fate";
-
-const ofConcept = async (sql: Tx, id: string) => {
-  const [k] = await sql<
-    { projectId: row.Concept["projectId"]; authorId: row.Concept["authorId"] }[]
-  >`SELECT project_id, author_id FROM concept WHERE id = ${id}`;
-  return k ? { project: k.projectId, person: k.authorId ?? "" } : null;
-};
 
 const open = async (sql: Tx, id: string) => {
   const [k] = await sql<
@@ -43,13 +38,14 @@ export const saveConcept = command({
     return k && k.project === i.projectId ? k : null;
   },
   async run({ sql, actor, audit }, input): Promise<{ id: string }> {
+    const units = await projectUnits(input.projectId, sql);
     const row = {
       title: input.title,
       idea: input.idea,
       dimensions: input.dimensions,
-      mass: siOrNull(input.mass, "kg"),
+      mass: siOrNull(input.mass, units.mass),
       cost: siOrNull(input.cost, "1"),
-      sides: input.sides ? readSides(input.sides, "mm") : null,
+      sides: input.sides ? readSides(input.sides, units.side) : null,
       entered: sql.json(entered(input) as never),
     };
     for (const line of input.dimensions
@@ -166,26 +162,6 @@ export const addSketch = command({
     `;
     audit({ type: "concept", id: input.conceptId, label: `${k.title}: sketch`, after: { hash: picture.row.hash } });
     return { id };
-  },
-});
-
-export const removeSketch = command({
-  name: "removeSketch",
-  act: conceptActs.edit,
-  schema: s.fileUseId,
-  async subject(sql, i) {
-    const [u] = await sql<
-      { conceptId: NonNullable<row.FileUse["conceptId"]> }[]
-    >`SELECT concept_id FROM file_use WHERE id = ${i.id} AND concept_id IS NOT NULL`;
-    return u ? ofConcept(sql, u.conceptId) : null;
-  },
-  async run({ sql, audit }, input) {
-    const [u] = await sql<
-      { conceptId: string; caption: string }[]
-    >`SELECT concept_id, caption FROM file_use WHERE id = ${input.id}`;
-    await open(sql, u!.conceptId);
-    await sql`DELETE FROM file_use WHERE id = ${input.id}`;
-    audit({ type: "concept", id: u!.conceptId, label: "sketch removed", before: u });
   },
 });
 

@@ -9,6 +9,8 @@ export async function setFate(
   fate: Concept["fate"],
   reason: string,
   by: string,
+  /** The choice that decided it. */
+  selectionId: string | null = null,
 ): Promise<void> {
   await sql`
     UPDATE concept
@@ -23,6 +25,7 @@ export async function setFate(
       fate,
       reason,
       decidedBy: by,
+      selectionId,
     })}
   `;
 }

@@ -8,8 +8,8 @@ import { conceptsOf, fatesOf } from "../queries/concepts";
 import { selectionsOf } from "../queries/selection";
 import { mustsOf, screen } from "../view/concepts";
 import { outcomeOf, pairwiseOf } from "../view/selection";
-import { claimMust, mergeConcepts, saveConcept } from "./concepts";
-import { closeSelection, openSelection, rateConcepts, weighSelection } from "./selection";
+import { claimMust, decideConcept, mergeConcepts, saveConcept } from "./concepts";
+import { closeSelection, openSelection, rateConcepts, reopenSelection, weighSelection } from "./selection";
 
 let done: () => Promise<void>;
 let boss: Actor;
@@ -109,6 +109,31 @@ describe("concepts and their choice", () => {
     expect(
       (await refused(claimMust, mate, { conceptId: two[0], requirementId: w.flow, says: "no" })).message,
     ).toContain("decided");
+    // Opened again, what it decided is open again, but for what somebody has decided otherwise since.
+    const other = after.find((k) => k.id === two[0])!;
+    await ok(decideConcept, boss, { id: other.id, version: other.version, fate: "goes on", reason: "Second thoughts" });
+    await ok(reopenSelection, boss, { id });
+    const open = await conceptsOf(w.projectId, boss);
+    expect(two.map((k) => open.find((x) => x.id === k)!.fate)).toEqual(["goes on", "open"]);
+    expect((await fatesOf(two[1]!)).map((f) => f.fate)).toEqual(["goes on", "open"]);
+  });
+  test("without a sheet the result is no reason; one is written for each concept", async () => {
+    const made = async (title: string) => (await ok(saveConcept, boss, { projectId: w.projectId, title })).id;
+    const two = [await made("Siphon"), await made("Screw")];
+    const { id } = await ok(openSelection, boss, {
+      projectId: w.projectId,
+      title: "Class vote",
+      school: "vote",
+      conceptIds: two,
+      keep: 1,
+    });
+    const close = { id, version: 1, going: [two[0]] };
+    expect((await refused(closeSelection, boss, close)).message).toContain("No sheet is in");
+    await ok(rateConcepts, mate, { selectionId: id, marks: { chosen: [two[0]] } });
+    await ok(closeSelection, boss, close);
+    expect((await conceptsOf(w.projectId, boss)).filter((k) => two.includes(k.id)).map((k) => k.fateReason)).toEqual(
+      expect.arrayContaining(["Class vote: 1 vote, place 1 of 2", "Class vote: 0 votes, place 2 of 2"]),
+    );
   });
   test(
     "a panel's totals, the agreement and what flips the winner come from its sheets; weights from pairs " + "are kept",
@@ -146,11 +171,14 @@ describe("concepts and their choice", () => {
         ["0.5", "-0.5"],
         "0.40",
       ]);
-      await ok(weighSelection, boss, { id, version: 1, weights: [0.2, 0.8], pairs: { "0/1": 0.25 } });
+      const weights = { id, version: 1, weights: [0.2, 0.8], pairs: { "0/1": 0.25 } };
+      expect((await refused(weighSelection, boss, weights)).message).toContain("say why the weights change");
+      await ok(weighSelection, boss, { ...weights, reason: "Cost matters more" });
       const later = (await selectionsOf(w.projectId)).find((y) => y.id === id)!;
       expect([outcomeOf(later).rows[0]!.title, pairwiseOf(later.definition)!.weights.map((v) => v.toFixed(1))]).toEqual(
         ["Bellows", ["0.2", "0.8"]],
       );
+      expect(later.definition.reweighed).toMatchObject([{ before: [1, 1], sheets: 2, reason: "Cost matters more" }]);
     },
   );
 });

@@ -6,7 +6,7 @@ import { newId, type Tx } from "@/platform/db/db";
 import { conceptActs } from "../acts";
 import { type Selection, type SelectionDefinition, selectionsOf } from "../queries/selection";
 import * as s from "../schema";
-import { mayRate, outcomeOf } from "../view/selection";
+import { inWords, mayRate, outcomeOf } from "../view/selection";
 import { setFate } from "./fate";
 
 const ofSelection = (sql: Tx, id: string) => projectOf(sql, "selection", id);
@@ -44,13 +44,29 @@ export const openSelection = command({
   },
 });
 
+/** Gives a choice another title. */
+export const renameSelection = command({
+  name: "renameSelection",
+  act: conceptActs.decide,
+  schema: s.renameSelection,
+  subject: (sql, i) => ofSelection(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [x] = await sql<
+      { version: row.Selection["version"]; title: row.Selection["title"] }[]
+    >`SELECT version, title FROM selection WHERE id = ${input.id} FOR UPDATE`;
+    checkVersion(found(x, "This selection"), input.version, { title: "Title" }, input, x!);
+    await sql`UPDATE selection SET title = ${input.title}, version = version + 1 WHERE id = ${input.id}`;
+    audit({ type: "selection", id: input.id, label: input.title, before: { title: x!.title } });
+  },
+});
+
 /** Changes the weights of a matrix, by hand or from pairwise comparisons, which stay on record. */
 export const weighSelection = command({
   name: "weighSelection",
   act: conceptActs.decide,
   schema: s.selectionWeights,
   subject: (sql, i) => ofSelection(sql, i.id),
-  async run({ sql, audit }, input) {
+  async run({ sql, audit, by, today }, input) {
     const [x] = await sql<
       {
         version: row.Selection["version"];
@@ -68,10 +84,20 @@ export const weighSelection = command({
     );
     if (x!.closedAt) refuse("This selection is closed. Its weights stay as they were.");
     if (input.weights.length !== x!.definition.criteria.length) refuse("Give one weight for each criterion.");
-    const definition = {
+    const [{ sheets } = { sheets: 0 }] = await sql<
+      { sheets: number }[]
+    >`SELECT count(*)::int AS sheets FROM selection_sheet WHERE selection_id = ${input.id}`;
+    if (sheets && !input.reason)
+      refuse("Sheets are in already: say why the weights change, so that those who scored can read it.", "reason");
+    const before = x!.definition.criteria.map((c) => c.weight);
+    const definition: SelectionDefinition = {
       ...x!.definition,
       criteria: x!.definition.criteria.map((c, i) => ({ ...c, weight: input.weights[i]! })),
       ...(input.pairs ? { pairs: input.pairs } : {}),
+      // Weights that change after somebody has scored leave their mark.
+      ...(sheets
+        ? { reweighed: [...(x!.definition.reweighed ?? []), { before, sheets, by, on: today, reason: input.reason }] }
+        : {}),
     };
     await sql`
       UPDATE selection SET definition = ${sql.json(definition as never)}, version = version + 1 WHERE id = ${input.id}
@@ -187,19 +213,20 @@ export const closeSelection = command({
     if (input.going.length > x.definition.keep)
       refuse(`${x.definition.keep} of ${x.concepts.length} go on; ${input.going.length} are chosen.`);
     const o = outcomeOf(x);
+    const given = (id: string) => input.reasons[id]?.trim() ?? "";
+    if (!x.sheets.length && x.concepts.some((k) => !given(k.id)))
+      refuse("No sheet is in, so the result is no reason yet. Write a reason for each concept, or wait for sheets.");
     for (const k of x.concepts) {
       const r = o.rows.find((y) => y.id === k.id);
       const goes = input.going.includes(k.id);
-      const reason =
-        input.reasons[k.id]?.trim() ||
-        r?.note ||
-        `${x.title}: ${r ? `${r.shown}, place ${o.rows.indexOf(r) + 1} of ${o.rows.length}` : "not scored"}`;
+      const reason = given(k.id) || r?.note || `${x.title}: ${r ? inWords(x, r, o.rows) : "not scored"}`;
       await setFate(
         sql,
         { id: k.id, projectId: x.projectId },
         goes ? "goes on" : "set aside",
         reason,
         `${by}, ${x.title}`,
+        x.id,
       );
     }
     await sql`UPDATE selection SET closed_at = app_now(), version = version + 1 WHERE id = ${input.id}`;
@@ -212,18 +239,32 @@ export const closeSelection = command({
   },
 });
 
+/** Opens a choice again; what it decided is open again too, where nobody has decided otherwise since. */
 export const reopenSelection = command({
   name: "reopenSelection",
   act: conceptActs.decide,
   schema: s.selectionId,
   subject: (sql, i) => ofSelection(sql, i.id),
-  async run({ sql, audit }, input) {
-    const [x] = await sql<{ title: string }[]>`
+  async run({ sql, by, audit }, input) {
+    const [x] = await sql<{ title: string; projectId: row.Selection["projectId"] }[]>`
       UPDATE selection
       SET closed_at = NULL, version = version + 1
       WHERE id = ${input.id} AND closed_at IS NOT NULL
-      RETURNING title
+      RETURNING title, project_id
     `;
-    audit({ type: "selection", id: input.id, label: found(x, "A closed selection").title, after: { reopened: true } });
+    const { title, projectId } = found(x, "A closed selection");
+    const decided = await sql<{ id: row.Concept["id"] }[]>`
+      SELECT concept_id AS id
+      FROM (
+        SELECT DISTINCT ON (concept_id) concept_id, selection_id
+        FROM concept_fate
+        WHERE project_id = ${projectId}
+        ORDER BY concept_id, decided_at DESC, id DESC
+      ) last
+      WHERE selection_id = ${input.id}
+    `;
+    for (const k of decided)
+      await setFate(sql, { id: k.id, projectId }, "open", `“${title}” was opened again`, by, input.id);
+    audit({ type: "selection", id: input.id, label: title, after: { reopened: true, open: decided.length } });
   },
 });

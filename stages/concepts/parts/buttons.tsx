@@ -1,9 +1,17 @@
 "use client";
 
 import { ActButton } from "@/ui/form/act-button";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { PictureUpload } from "@/ui/picture";
 import { SelectionSheet, type SheetQuestion } from "@/ui/selection-sheet";
-import { addSketchAction, rateConceptsAction, removeSketchAction, reopenSelectionAction } from "../actions";
+import {
+  addSketchAction,
+  rateConceptsAction,
+  removeSketchAction,
+  reopenSelectionAction,
+  withdrawConceptAction,
+  withdrawSelectionAction,
+} from "../actions";
 
 export const SketchUpload = ({ conceptId }: { conceptId: string }) => (
   <PictureUpload action={addSketchAction} input={{ conceptId }} label="Sketch file">
@@ -12,9 +20,9 @@ export const SketchUpload = ({ conceptId }: { conceptId: string }) => (
 );
 
 export const RemoveSketch = ({ id }: { id: string }) => (
-  <ActButton action={removeSketchAction} input={{ id }} look="quiet" confirm="The sketch goes.">
+  <WithdrawButton action={removeSketchAction} id={id}>
     remove
-  </ActButton>
+  </WithdrawButton>
 );
 
 export const StaffSheet = ({ q, given }: { q: SheetQuestion; given: Record<string, unknown> | null }) => (
@@ -30,4 +38,26 @@ export const ReopenSelection = ({ id }: { id: string }) => (
   >
     open again
   </ActButton>
+);
+
+export const WithdrawConcept = ({ id, goTo }: { id: string; goTo: string }) => (
+  <WithdrawButton
+    action={withdrawConceptAction}
+    id={id}
+    says="The concept goes, with its sketches and its words on the musts."
+    goTo={goTo}
+  >
+    Withdraw
+  </WithdrawButton>
+);
+
+export const WithdrawSelection = ({ id, goTo }: { id: string; goTo: string }) => (
+  <WithdrawButton
+    action={withdrawSelectionAction}
+    id={id}
+    says="The choice goes, with every sheet that was handed in for it; the concepts stay."
+    goTo={goTo}
+  >
+    Withdraw
+  </WithdrawButton>
 );

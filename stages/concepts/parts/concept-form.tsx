@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import type { ProjectUnits } from "@/core/quantity/systems";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
@@ -20,7 +21,17 @@ export interface ConceptValues {
   sides: string;
 }
 
-export function ConceptForm({ projectId, slug, edit }: { projectId: string; slug: string; edit?: ConceptValues }) {
+export function ConceptForm({
+  projectId,
+  slug,
+  units,
+  edit,
+}: {
+  projectId: string;
+  slug: string;
+  units: ProjectUnits;
+  edit?: ConceptValues;
+}) {
   const [open, setOpen] = useState(false);
   if (!open)
     return (
@@ -57,9 +68,13 @@ export function ConceptForm({ projectId, slug, edit }: { projectId: string; slug
         <TextField name="title" label="Title" />
         <TextArea name="idea" label="How it works" rows={4} />
         <div className="grid gap-3 sm:grid-cols-3">
-          <QuantityField name="mass" label="Estimated mass" unit="kg" />
+          <QuantityField name="mass" label="Estimated mass" unit={units.mass} />
           <QuantityField name="cost" label="Estimated cost" unit="1" />
-          <TextField name="sides" label="Estimated size" hint="600 × 400 × 400 mm" />
+          <TextField
+            name="sides"
+            label="Estimated size"
+            hint={units.side === "in" ? "18 × 12 × 14 in" : "600 × 400 × 400 mm"}
+          />
         </div>
         <TextArea name="dimensions" label="Key dimensions" rows={3} hint="One a line with its unit: bore = 40 mm" />
       </ActionForm>

@@ -1,5 +1,6 @@
 import type { Must } from "@/core/concepts/screen";
 import { formatSi } from "@/core/quantity/quantity";
+import type { ProjectUnits } from "@/core/quantity/systems";
 import Link from "@/ui/link";
 import { DataTable } from "@/ui/table";
 import { tip } from "@/ui/tip";
@@ -16,11 +17,13 @@ export function ConceptsTable({
   currency,
   concepts,
   musts,
+  units,
 }: {
   slug: string;
   currency: string;
   concepts: readonly Concept[];
   musts: readonly Must[];
+  units: ProjectUnits;
 }) {
   return (
     <DataTable
@@ -28,9 +31,9 @@ export function ConceptsTable({
       columns={[
         { key: "title", text: "Concept", className: "min-w-48" },
         { key: "by", text: "By", className: "whitespace-nowrap" },
-        { key: "mass", text: "Mass kg", num: true },
+        { key: "mass", text: `Mass ${units.mass}`, num: true },
         { key: "cost", text: `Cost ${currency}`, num: true },
-        { key: "size", text: "Size mm", className: "whitespace-nowrap" },
+        { key: "size", text: `Size ${units.side}`, className: "whitespace-nowrap" },
         ...musts.map((m) => ({
           key: m.id,
           text: m.code,
@@ -66,9 +69,9 @@ export function ConceptsTable({
               </>
             ),
           },
-          mass: k.mass === null ? null : { value: Number(k.mass), show: formatSi(k.mass, "kg", 2) },
+          mass: k.mass === null ? null : { value: Number(k.mass), show: formatSi(k.mass, units.mass, 2) },
           cost: k.cost === null ? null : { value: Number(k.cost), show: formatSi(k.cost, "1", 2) },
-          size: size(k),
+          size: size(k, units),
           ...Object.fromEntries(
             screen(musts, k).map(({ must, status }) => [
               must.id,

@@ -14,17 +14,21 @@ export function WeightsForm({
   version,
   criteria,
   pairs,
+  scored,
 }: {
   id: string;
   version: number;
   criteria: { key: string; name: string; weight: number }[];
   pairs: Record<string, number>;
+  /** Sheets are in: then a reason is asked for. */
+  scored: boolean;
 }) {
   const ready = useReady();
   const [typed, setTyped] = useState(criteria.map((c) => String(Number(c.weight.toFixed(3)))));
   const [answers, setAnswers] = useState(pairs);
   const [how, setHow] = useState<"hand" | "pairs">(Object.keys(pairs).length ? "pairs" : "hand");
   const [note, setNote] = useState("");
+  const [reason, setReason] = useState("");
   const result = criteria.length > 1 ? pairwiseWeights(pairwiseMatrix(criteria.length, answers)) : null;
   const weights = how === "pairs" && result ? result.weights : typed.map((t) => Number(t.replace(",", ".")));
   const ok = weights.every((w) => w > 0);
@@ -68,11 +72,22 @@ export function WeightsForm({
           },
         ]}
       />
+      {scored && (
+        <label className="grid gap-1 text-sm">
+          <span>Why they change, now that sheets are in</span>
+          <input
+            className="input max-w-md"
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+            maxLength={300}
+          />
+        </label>
+      )}
       <p className="flex items-center gap-2">
         <ActButton
-          key={JSON.stringify(weights)}
+          key={JSON.stringify([weights, reason])}
           action={weighSelectionAction}
-          input={{ id, version, weights, ...(how === "pairs" ? { pairs: answers } : {}) }}
+          input={{ id, version, weights, reason, ...(how === "pairs" ? { pairs: answers } : {}) }}
           onDone={() => setNote("Kept.")}
         >
           Use these weights

@@ -1,6 +1,7 @@
+import { type ProjectUnits, showSides } from "@/core/quantity/systems";
 import type { Concept } from "../queries/concepts";
 
-export const size = (k: Concept) => (k.sides ? k.sides.map((x) => Math.round(Number(x) * 1000)).join(" × ") : "–");
+export const size = (k: Concept, units: ProjectUnits) => (k.sides ? showSides(k.sides, units) : "–");
 
 export const fateClass = {
   open: "text-soft",

@@ -14,6 +14,18 @@ export interface SelectionDefinition {
   datum: string | null;
   severity: Severity;
   pairs?: Record<string, number>;
+  /** Weights that were changed when sheets were in. */
+  reweighed?: readonly Reweighed[];
+}
+
+export interface Reweighed {
+  /** The weights that stood before, in the order of the criteria. */
+  readonly before: readonly number[];
+  /** How many sheets were in. */
+  readonly sheets: number;
+  readonly by: string;
+  readonly on: string;
+  readonly reason: string;
 }
 
 export interface SelectionSheet {

@@ -1,7 +1,7 @@
 import { conceptMethod } from "@/core/vocabulary/concepts";
+import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
-import { instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { ConceptTabs } from "../parts/concept-tabs";

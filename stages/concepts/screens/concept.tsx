@@ -1,16 +1,16 @@
 import { notFound } from "next/navigation";
 import { isBuildMeasure } from "@/core/needs/requirement";
 import { formatSi, fromSi } from "@/core/quantity/quantity";
+import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { asEntered } from "@/platform/schema/fields";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { limitWords } from "@/stages/needs/view/requirements";
-import { fullDate, instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { PageHead, Sheet } from "@/ui/page";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
-import { RemoveSketch, SketchUpload } from "../parts/buttons";
+import { RemoveSketch, SketchUpload, WithdrawConcept } from "../parts/buttons";
 import { ClaimForm } from "../parts/claim-form";
 import { ConceptForm } from "../parts/concept-form";
 import { FateForm } from "../parts/fate-form";
@@ -49,17 +49,19 @@ export async function ConceptScreen({ slug, id }: { slug: string; id: string }) 
             key={k.version}
             projectId={p.id}
             slug={slug}
+            units={frame.units}
             edit={{
               id: k.id,
               version: k.version,
               title: k.title,
               idea: k.idea,
               dimensions: k.dimensions,
-              ...asEntered(k),
+              ...asEntered(k, frame.units),
             }}
           />
         )}
         {may && <SketchUpload conceptId={k.id} />}
+        {may && k.fate === "open" && <WithdrawConcept id={k.id} goTo={`/p/${slug}/concepts`} />}
       </PageHead>
       <p className="no-print mb-3">
         <Link href={`/p/${slug}/concepts`} className="text-soft underline">
@@ -148,8 +150,8 @@ export async function ConceptScreen({ slug, id }: { slug: string; id: string }) 
               <dd>
                 {k.mass ? (
                   <>
-                    {formatSi(k.mass, "kg", 2)}
-                    <span className="unit">kg</span>
+                    {formatSi(k.mass, frame.units.mass, 2)}
+                    <span className="unit">{frame.units.mass}</span>
                   </>
                 ) : (
                   "–"
@@ -168,8 +170,8 @@ export async function ConceptScreen({ slug, id }: { slug: string; id: string }) 
               </dd>
               <dt className="text-soft">Size</dt>
               <dd>
-                {size(k)}
-                {k.sides && <span className="unit">mm</span>}
+                {size(k, frame.units)}
+                {k.sides && <span className="unit">{frame.units.side}</span>}
               </dd>
               {k.dimensions
                 .split("\n")

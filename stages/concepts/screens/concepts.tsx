@@ -45,7 +45,7 @@ export async function ConceptsScreen({ slug }: { slug: string }) {
           />
         )}
         {staff && concepts.length > 0 && <OpenConcepts projectId={p.id} open={settings.conceptsOpen} />}
-        <ConceptForm projectId={p.id} slug={slug} />
+        <ConceptForm projectId={p.id} slug={slug} units={frame.units} />
       </PageHead>
       <ConceptTabs slug={slug} />
       {concepts.length === 0 && (
@@ -59,7 +59,7 @@ export async function ConceptsScreen({ slug }: { slug: string }) {
           <div className="mb-2 flex justify-end">
             <VerdictLegend />
           </div>
-          <ConceptsTable slug={slug} currency={p.currency} concepts={concepts} musts={musts} />
+          <ConceptsTable slug={slug} currency={p.currency} concepts={concepts} musts={musts} units={frame.units} />
         </>
       )}
     </>

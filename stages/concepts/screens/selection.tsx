@@ -1,16 +1,17 @@
 import { notFound } from "next/navigation";
 import { conceptMethod } from "@/core/vocabulary/concepts";
+import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
-import { instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
-import { ReopenSelection, StaffSheet } from "../parts/buttons";
+import { ReopenSelection, StaffSheet, WithdrawSelection } from "../parts/buttons";
 import { CloseForm } from "../parts/close-form";
 import { FirstPlaces } from "../parts/first-places";
+import { RenameSelection } from "../parts/rename-selection";
 import { WeightsForm } from "../parts/weights-form";
 import { fateClass } from "../parts/words";
 import { conceptsOf } from "../queries/concepts";
@@ -58,6 +59,8 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
         }
       >
         {staff && x.closedAt && <ReopenSelection id={x.id} />}
+        {staff && <RenameSelection key={x.version} id={x.id} version={x.version} title={x.title} />}
+        {staff && !x.closedAt && <WithdrawSelection id={x.id} goTo={`/p/${slug}/concepts/choose`} />}
       </PageHead>
       <p className="no-print mb-3">
         <Link href={`/p/${slug}/concepts/choose`} className="text-soft underline">
@@ -177,9 +180,23 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
             title="Weights"
             aside={weights && d.pairs ? `consistency ratio ${weights.ratio.toFixed(3)}` : undefined}
           >
-            <WeightsForm key={x.version} id={x.id} version={x.version} criteria={d.criteria} pairs={d.pairs ?? {}} />
+            <WeightsForm
+              key={x.version}
+              id={x.id}
+              version={x.version}
+              criteria={d.criteria}
+              pairs={d.pairs ?? {}}
+              scored={x.sheets.length > 0}
+            />
           </Sheet>
         )}
+        {d.reweighed?.map((w) => (
+          <p key={w.on + w.before.join()} className="border-l-4 border-ochre bg-ochre-wash px-3 py-1.5 text-sm">
+            {w.by} changed the weights on {fullDate(w.on)}, when {w.sheets}{" "}
+            {w.sheets === 1 ? "sheet was" : "sheets were"} in: before,{" "}
+            {d.criteria.map((c, i) => `${c.name} ${w.before[i]}`).join(", ")}. {w.reason}
+          </p>
+        ))}
         {!x.closedAt && mayRate(x.school, actor, p.id) && (
           <Sheet title={x.school === "client" ? "Enter the client's choice" : mine ? "My sheet" : "Fill in a sheet"}>
             <StaffSheet

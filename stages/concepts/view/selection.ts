@@ -192,3 +192,23 @@ export function outcomeOf(x: Selection): Outcome {
 /** Weights from the pairwise answers of a selection, with their consistency. */
 export const pairwiseOf = (d: SelectionDefinition) =>
   d.criteria.length > 1 ? pairwiseWeights(pairwiseMatrix(d.criteria.length, d.pairs ?? {})) : null;
+
+/** How a concept stands in a choice, as its reason. */
+export function inWords(x: Selection, row: Outcome["rows"][number], rows: Outcome["rows"]): string {
+  const of = `of ${x.sheets.length}`;
+  const place = rows.filter(
+    (r) => (r.value ?? Number.NEGATIVE_INFINITY) > (row.value ?? Number.NEGATIVE_INFINITY),
+  ).length;
+  const among = `place ${place + 1} of ${rows.length}`;
+  switch (x.school) {
+    case "client":
+      return `chosen by ${row.shown} ${of}`;
+    case "vote":
+      return `${row.shown} ${row.value === 1 ? "vote" : "votes"}, ${among}`;
+    case "datum":
+      return `${row.shown} against the datum, ${among}`;
+    case "panel":
+    case "weighted":
+      return row.value === null ? "not scored in full" : `${row.shown} of ${x.definition.top}, ${among}`;
+  }
+}

@@ -3,17 +3,11 @@ import "server-only";
 import type { EventDefinition } from "@/core/contest/standings";
 import { type ProtocolDefinition, readingsFor } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
-import type { Tx } from "@/platform/db/db";
 import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { contestActs } from "../acts";
+import { overLimits } from "../queries/attempts";
+import { ofEntry } from "../queries/whose";
 import * as s from "../schema";
-
-const ofEntry = async (sql: Tx, id: string) => {
-  const [e] = await sql<
-    { projectId: row.Event["projectId"] }[]
-  >`SELECT e.project_id FROM entry n JOIN event e ON e.id = n.event_id WHERE n.id = ${id}`;
-  return e ? { project: e.projectId } : null;
-};
 
 export const inspectEntry = command({
   name: "inspectEntry",
@@ -29,9 +23,10 @@ export const inspectEntry = command({
         team: row.Team["name"];
         state: row.Event["state"];
         buildId: row.Entry["buildId"];
+        projectId: row.Event["projectId"];
       }[]
     >`
-      SELECT n.version, n.inspection, n.inspection_note AS note, t.name AS team, e.state, n.build_id
+      SELECT n.version, n.inspection, n.inspection_note AS note, t.name AS team, e.state, n.build_id, e.project_id
       FROM entry n
       JOIN team t ON t.id = n.team_id
       JOIN event e ON e.id = n.event_id
@@ -44,6 +39,14 @@ export const inspectEntry = command({
     });
     if (entry.state === "confirmed") refuse("The result is confirmed. Reopen the event first.");
     if (input.outcome === "passed" && !entry.buildId) refuse(`${entry.team} has no build to inspect.`);
+    const over = input.outcome === "passed" ? await overLimits(entry.projectId, entry.buildId!) : [];
+    // A waiver needs its reason, which stands on the record.
+    if (over.length && !input.note)
+      refuse(
+        `${entry.team}'s build does not keep ${over.map((c) => `${c.label} (${c.code})`).join(", ")}. ` +
+          "Turn it away, or write why it may start all the same.",
+        "note",
+      );
     await sql`
       UPDATE entry
       SET
@@ -56,7 +59,7 @@ export const inspectEntry = command({
       id: input.entryId,
       label: `${entry.team}: ${input.outcome}`,
       before: { inspection: entry.inspection },
-      after: { inspection: input.outcome },
+      after: { inspection: input.outcome, ...(over.length ? { waived: over.map((c) => c.code) } : {}) },
       reason: input.note,
     });
   },

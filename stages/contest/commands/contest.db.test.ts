@@ -1,10 +1,12 @@
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { execute } from "@/platform/command/command";
+import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
 import { protocolsOf } from "@/stages/bench/queries";
+import { saveBuild } from "@/stages/builds/commands";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
-import { createEdition, finishProject } from "@/stages/records/commands";
+import { createEdition, finishProject } from "@/stages/records/commands/editions";
 import { bestOf } from "@/stages/records/queries";
 import { freshDatabase, ok } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
@@ -34,6 +36,27 @@ beforeEach(async () => {
 });
 
 describe("contest and records", () => {
+  test("over a limit nobody passes in one tap: a waiver takes its reason, which stays", async () => {
+    const pass = { entryId: w.entry, version: 1, outcome: "passed" };
+    await ok(saveBuild, boss, {
+      teamId: w.a,
+      id: w.build,
+      version: 1,
+      stage: "prototype",
+      builtOn: "2027-02-20",
+      whatChanged: "First",
+      mass: "5.3 kg",
+    });
+    expect(await execute(inspectEntry, boss, pass)).toMatchObject({
+      fields: { note: expect.stringContaining("does not keep mass (R-02)") },
+    });
+    await ok(inspectEntry, boss, { ...pass, note: "The scale reads 0.4 kg too much" });
+    const [kept] = await db()`SELECT after, reason FROM audit WHERE act = 'inspectEntry'`;
+    expect(kept).toEqual({
+      after: { inspection: "passed", waived: ["R-02"] },
+      reason: "The scale reads 0.4 kg too much",
+    });
+  });
   const score = (m: string, id = randomUUID()) =>
     execute(scoreAttempt, boss, { id, entryId: w.entry, state: "valid", readings: { m } });
   test("inspection first, attempts limited, a retry counts once, a void attempt can be repeated", async () => {

@@ -1,14 +1,26 @@
+import type { CSSProperties } from "react";
 import { formatNumber } from "@/core/quantity/quantity";
 import { cx } from "@/ui/classes";
 import { LiveRefresh } from "@/ui/live";
 import type { ContestEvent } from "../queries/events";
-import { Clock } from "./buttons";
+import { AsOf, Clock } from "./buttons";
 
 /**
  * The board on a second screen: standings of the running event, who is next, everything readable from the back row.
  * Nothing private on it.
  */
-export function Board({ title, events, liveUrl }: { title: string; events: ContestEvent[]; liveUrl: string }) {
+export function Board({
+  title,
+  events,
+  liveUrl,
+  since,
+}: {
+  title: string;
+  events: ContestEvent[];
+  liveUrl: string;
+  /** The number of the last notice that it knows of. */
+  since: number;
+}) {
   const event =
     events.find((e) => e.state === "running") ?? events.findLast((e) => e.state === "confirmed") ?? events[0];
   const d = event?.definition;
@@ -46,32 +58,40 @@ export function Board({ title, events, liveUrl }: { title: string; events: Conte
         <div className="text-right">
           <Clock />
           <p className="text-[clamp(11px,0.95vw,22px)] text-[#b9aea0]">
-            {d && `seed ${d.seed} · `}
-            <LiveRefresh url={liveUrl} dark shows={["contest", "team"]} />
+            {event?.orderSeed && `run order drawn with seed ${event.orderSeed} `}
+            <AsOf at={new Date().toISOString()} />
+            <LiveRefresh url={liveUrl} since={since} dark shows={["contest", "team"]} />
           </p>
         </div>
       </header>
       {event && d && (
-        <table className="mt-[1.6vw] w-full border-collapse text-[clamp(16px,1.75vw,42px)]">
+        <table
+          // The rows share the height that there is: eight teams fill a projector, thirty still stand on it.
+          style={{ "--row": `calc((100dvh - 15vw) / ${Math.max(4, event.standings.length)})` } as CSSProperties}
+          className={
+            "mt-[1.2vw] w-full border-collapse text-[clamp(15px,min(calc(var(--row)*0.5),3.4vw),72px)] " +
+            "leading-[1.05] [&_tbody_tr]:h-[var(--row)]"
+          }
+        >
           <thead>
             <tr className="border-b border-[#4a443d] text-left text-[clamp(12px,1.1vw,26px)] text-[#b9aea0]">
-              <th className="w-[4.5em] py-[0.5vw] font-normal">Place</th>
+              <th className="w-[4.5em] py-[0.3vw] font-normal">Place</th>
               <th className="font-normal">Team</th>
               <th className="font-normal">Attempts</th>
               <th className="text-right font-normal">
                 {d.policy.school === "best" ? `best of ${d.policy.n}` : d.policy.school}
               </th>
-              {d.points && <th className="w-[5.5em] text-right font-normal">points</th>}
+              {d.points && <th className="pl-[3vw] text-right font-normal">points</th>}
             </tr>
           </thead>
           <tbody>
             {event.standings.map((s) => (
               <tr key={s.id} className="border-b border-[#38332d]">
-                <td className="py-[0.62vw] text-[1.12em] font-[650] text-[#E39A7C]">
+                <td className="text-[1.12em] font-[650] text-[#E39A7C]">
                   {s.place === null ? "–" : Number.isInteger(s.place) ? s.place : `${Math.floor(s.place)}½`}
                 </td>
-                <td className={cx("font-[550]", s.name === next[0] && "text-[#E39A7C]")}>{s.name}</td>
-                <td className="text-[0.72em] text-[#b9aea0]">
+                <td className={cx("font-[550] wrap-break-word", s.name === next[0] && "text-[#E39A7C]")}>{s.name}</td>
+                <td className="text-[0.8em] text-[#b9aea0]">
                   {Array.from({ length: d.policy.n }, (_, i) => s.attempts[i]).map((a, i) => (
                     <span key={i}>
                       {i > 0 && " · "}
@@ -84,7 +104,9 @@ export function Board({ title, events, liveUrl }: { title: string; events: Conte
                   <span className="ml-[0.25em] text-[0.62em] font-normal text-[#b9aea0]">{d.unit}</span>
                 </td>
                 {d.points && (
-                  <td className="text-right text-[#d8cfc2]">{s.points === null ? "–" : formatNumber(s.points, 1)}</td>
+                  <td className="pl-[3vw] text-right text-[#d8cfc2]">
+                    {s.points === null ? "–" : formatNumber(s.points, 1)}
+                  </td>
                 )}
               </tr>
             ))}

@@ -2,7 +2,8 @@
 
 import { useEffect, useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
-import { confirmEventAction, refreshEntriesAction } from "../actions";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
+import { confirmEventAction, refreshEntriesAction, withdrawEntryAction, withdrawEventAction } from "../actions";
 
 /** The time of day, from the board's own clock. */
 export function Clock() {
@@ -16,19 +17,52 @@ export function Clock() {
   return <p className="text-[clamp(22px,2.4vw,56px)] font-[650]">{now || "\u00a0"}</p>;
 }
 
+/** When what the board shows was read, on the board's own clock. */
+export function AsOf({ at }: { at: string }) {
+  const [text, setText] = useState("");
+  useEffect(() => setText(new Date(at).toTimeString().slice(0, 8)), [at]);
+  return text && <span>as of {text} </span>;
+}
+
 export const RefreshButton = ({ id }: { id: string }) => (
   <ActButton action={refreshEntriesAction} input={{ id }} look="quiet">
     Take in new teams and builds
   </ActButton>
 );
 
-export const ConfirmButton = ({ id, version }: { id: string; version: number }) => (
+export const ConfirmButton = ({ id, version, without }: { id: string; version: number; without: string[] }) => (
   <ActButton
     action={confirmEventAction}
     input={{ id, version }}
     look="main"
-    confirm="The result is fixed and goes on record."
+    confirm={`${
+      without.length
+        ? `${without.join(", ")} ${without.length === 1 ? "has" : "have"} made no attempt and ` +
+          `${without.length === 1 ? "gets" : "get"} no place. `
+        : ""
+    }The result is fixed and goes on record.`}
   >
     Confirm the result
   </ActButton>
+);
+
+export const WithdrawEvent = ({ id, goTo }: { id: string; goTo: string }) => (
+  <WithdrawButton
+    action={withdrawEventAction}
+    id={id}
+    says="The event goes, with its entries and every attempt scored in it."
+    goTo={goTo}
+  >
+    Withdraw the event
+  </WithdrawButton>
+);
+
+export const WithdrawEntry = ({ id, team }: { id: string; team: string }) => (
+  <WithdrawButton
+    action={withdrawEntryAction}
+    id={id}
+    says={`${team} leaves this event, with the attempts that it has made.`}
+  >
+    withdraw
+  </WithdrawButton>
 );

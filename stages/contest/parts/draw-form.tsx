@@ -17,6 +17,6 @@ export const DrawForm = ({ id, version, seed }: { id: string; version: number; s
     submit="Draw the run order"
     look="plain"
   >
-    <TextField name="seed" label="Seed" className="w-24" />
+    <TextField name="seed" label="Seed" className="w-52" />
   </ActionForm>
 );

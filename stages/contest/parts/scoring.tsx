@@ -1,8 +1,12 @@
 import { decimalsFor, formatNumber, fromSi } from "@/core/quantity/quantity";
 import { runState } from "@/core/vocabulary/runs";
 import { cx } from "@/ui/classes";
-import type { Entry, ScoredEvent } from "../queries/events";
+import type { LimitCheck } from "../queries/attempts";
+import type { ScoredEvent } from "../queries/events";
+import { WithdrawEntry } from "./buttons";
+import { ChangeEntry } from "./correct-forms";
 import { InspectForm } from "./inspect-form";
+import { LimitMarks } from "./limit-marks";
 import { ScoreEntry } from "./score-entry";
 import { VoidAttempt } from "./void-attempt";
 
@@ -28,7 +32,8 @@ export function Scoring({
   event: ScoredEvent;
   via?: "guest";
   large?: boolean;
-  limits: (n: Entry) => React.ReactNode;
+  /** How each build stands against the limits. */
+  limits: ReadonlyMap<string, LimitCheck[]>;
 }) {
   const readings = event.needed
     .map((k) => event.protocolDefinition.measures.find((m) => m.key === k)!)
@@ -39,6 +44,7 @@ export function Scoring({
         const runs = event.runs.filter((r) => r.entryId === n.id);
         const live = runs.filter((r) => r.state !== "void").length;
         const done = live >= event.definition.policy.n;
+        const checks = (n.buildId && limits.get(n.buildId)) || [];
         return (
           <li
             key={n.id}
@@ -57,7 +63,21 @@ export function Scoring({
                 {n.inspection === "waiting" ? "waits for inspection" : n.inspection}
                 {n.inspectionNote && `: ${n.inspectionNote}`}
               </p>
-              {limits(n)}
+              {n.buildId && <LimitMarks checks={checks} />}
+              {!via && event.state !== "confirmed" && (
+                <span className="no-print flex flex-wrap gap-x-2.5">
+                  {n.taken === 0 && n.builds.some((b) => b.id !== n.buildId) && (
+                    <ChangeEntry
+                      key={n.version}
+                      id={n.id}
+                      version={n.version}
+                      buildId={n.buildId ?? ""}
+                      builds={n.builds.map((b) => ({ value: b.id, label: `G${b.number}` }))}
+                    />
+                  )}
+                  <WithdrawEntry id={n.id} team={n.team} />
+                </span>
+              )}
             </div>
             <div className="grid content-start gap-2">
               {runs.length > 0 && (
@@ -105,6 +125,7 @@ export function Scoring({
                     version={n.version}
                     outcome={n.inspection}
                     note={n.inspectionNote}
+                    over={checks.filter((c) => c.status.value === "not met").map((c) => `${c.label} (${c.code})`)}
                     via={via}
                   />
                 </>

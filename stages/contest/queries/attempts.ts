@@ -23,3 +23,7 @@ export async function requirementLimits(projectId: string): Promise<Map<string, 
   ]);
   return new Map(builds.map((b) => [b.id, checkLimits(requirements, b)]));
 }
+
+/** The limits on mass, cost and size that a build does not keep. */
+export const overLimits = async (projectId: string, buildId: string): Promise<LimitCheck[]> =>
+  ((await requirementLimits(projectId)).get(buildId) ?? []).filter((c) => c.status.value === "not met");

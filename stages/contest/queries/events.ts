@@ -20,6 +20,8 @@ export interface Entry {
   version: number;
   /** Attempts that stand. */
   taken: number;
+  /** Every build that the team has. */
+  builds: { id: string; number: number }[];
 }
 
 export interface ContestEvent {
@@ -34,6 +36,8 @@ export interface ContestEvent {
   protocolDefinition: ProtocolDefinition;
   entries: Entry[];
   standings: Standing[];
+  /** The seed that the run order was drawn with. */
+  orderSeed: string | null;
   /** Symbols that a scorer reads for one attempt. */
   needed: string[];
 }
@@ -48,13 +52,24 @@ const rowsOf = (projectId: string, sql: Tx) => sql<EventRow[]>`
     e.id, e.name, e.state, e.version, e.definition, v.protocol_id, v.id AS protocol_version_id, p.name AS protocol,
     v.definition AS protocol_definition, k.standings, k.stale,
     (
+      SELECT seed FROM draw w
+      WHERE w.project_id = e.project_id AND w.purpose = 'run order ' || e.id
+      ORDER BY drawn_at DESC
+      LIMIT 1
+    ) AS order_seed,
+    (
       SELECT coalesce(
         json_agg(
           json_build_object(
             'id', n.id, 'teamId', n.team_id, 'team', t.name, 'buildId', n.build_id, 'build', b.number,
             'mass', b.mass::text, 'runOrder', n.run_order, 'inspection', n.inspection,
             'inspectionNote', n.inspection_note, 'inspectedAt', n.inspected_at, 'version', n.version,
-            'taken', (SELECT count(*) FROM run r WHERE r.entry_id = n.id AND r.state <> 'void')
+            'taken', (SELECT count(*) FROM run r WHERE r.entry_id = n.id AND r.state <> 'void'),
+            'builds', (
+              SELECT coalesce(json_agg(json_build_object('id', x.id, 'number', x.number) ORDER BY x.number), '[]')
+              FROM build x
+              WHERE x.team_id = n.team_id
+            )
           )
           ORDER BY n.run_order NULLS LAST, t.name
         ),

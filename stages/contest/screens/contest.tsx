@@ -1,16 +1,15 @@
 import { describeRule } from "@/core/points/rule";
 import { attemptMethod } from "@/core/vocabulary/runs";
 import { proposedSeed } from "@/platform/draw/seed";
+import { longDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
-import { drawsOf } from "@/stages/teams/queries/teams";
-import { longDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Caution, Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { contestActs } from "../acts";
-import { ConfirmButton, RefreshButton } from "../parts/buttons";
+import { ConfirmButton, RefreshButton, WithdrawEvent } from "../parts/buttons";
+import { RenameEvent } from "../parts/correct-forms";
 import { DrawForm } from "../parts/draw-form";
-import { LimitMarks } from "../parts/limit-marks";
 import { ReopenForm } from "../parts/reopen-form";
 import { Scoring } from "../parts/scoring";
 import { StandingsTable } from "../parts/standings-table";
@@ -50,8 +49,8 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
         </Empty>
       </>
     );
-  const draws = await drawsOf(p.id, `run order ${event.id}`);
   const d = event.definition;
+  const without = event.entries.filter((n) => n.taken === 0 && n.inspection !== "turned away").map((n) => n.team);
   const rules =
     `${attemptMethod.labels[d.policy.school].split(":")[0]!.replace(" n", ` ${d.policy.n}`)}, ` +
     `${d.better === "more" ? "more" : "less"} is better` +
@@ -80,7 +79,11 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
         <LinkButton href={`/screen/${slug}`}>Board</LinkButton>
         {staff && (
           <>
-            {event.runs.length === 0 && <LinkButton href={`${base}/event?id=${event.id}`}>Edit rules</LinkButton>}
+            {event.runs.length === 0 ? (
+              <LinkButton href={`${base}/event?id=${event.id}`}>Edit rules</LinkButton>
+            ) : (
+              <RenameEvent key={event.version} id={event.id} version={event.version} name={event.name} />
+            )}
             <LinkButton href={`${base}/event`}>New event</LinkButton>
           </>
         )}
@@ -91,12 +94,14 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
           <StandingsTable event={event} />
           <p className="mt-2 text-sm text-soft">
             {d.points ? `Points: ${describeRule(d.points, d.unit)} ` : ""}
-            {draws[0] && `Run order drawn with seed ${draws[0].seed}. `}Lots use seed {d.seed}.
+            {event.orderSeed && `Run order drawn with seed ${event.orderSeed}. `}Lots use seed {d.seed}.
+            {event.runs.length > 0 && " Rules and run order are fixed since the first attempt."}
           </p>
           {staff && (
             <div className="no-print mt-3 flex flex-wrap items-center gap-3">
-              {event.state === "running" && <ConfirmButton id={event.id} version={event.version} />}
+              {event.state === "running" && <ConfirmButton id={event.id} version={event.version} without={without} />}
               {event.state === "confirmed" && <ReopenForm id={event.id} version={event.version} />}
+              {event.state !== "confirmed" && <WithdrawEvent id={event.id} goTo={base} />}
             </div>
           )}
         </section>
@@ -113,15 +118,15 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
             {event.runs.length === 0 && (
               <div className="mb-2">
                 <DrawForm id={event.id} version={event.version} seed={proposedSeed()} />
+                <p className="mt-1 text-sm text-soft">
+                  With the first attempt the rules and the run order are fixed: draw and edit before it.
+                </p>
               </div>
             )}
             {event.entries.length === 0 ? (
               <p className="text-soft">No team has entered. Form teams, then take them in.</p>
             ) : (
-              <Scoring
-                event={event}
-                limits={(n) => (n.buildId ? <LimitMarks checks={limits.get(n.buildId) ?? []} /> : null)}
-              />
+              <Scoring event={event} limits={limits} />
             )}
           </Sheet>
         )}

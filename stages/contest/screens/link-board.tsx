@@ -9,11 +9,16 @@ import { eventsOf } from "../queries/events";
 export async function LinkBoardScreen({ secret }: { secret: string }) {
   const guest = await guestActor(secret);
   if (guest.kind !== "guest" || guest.role !== "board") notFound();
-  const [p] = await db()<{ title: row.Project["title"] }[]>`SELECT title FROM project WHERE id = ${guest.project}`;
+  const [p] = await db()<{ title: row.Project["title"]; notices: number }[]>`
+    SELECT title, coalesce((SELECT number FROM notice_count WHERE project_id = project.id), 0) AS notices
+    FROM project
+    WHERE id = ${guest.project}
+  `;
   return (
     <Board
       title={`${p?.title ?? ""} contest`}
       events={await eventsOf(guest.project)}
+      since={p?.notices ?? 0}
       liveUrl={`/api/live?board=${secret}`}
     />
   );

@@ -10,6 +10,7 @@ export async function OwnBoardScreen({ slug }: { slug: string }) {
     <Board
       title={`${frame.project.title} contest`}
       events={await eventsOf(frame.project.id)}
+      since={frame.project.notices}
       liveUrl={`/api/live?project=${frame.project.id}`}
     />
   );

@@ -1,17 +1,19 @@
 import type { Working } from "@/core/working/working";
-import { projectPage } from "@/platform/pages/page";
-import { instant } from "@/ui/date";
+import { instant } from "@/platform/pages/dates";
+import { projectPage, sectionOf } from "@/platform/pages/page";
 import Link from "@/ui/link";
+import { SectionChoice } from "@/ui/link-choice";
 import { Measured } from "@/ui/measured";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
 import { PublishForm } from "../parts/publish-form";
-import { gradebook, publicationsOf } from "../queries";
+import { gradebook, type LedgerLine, publicationsOf } from "../queries";
+import { inSection, lastPublished, publishedFor } from "../view";
 
 /** The gradebook for instructors; a student's own published grade for students. */
-export async function GradesScreen({ slug }: { slug: string }) {
+export async function GradesScreen({ slug, section: asked }: { slug: string; section?: string }) {
   const page = await projectPage(slug);
   const p = page.frame.project;
   if (!page.staff) return <OwnGrade projectId={p.id} personId={page.actor.id} />;
@@ -35,9 +37,14 @@ export async function GradesScreen({ slug }: { slug: string }) {
         </Empty>
       </>
     );
-  const changed = last
-    ? book.rows.filter((r) => last.ledger.find((l) => l.personId === r.student.id)?.grade !== r.grade.value.grade)
-    : [];
+  const section = sectionOf(page.frame, asked);
+  const rows = book.rows.filter(inSection(section?.id));
+  const ofSections = (ledger: LedgerLine[]) => {
+    const held = publishedFor(ledger, page.frame.sections);
+    return held && ` of ${held}`;
+  };
+  const known = lastPublished(publications);
+  const changed = last ? rows.filter((r) => (known.get(r.student.id) ?? null) !== r.grade.value.grade) : [];
   return (
     <>
       <PageHead
@@ -58,13 +65,14 @@ export async function GradesScreen({ slug }: { slug: string }) {
           </>
         }
       >
-        <LinkButton href={`/p/${slug}/csv/gradebook`} download>
+        <LinkButton href={`/p/${slug}/csv/gradebook${section ? `?section=${section.id}` : ""}`} download>
           CSV
         </LinkButton>
         <LinkButton href={`/p/${slug}/grades/scheme`}>Scheme</LinkButton>
       </PageHead>
       <DataTable
         caption="Gradebook"
+        tools={<SectionChoice sections={page.frame.sections} chosen={section?.id} base={`/p/${slug}/grades`} />}
         columns={[
           { key: "name", label: "Student", text: "Student" },
           { key: "section", label: "Section", text: "Section" },
@@ -77,7 +85,7 @@ export async function GradesScreen({ slug }: { slug: string }) {
           })),
           { key: "grade", label: "Grade", text: "Grade (%)", num: true },
         ]}
-        rows={book.rows.map((r) => ({
+        rows={rows.map((r) => ({
           id: r.student.id,
           cells: {
             name: {
@@ -129,15 +137,21 @@ export async function GradesScreen({ slug }: { slug: string }) {
       )}
       <Sheet className="mt-4 max-w-[640px]" title="Publish">
         <p className="mb-2 text-soft">
-          Freezes every grade with its arithmetic; students then see their own. Later changes make a new version that
-          names what changed.
+          Freezes every grade{section && ` of section ${section.name}`} with its arithmetic; students then see their
+          own. Later changes make a new version that names what changed.
         </p>
-        <PublishForm projectId={p.id} again={!!last} />
+        <PublishForm
+          key={section?.id}
+          projectId={p.id}
+          section={section}
+          again={rows.some((r) => known.has(r.student.id))}
+        />
         {publications.length > 0 && (
           <ul className="mt-2 text-sm text-soft">
             {publications.map((x) => (
               <li key={x.id}>
-                Version {x.number}, {instant(x.publishedAt)}, {x.publishedBy}, scheme v{x.schemeVersion}
+                Version {x.number}
+                {ofSections(x.ledger)}, {instant(x.publishedAt)}, {x.publishedBy}, scheme v{x.schemeVersion}
                 {x.whatChanged && `: ${x.whatChanged}`}
               </li>
             ))}
@@ -191,7 +205,15 @@ async function OwnGrade({ projectId, personId }: { projectId: string; personId: 
         <tbody>
           {now.l.components.map((c) => (
             <tr key={c.key}>
-              <td>{c.name}</td>
+              <td>
+                {c.name}
+                {(c.computed || c.reason) && (
+                  <span className="block text-sm text-soft">
+                    {c.computed && `set by hand; computed: ${c.computed}${/^\d/.test(c.computed) ? " %" : ""}. `}
+                    {c.reason}
+                  </span>
+                )}
+              </td>
               <td className="num">{c.weight}</td>
               <td className="num">
                 {c.percent === null ? (

@@ -1,10 +1,10 @@
 import { channelsOf } from "@/core/run/protocol";
+import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
 import { eventsOf } from "@/stages/contest/queries/events";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { reviewsOf } from "@/stages/reviews/queries";
-import { instant } from "@/ui/date";
 import { PageHead } from "@/ui/page";
 import { showRule } from "@/ui/rule-fields-read";
 import { gradeActs } from "../acts";

@@ -20,6 +20,37 @@ export const openSource = command({
   },
 });
 
+/** Corrects what a source is called, with whom it was, and when. */
+export const editSource = command({
+  name: "editSource",
+  act: needsActs.edit,
+  schema: s.editSource,
+  subject: (sql, i) => ofSource(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [x] = await sql<
+      {
+        version: row.Source["version"];
+        title: row.Source["title"];
+        who: row.Source["who"];
+        heldOn: row.Source["heldOn"];
+      }[]
+    >`SELECT version, title, who, held_on FROM source WHERE id = ${input.id} FOR UPDATE`;
+    checkVersion(
+      found(x, "This source"),
+      input.version,
+      { title: "Title", who: "With whom, or where", heldOn: "On" },
+      input,
+      x!,
+    );
+    await sql`
+      UPDATE source
+      SET title = ${input.title}, who = ${input.who}, held_on = ${input.heldOn}, version = version + 1
+      WHERE id = ${input.id}
+    `;
+    audit({ type: "source", id: input.id, label: input.title, before: x, after: input });
+  },
+});
+
 export const closeSource = command({
   name: "closeSource",
   act: needsActs.edit,

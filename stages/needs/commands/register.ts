@@ -1,8 +1,9 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { nextCode } from "@/core/needs/requirement";
+import { proposeRequirement } from "@/core/needs/propose";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
+import { insertRequirement } from "@/platform/register/requirement";
 import * as fields from "@/platform/schema/fields";
 import { changeActs, needsActs } from "../acts";
 import { requirementsOf } from "../queries/requirements";
@@ -115,7 +116,7 @@ export const ownRequirement = command({
   },
 });
 
-/** A statement becomes a requirement, which keeps its words as its source. */
+/** A statement becomes a requirement, with the limit that it states; the words that it came from are its source. */
 export const adoptStatement = command({
   name: "adoptStatement",
   act: needsActs.edit,
@@ -130,7 +131,6 @@ export const adoptStatement = command({
       }[]
     >`SELECT project_id, text, requirement_id FROM statement WHERE id = ${input.id} FOR UPDATE`;
     if (found(st, "This statement").requirementId) refuse("This statement is a requirement already.");
-    await sql`SELECT FROM project WHERE id = ${st!.projectId} FOR UPDATE`;
     const [first] = await sql<{ text: row.Note["text"]; source: row.Source["title"] }[]>`
       SELECT n.text, o.title AS source
       FROM statement_note x
@@ -140,25 +140,16 @@ export const adoptStatement = command({
       ORDER BY n.written_at
       LIMIT 1
     `;
-    const code = nextCode(
-      (
-        await sql<{ code: row.Requirement["code"] }[]>`SELECT code FROM requirement WHERE project_id = ${st!.projectId}`
-      ).map((r) => r.code),
-    );
-    const requirementId = newId();
-    await sql`INSERT INTO requirement (id, project_id, code) VALUES (${requirementId}, ${st!.projectId}, ${code})`;
-    await sql`
-      INSERT INTO requirement_version ${sql({
-        id: newId(),
-        requirementId,
-        number: 1,
+    const { id: requirementId, code } = await insertRequirement(
+      sql,
+      st!.projectId,
+      {
+        ...proposeRequirement(st!.text),
         statement: st!.text,
-        kind: "constraint",
-        priority: "should",
         source: first ? `${first.source}: “${first.text}”`.slice(0, 600) : "",
-        createdBy: by,
-      })}
-    `;
+      },
+      by,
+    );
     await sql`UPDATE statement SET requirement_id = ${requirementId}, version = version + 1 WHERE id = ${input.id}`;
     audit({ type: "requirement", id: requirementId, label: `${code} ${st!.text}`, after: { from: "statement" } });
     return { requirementId, code };

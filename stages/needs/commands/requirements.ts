@@ -1,12 +1,14 @@
 import { numeric, twoNumbers } from "@/core/vocabulary/needs";
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { isBuildMeasure, nextCode, runMeasure } from "@/core/needs/requirement";
+import { isBuildMeasure, runMeasure } from "@/core/needs/requirement";
 import { sameDimension } from "@/core/quantity/dimension";
 import { parseUnit } from "@/core/quantity/units";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { isId } from "@/platform/db/id";
+import { projectUnits } from "@/platform/project/settings";
+import { adoptEvidence, insertRequirement } from "@/platform/register/requirement";
 import { readSides, siOrNull } from "@/platform/schema/fields";
 import { evidenceActs, findingActs, needsActs } from "../acts";
 import { type RequirementRow, requirementsOf } from "../queries/requirements";
@@ -40,7 +42,8 @@ export const saveRequirement = command({
       refuse("A measured quantity takes a comparator with a number (≤, ≥, =, ± or between).", "comparator");
     if ((input.measure === "envelope") !== (input.comparator === "fits"))
       refuse("An envelope is checked with “fits in” and three sides, and only an envelope is.", "comparator");
-    const unit = input.comparator === "fits" ? "mm" : input.unit || null;
+    const { side } = await projectUnits(input.projectId, sql);
+    const unit = input.comparator === "fits" ? side : input.unit || null;
     if (input.measure === "mass" && unit) fits(unit, "kg");
     const run = runMeasure(input.measure);
     if (run && isId(run.protocol)) {
@@ -70,7 +73,7 @@ export const saveRequirement = command({
       second: (twoNumbers.values as readonly string[]).includes(input.comparator)
         ? siOrNull(input.second, money ? "1" : unit!)
         : null,
-      sides: input.comparator === "fits" ? readSides(input.sides, "mm") : null,
+      sides: input.comparator === "fits" ? readSides(input.sides, side) : null,
       unit: money ? "1" : unit,
       method: input.method || null,
       source: input.source,
@@ -79,22 +82,9 @@ export const saveRequirement = command({
     if (input.comparator === "between" && Number(next.second) <= Number(next.target))
       refuse("The upper limit must lie above the lower one.", "second");
     if (!input.id) {
-      await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
-      const code = nextCode(
-        (
-          await sql<
-            { code: row.Requirement["code"] }[]
-          >`SELECT code FROM requirement WHERE project_id = ${input.projectId}`
-        ).map((r) => r.code),
-      );
-      const id = newId();
-      await sql`INSERT INTO requirement (id, project_id, code) VALUES (${id}, ${input.projectId}, ${code})`;
-      await sql`
-        INSERT INTO requirement_version ${sql({ ...next, id: newId(), requirementId: id, number: 1, createdBy: by })}
-      `;
-      await adoptEvidence(sql, input.projectId, id, next.measure, by);
-      audit({ type: "requirement", id, label: `${code} ${input.statement}`, after: next });
-      return { id, code };
+      const made = await insertRequirement(sql, input.projectId, next, by);
+      audit({ type: "requirement", id: made.id, label: `${made.code} ${input.statement}`, after: next });
+      return made;
     }
     await sql`SELECT FROM requirement WHERE id = ${input.id} FOR UPDATE`;
     const before = (await requirementsOf(input.projectId, sql)).find((r) => r.id === input.id);
@@ -137,7 +127,20 @@ export const saveRequirement = command({
       const words = (x: typeof next | RequirementRow) =>
         `${x.comparator ? limitWords(x as RequirementRow, "") : "no measure"}` +
         `${now.method === next.method ? "" : `, verified by ${x.method ?? "nothing"}`}`;
-      await sql`
+      // The change that was asked for and accepted is this one; else the edit is its own request.
+      const [asked] = await sql`
+        UPDATE change_request
+        SET requirement_version = ${now.number + 1}, version = version + 1
+        WHERE id = (
+          SELECT id FROM change_request
+          WHERE requirement_id = ${input.id} AND state = 'accepted' AND requirement_version IS NULL
+          ORDER BY decided_at
+          LIMIT 1
+        )
+        RETURNING id
+      `;
+      if (!asked)
+        await sql`
         INSERT INTO change_request ${sql({
           id: newId(),
           projectId: input.projectId,
@@ -175,63 +178,6 @@ function fits(unit: string, like: string): void {
   if (!given) refuse(`“${unit}” is not a known unit. Write for example ${like}.`, "unit");
   if (wanted && !sameDimension(given.dimension, wanted.dimension))
     refuse(`The limit is in ${unit}, but what is measured is in ${like}: these are different quantities.`, "unit");
-}
-
-/**
- * A requirement that starts to ask for something already measured takes the existing measurements of current revisions
- * as its evidence.
- */
-async function adoptEvidence(
-  sql: Tx,
-  projectId: string,
-  requirementId: string,
-  measure: string | null,
-  by: string,
-): Promise<void> {
-  if (!measure) return;
-  const [v] = await sql<
-    { number: number }[]
-  >`SELECT max(number) AS number FROM requirement_version WHERE requirement_id = ${requirementId}`;
-  const rows = measure.startsWith("run:")
-    ? await sql<
-        {
-          buildId: row.Run["buildId"];
-          runId: row.Run["id"] | null;
-          buildRevision: row.Run["buildRevision"];
-          protocolVersion: row.ProtocolVersion["number"] | null;
-        }[]
-      >`
-      SELECT r.build_id, r.id AS run_id, r.build_revision, pv.number AS protocol_version
-      FROM run r
-      JOIN protocol_version pv ON pv.id = r.protocol_version_id
-      WHERE r.project_id = ${projectId} AND pv.protocol_id = ${measure.split(":")[1]!}
-    `
-    : await sql<
-        {
-          buildId: row.Build["id"];
-          runId: string | null;
-          buildRevision: row.Build["revision"];
-          protocolVersion: number | null;
-        }[]
-      >`
-      SELECT id AS build_id, NULL::uuid AS run_id, revision AS build_revision, NULL::int AS protocol_version
-      FROM build
-      WHERE project_id = ${projectId}
-    `;
-  if (rows.length)
-    await sql`
-      INSERT INTO evidence ${sql(
-        rows.map((r) => ({
-          ...r,
-          id: newId(),
-          projectId,
-          requirementId,
-          kind: r.runId ? "run" : "build",
-          requirementVersion: v!.number,
-          recordedBy: by,
-        })),
-      )}
-    `;
 }
 
 const ofRequirement = (sql: Tx, id: string) => projectOf(sql, "requirement", id);

@@ -35,7 +35,7 @@ export function DuplicateGroup({
       >
         {members.map((m) => (
           <div key={m.id} className="flex items-start gap-2 py-0.5">
-            <label className="flex grow items-start gap-2">
+            <label className="flex min-w-0 grow items-start gap-2 wrap-anywhere">
               <Radio value={m.id} className="mt-[3px]" />
               <span className={cx(out.includes(m.id) && "text-soft line-through")}>{m.text}</span>
             </label>

@@ -2,10 +2,32 @@
 
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
-import { keepEvidenceAction } from "../actions";
-import { keep } from "../schema";
+import { UnfoldForm } from "@/ui/form/unfold-form";
+import { toast } from "@/ui/toast";
+import { keepEvidenceAction, keepHoldingAction } from "../actions";
+import { keep, keepHolding } from "../schema";
 
 const { TextField, SelectField } = fieldsOf(keep);
+const every = fieldsOf(keepHolding);
+
+/** Keeps at once what a changed limit made stale and what still meets it. */
+export const KeepHolding = ({ requirementId }: { requirementId: string }) => (
+  <UnfoldForm
+    label="Keep every result that still holds"
+    buttonLook="plain"
+    inline
+    schema={keepHolding}
+    action={keepHoldingAction}
+    fixed={{ requirementId }}
+    defaults={{ reason: "" }}
+    submit="Keep them"
+    onDone={({ kept, left }) => {
+      toast(`${kept} kept.${left ? ` ${left} do not hold and stay stale.` : ""}`);
+    }}
+  >
+    <every.TextField name="reason" label="Why they stand" hint="for example: the limit was loosened" className="w-72" />
+  </UnfoldForm>
+);
 
 export function KeepForm({
   requirementId,

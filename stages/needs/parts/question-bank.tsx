@@ -132,7 +132,7 @@ export function QuestionBank({
                 )}
               </div>
             </div>
-            <span className="shrink-0 text-sm">
+            <span className="max-w-[50%] shrink-0 text-sm wrap-anywhere">
               {q.forClient ? (
                 <span className="text-ochre-deep">on the client's page</span>
               ) : q.asker ? (

@@ -16,6 +16,7 @@ export function RegisterTable({
   detail,
   hrefOf,
   empty,
+  many,
 }: {
   slug: string;
   lines: readonly RegisterLine[];
@@ -26,11 +27,14 @@ export function RegisterTable({
   /** The address at which one is opened; none closes. */
   hrefOf: (code?: string) => string;
   empty: ReactNode;
+  /** What can be done to several at once. */
+  many: ReactNode;
 }) {
   return (
     <DataTable
       caption="Requirements"
       empty={empty}
+      many={many}
       columns={[
         { key: "code", text: "Code", className: "whitespace-nowrap" },
         { key: "statement", text: "Statement", className: "min-w-52" },

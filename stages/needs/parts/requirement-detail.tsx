@@ -1,17 +1,18 @@
 import { runMeasure } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
-import { ownersOf } from "@/stages/people/queries/students";
-import { instant } from "@/ui/date";
+import { instant } from "@/platform/pages/dates";
 import Link from "@/ui/link";
+import type { Option } from "@/ui/option";
 import { VerdictMark } from "@/ui/verdict";
 import { runCounts } from "../queries/counts";
 import { type RequirementRow, requirementHistory } from "../queries/requirements";
 import type { ProjectState } from "../queries/state";
 import { traceOf } from "../queries/trace";
 import { limitWords, measureWords } from "../view/requirements";
+import { WithdrawFinding } from "./buttons";
 import { FindingForm } from "./finding-form";
-import { KeepForm } from "./keep-form";
+import { KeepForm, KeepHolding } from "./keep-form";
 import { OwnerForm } from "./owner-form";
 
 /** One requirement traced from its words over its version and verification to where the class stands. */
@@ -21,20 +22,17 @@ export async function Detail({
   state,
   staff,
   currency,
-  projectId,
+  owners,
 }: {
   slug: string;
   r: RequirementRow;
   state: ProjectState;
   staff: boolean;
   currency: string;
-  projectId: string;
+  /** Who can look after it. */
+  owners: Option[];
 }) {
-  const [history, trace, owners] = await Promise.all([
-    requirementHistory(r.id),
-    traceOf(r.id),
-    staff ? ownersOf(projectId) : [],
-  ]);
+  const [history, trace] = await Promise.all([requirementHistory(r.id), traceOf(r.id)]);
   const run = runMeasure(r.measure);
   const protocol = run ? state.protocols.find((x) => x.id === run.protocol) : undefined;
   const counts = protocol ? await runCounts(protocol.id) : { runs: 0, apart: 0 };
@@ -153,6 +151,17 @@ export async function Detail({
             {trace.builds.length > 8 && " and earlier ones"}
           </p>
         )}
+        {trace.findings.length > 0 && (
+          <ul className="mt-1.5 text-sm">
+            {trace.findings.slice(0, 8).map((f) => (
+              <li key={f.id}>
+                {f.label}: {f.finding}
+                {f.note && `, ${f.note}`} <span className="text-soft">{f.by}</span>{" "}
+                {staff && <WithdrawFinding id={f.id} />}
+              </li>
+            ))}
+          </ul>
+        )}
         {trace.reviews.length > 0 && (
           <p className="mt-1 text-sm text-soft">
             Leaned on in{" "}
@@ -230,13 +239,18 @@ export async function Detail({
       </div>
       {staff && (
         <div className="no-print md:col-span-2 xl:col-span-4">
-          <OwnerForm id={r.id} ownerId={r.ownerId} people={owners.map((x) => ({ value: x.id, label: x.name }))} />
+          <OwnerForm id={r.id} ownerId={r.ownerId} people={owners} />
         </div>
       )}
       {staff && (!r.measure || staleBuilds.length > 0) && builds.length > 0 && (
         <div className="no-print grid gap-3 border-t border-line pt-3 md:col-span-2 xl:col-span-4">
           {!r.measure && <FindingForm requirementId={r.id} builds={builds} />}
-          {staleBuilds.length > 0 && <KeepForm requirementId={r.id} builds={staleBuilds} />}
+          {staleBuilds.length > 0 && (
+            <>
+              <KeepHolding requirementId={r.id} />
+              <KeepForm requirementId={r.id} builds={staleBuilds} />
+            </>
+          )}
         </div>
       )}
     </section>

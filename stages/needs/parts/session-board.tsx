@@ -10,6 +10,7 @@ import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { amendNoteAction, writeNoteAction } from "../actions";
 import { amendNote } from "../schema";
+import { WithdrawNote } from "./buttons";
 
 const { TextField } = fieldsOf(amendNote);
 
@@ -127,9 +128,12 @@ export function SessionBoard({
                 </Link>
               ))}
               {n.authorId === me && amended !== n.id && !closed && (
-                <button type="button" className="ml-2 underline" onClick={() => setAmended(n.id)}>
-                  correct
-                </button>
+                <>
+                  <button type="button" className="mx-2 underline" onClick={() => setAmended(n.id)}>
+                    correct
+                  </button>
+                  <WithdrawNote id={n.id} />
+                </>
               )}
             </span>
           </li>

@@ -27,7 +27,7 @@ export function StatementText({
 }) {
   return (
     <>
-      <p className="font-[600]">{x.text}</p>
+      <p className="font-[600] wrap-anywhere">{x.text}</p>
       {vague && !x.requirementId && (
         <p className="text-sm text-ochre-deep">“{vague.join("”, “")}”: how much is that? Ask for a number.</p>
       )}
@@ -44,7 +44,7 @@ export function StatementText({
         aside={false}
       />
       {merged.length > 0 && (
-        <Fold className="text-sm text-soft" label={<>{merged.length} merged into it</>}>
+        <Fold className="text-sm text-soft wrap-anywhere" label={<>{merged.length} merged into it</>}>
           <ul>
             {merged.map((m) => (
               <li key={m.id}>
@@ -62,7 +62,7 @@ export function StatementText({
 export function StatementWords({ slug, notes }: { slug: string; notes: Statement["notes"] }) {
   if (notes.length === 0) return <span className="text-sm text-ochre-deep">no words are noted</span>;
   return (
-    <div className="text-sm text-soft">
+    <div className="text-sm text-soft wrap-anywhere">
       {notes.slice(0, 4).map((n) => (
         <p key={n.id}>
           “{n.text}”{" "}

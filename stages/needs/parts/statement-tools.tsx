@@ -14,6 +14,7 @@ import {
   setStatementAsideAction,
 } from "../actions";
 import { linkStatement, openQuestion, setAside, statement } from "../schema";
+import { WithdrawStatement } from "./buttons";
 
 const wording = fieldsOf(statement);
 const link = fieldsOf(linkStatement);
@@ -52,9 +53,12 @@ export function StatementTools({
   );
   if (aside)
     return (
-      <ActButton action={setStatementAsideAction} input={{ id, reason: "" }} look="quiet">
-        take up again
-      </ActButton>
+      <span className="no-print flex flex-wrap gap-x-2.5">
+        <ActButton action={setStatementAsideAction} input={{ id, reason: "" }} look="quiet">
+          take up again
+        </ActButton>
+        <WithdrawStatement id={id} />
+      </span>
     );
   if (open === "edit")
     return (

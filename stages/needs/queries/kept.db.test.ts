@@ -2,7 +2,8 @@
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
-import { correctRun, recordRun, saveProtocol, voidRun } from "@/stages/bench/commands";
+import { saveProtocol } from "@/stages/bench/commands/protocols";
+import { correctRun, recordRun, voidRun } from "@/stages/bench/commands/runs";
 import { protocolsOf } from "@/stages/bench/queries";
 import { saveBuild } from "@/stages/builds/commands";
 import { ok } from "@/stages/testing/database";

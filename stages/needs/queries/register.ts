@@ -25,6 +25,8 @@ export interface ChangeRequest {
   decidedAt: row.ChangeRequest["decidedAt"];
   createdAt: row.ChangeRequest["createdAt"];
   version: row.ChangeRequest["version"];
+  /** The version that carried it out. */
+  requirementVersion: row.ChangeRequest["requirementVersion"];
 }
 
 export const baselinesOf = (projectId: string) =>
@@ -38,7 +40,7 @@ export const baselinesOf = (projectId: string) =>
 export const changesOf = (projectId: string) => db()<ChangeRequest[]>`
   SELECT
     c.id, c.requirement_id, r.code, c.what, c.reason, c.asked_by, c.state, c.decision, c.decided_by, c.decided_at,
-    c.created_at, c.version
+    c.created_at, c.version, c.requirement_version
   FROM change_request c
   LEFT JOIN requirement r ON r.id = c.requirement_id
   WHERE c.project_id = ${projectId}

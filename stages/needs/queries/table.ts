@@ -1,5 +1,5 @@
 import "server-only";
-import { fromSi } from "@/core/quantity/quantity";
+import { asTyped } from "../view/requirements";
 import { requirementsOf } from "./requirements";
 
 export interface CsvLine {
@@ -10,43 +10,32 @@ export interface CsvLine {
   problem: string | null;
 }
 
+/** The columns of the register's table in their order: what each is called, and by what else it is known coming in. */
+export const registerColumns = {
+  code: ["Code"],
+  statement: ["Statement", "requirement"],
+  kind: ["Kind"],
+  priority: ["Priority"],
+  measure: ["Measure"],
+  comparator: ["Comparator"],
+  target: ["Target"],
+  second: ["Second"],
+  unit: ["Unit"],
+  sides: ["Envelope", "sides", "size"],
+  method: ["Verified by", "method"],
+  source: ["From", "source"],
+  reason: ["Reason"],
+} as const;
+
 /** The register as a table that comes in again unchanged. */
-export async function registerTable(projectId: string): Promise<(string | number | null)[][]> {
+export async function registerTable(projectId: string): Promise<string[][]> {
+  const keys = Object.keys(registerColumns) as (keyof typeof registerColumns)[];
   const list = await requirementsOf(projectId);
-  const back = (si: string | null, unit: string | null) =>
-    si === null
-      ? ""
-      : fromSi(si, unit ?? "1")
-          .toSignificantDigits(10)
-          .toString();
   return [
-    [
-      "Code",
-      "Statement",
-      "Kind",
-      "Priority",
-      "Measure",
-      "Comparator",
-      "Target",
-      "Second",
-      "Unit",
-      "Verified by",
-      "From",
-      "Reason",
-    ],
-    ...list.map((r) => [
-      r.code,
-      r.statement,
-      r.kind,
-      r.priority,
-      r.measure ?? "",
-      r.comparator ?? "",
-      back(r.target, r.unit),
-      back(r.second, r.unit),
-      r.unit ?? "",
-      r.method ?? "",
-      r.source,
-      "",
-    ]),
+    keys.map((k) => registerColumns[k][0]),
+    ...list.map((r) => {
+      const line = { code: r.code, ...asTyped(r) };
+      return keys.map((k) => line[k]);
+    }),
   ];
 }

@@ -10,6 +10,8 @@ export interface Trace {
   }[];
   rules: string[];
   builds: { id: string; label: string; runs: number }[];
+  /** What somebody found by looking, the newest first. */
+  findings: { id: string; label: string; finding: string; note: string; by: string }[];
   reviews: { id: string; label: string; verdict: string }[];
 }
 
@@ -55,6 +57,21 @@ export async function traceOf(requirementId: string): Promise<Trace> {
         )
         FROM leaning
       ) AS builds,
+      (
+        SELECT coalesce(
+          json_agg(
+            json_build_object(
+              'id', e.id, 'label', t.name || ' G' || b.number, 'finding', e.finding, 'note', e.note, 'by', e.recorded_by
+            )
+            ORDER BY e.recorded_at DESC
+          ),
+          '[]'
+        )
+        FROM evidence e
+        JOIN build b ON b.id = e.build_id
+        JOIN team t ON t.id = b.team_id
+        WHERE e.requirement_id = ${requirementId} AND e.kind = 'finding'
+      ) AS findings,
       (
         SELECT coalesce(
           json_agg(

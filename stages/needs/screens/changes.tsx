@@ -1,9 +1,11 @@
+import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { instant } from "@/ui/date";
+import Link from "@/ui/link";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { needsActs } from "../acts";
 import { BaselineForm } from "../parts/baseline-form";
+import { WithdrawChange } from "../parts/buttons";
 import { ChangeForm } from "../parts/change-form";
 import { DecideForm } from "../parts/decide-form";
 import { NeedsTabs } from "../parts/needs-tabs";
@@ -80,7 +82,10 @@ export async function ChangesScreen({ slug }: { slug: string }) {
                       show:
                         c.state === "open" ? (
                           staff ? (
-                            <DecideForm id={c.id} version={c.version} />
+                            <>
+                              <DecideForm id={c.id} version={c.version} />
+                              <WithdrawChange id={c.id} />
+                            </>
                           ) : (
                             <span className="text-soft">open</span>
                           )
@@ -92,6 +97,19 @@ export async function ChangesScreen({ slug }: { slug: string }) {
                               {c.decidedAt && `, ${instant(c.decidedAt)}`}
                             </span>
                             <span className="block text-sm">{c.decision}</span>
+                            {c.state === "accepted" && c.requirementVersion === null && c.requirementId && (
+                              <span className="block text-sm text-ochre-deep">
+                                not carried out yet
+                                {staff && (
+                                  <>
+                                    :{" "}
+                                    <Link href={`/p/${slug}/needs/${c.requirementId}`} className="underline">
+                                      change {c.code} now
+                                    </Link>
+                                  </>
+                                )}
+                              </span>
+                            )}
                           </>
                         ),
                     },

@@ -1,10 +1,13 @@
 import { projectPage } from "@/platform/pages/page";
+import { ownersOf } from "@/stages/people/queries/students";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
+import { LinkChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { VerdictLegend } from "@/ui/verdict";
 import { needsActs } from "../acts";
 import { RestoreButton } from "../parts/buttons";
+import { ManyForm } from "../parts/many-form";
 import { NeedsTabs } from "../parts/needs-tabs";
 import { RegisterTable } from "../parts/register-table";
 import { Detail } from "../parts/requirement-detail";
@@ -18,12 +21,14 @@ import { registerFilters, registerView } from "../view/register";
 export async function NeedsScreen({ slug, open, filter }: { slug: string; open?: string; filter?: string }) {
   const { frame, staff } = await projectPage(slug, needsActs.read);
   const p = frame.project;
-  const [facts, retired, volatility, traced] = await Promise.all([
+  const [facts, retired, volatility, traced, owners] = await Promise.all([
     projectState(p.id),
     retiredRequirements(p.id),
     volatilityOf(p.id, frame.today),
     tracedCounts(p.id),
+    staff ? ownersOf(p.id) : [],
   ]);
+  const people = owners.map((x) => ({ value: x.id, label: x.name }));
   const base = `/p/${slug}/needs`;
   const view = registerView(facts, traced, p.currency, { filter, open });
   const hrefOf = (more: { filter?: string; r?: string }) => {
@@ -91,20 +96,12 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
         </ul>
       )}
       <div className="no-print mb-2 flex flex-wrap items-center justify-between gap-x-6 gap-y-1.5">
-        <nav aria-label="Filter" className="text-soft">
-          {Object.entries(registerFilters).map(([k, label], i) => (
-            <span key={k}>
-              {i > 0 && " · "}
-              <Link
-                href={hrefOf({ filter: k === "all" ? undefined : k })}
-                aria-current={view.filter === k ? "true" : undefined}
-                className={view.filter === k ? "font-[650] text-ink" : "hover:text-ink"}
-              >
-                {label}
-              </Link>
-            </span>
-          ))}
-        </nav>
+        <LinkChoice
+          label="Filter"
+          options={Object.entries(registerFilters).map(([value, label]) => ({ value, label }))}
+          chosen={view.filter}
+          hrefOf={(k) => hrefOf({ filter: k === "all" ? undefined : k })}
+        />
         <VerdictLegend />
       </div>
       <RegisterTable
@@ -113,6 +110,7 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
         teams={facts.teams}
         open={view.selected?.code}
         hrefOf={(r) => hrefOf({ r })}
+        many={staff && <ManyForm projectId={p.id} people={people} />}
         empty={
           <>
             No requirement is {registerFilters[view.filter]}.{" "}
@@ -123,7 +121,7 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
         }
         detail={
           view.selected && (
-            <Detail slug={slug} r={view.selected} state={facts} staff={staff} currency={p.currency} projectId={p.id} />
+            <Detail slug={slug} r={view.selected} state={facts} staff={staff} currency={p.currency} owners={people} />
           )
         }
       />

@@ -1,5 +1,4 @@
 import { notFound } from "next/navigation";
-import { fromSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
@@ -7,17 +6,24 @@ import { PageHead } from "@/ui/page";
 import { needsActs } from "../acts";
 import { type MeasureChoice, RequirementForm } from "../parts/requirement-form";
 import { RetireForm } from "../parts/retire-form";
+import { changesOf } from "../queries/register";
 import { requirementsOf } from "../queries/requirements";
+import { asTyped } from "../view/requirements";
 
 export async function RequirementScreen({ slug, id }: { slug: string; id?: string }) {
   const { frame } = await projectPage(slug, needsActs.edit);
   const p = frame.project;
-  const [protocols, list] = await Promise.all([protocolsOf(p.id), requirementsOf(p.id)]);
+  const [protocols, list, changes] = await Promise.all([
+    protocolsOf(p.id),
+    requirementsOf(p.id),
+    id ? changesOf(p.id) : [],
+  ]);
+  const asked = changes.filter((c) => c.requirementId === id && c.state === "accepted" && !c.requirementVersion);
   const r = id ? list.find((x) => x.id === id) : undefined;
   if (id && !r) notFound();
   const measures: MeasureChoice[] = [
-    { value: "mass", label: "mass of the build", unit: "kg", method: "inspection" },
-    { value: "envelope", label: "size of the build (envelope)", unit: "mm", method: "inspection" },
+    { value: "mass", label: "mass of the build", unit: frame.units.mass, method: "inspection" },
+    { value: "envelope", label: "size of the build (envelope)", unit: frame.units.side, method: "inspection" },
     { value: "cost", label: "cost of the parts", unit: "1", method: "inspection" },
     ...protocols.flatMap((x) =>
       channelsOf(x.definition).map((c) => ({
@@ -28,12 +34,6 @@ export async function RequirementScreen({ slug, id }: { slug: string; id?: strin
       })),
     ),
   ];
-  const back = (si: string | null, unit: string | null) =>
-    si === null
-      ? ""
-      : fromSi(si, unit ?? "1")
-          .toSignificantDigits(10)
-          .toString();
   return (
     <>
       <PageHead
@@ -42,6 +42,11 @@ export async function RequirementScreen({ slug, id }: { slug: string; id?: strin
           r ? `Version ${r.number}. Saving makes version ${r.number + 1}; the old one stays in its history.` : undefined
         }
       />
+      {asked.map((c) => (
+        <p key={c.id} className="mb-3 max-w-[720px] border-l-4 border-ochre bg-ochre-wash px-3 py-1.5">
+          Accepted and not carried out yet: {c.what}. {c.reason} <span className="text-soft">{c.askedBy}</span>
+        </p>
+      ))}
       <RequirementForm
         projectId={p.id}
         slug={slug}
@@ -49,22 +54,7 @@ export async function RequirementScreen({ slug, id }: { slug: string; id?: strin
         currency={p.currency}
         defaults={
           r
-            ? {
-                id: r.id,
-                version: r.rowVersion,
-                statement: r.statement,
-                kind: r.kind,
-                priority: r.priority,
-                measure: r.measure ?? "",
-                comparator: r.comparator ?? "",
-                unit: r.unit ?? "",
-                target: back(r.target, r.unit),
-                second: back(r.second, r.unit),
-                sides: r.sides ? `${r.sides.map((x) => fromSi(x, "mm")).join(" × ")} mm` : "",
-                method: r.method ?? "",
-                source: r.source,
-                reason: "",
-              }
+            ? { id: r.id, version: r.rowVersion, ...asTyped(r) }
             : {
                 version: 0,
                 statement: "",

@@ -1,11 +1,12 @@
 import { notFound } from "next/navigation";
 import { sourceKind } from "@/core/vocabulary/needs";
+import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { fullDate, instant } from "@/ui/date";
 import Link from "@/ui/link";
 import { PageHead } from "@/ui/page";
 import { noteActs } from "../acts";
-import { CloseSource } from "../parts/buttons";
+import { CloseSource, WithdrawSource } from "../parts/buttons";
+import { EditSource } from "../parts/edit-source";
 import { SessionBoard } from "../parts/session-board";
 
 import { notesOf, sourcesOf } from "../queries/notes";
@@ -39,6 +40,15 @@ export async function SourceScreen({ slug, id }: { slug: string; id: string }) {
         }
       >
         {staff && s.kind !== "answer" && <CloseSource id={s.id} closed={!!s.closedAt} />}
+        {staff && (
+          <EditSource
+            key={s.version}
+            id={s.id}
+            version={s.version}
+            values={{ title: s.title, who: s.who, heldOn: s.heldOn }}
+          />
+        )}
+        {staff && <WithdrawSource id={s.id} goTo={`/p/${slug}/needs/sources`} />}
       </PageHead>
       <p className="no-print mb-2">
         <Link href={`/p/${slug}/needs/sources`} className="text-soft underline">

@@ -1,6 +1,6 @@
 import { sourceKind } from "@/core/vocabulary/needs";
+import { shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { shortDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";

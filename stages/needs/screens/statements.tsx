@@ -73,8 +73,8 @@ export async function StatementsScreen({ slug }: { slug: string }) {
             <DataTable
               caption="Statements"
               columns={[
-                { key: "text", text: "Statement", className: "min-w-60" },
-                { key: "words", text: "In whose words", className: "max-w-80 min-w-52" },
+                { key: "text", text: "Statement", className: "min-w-60 wrap-anywhere" },
+                { key: "words", text: "In whose words", className: "max-w-80 min-w-52 wrap-anywhere" },
                 { key: "became", text: "Became", className: "whitespace-nowrap" },
               ]}
               rows={live.map((x) => ({

@@ -1,4 +1,5 @@
 import { describeLimit, type Limit, runMeasure } from "@/core/needs/requirement";
+import { fromSi } from "@/core/quantity/quantity";
 import type { RequirementRow } from "../queries/requirements";
 
 /** The limit of a requirement; null when it has no measure yet. */
@@ -38,3 +39,24 @@ export const limitWords = (r: RequirementRow, currency: string): string => {
     ? describeLimit({ ...limit, unit: "1" }).replace(/ 1$/, currency ? ` ${currency}` : "")
     : describeLimit(limit);
 };
+
+const inUnit = (si: string, unit: string | null) =>
+  fromSi(si, unit ?? "1")
+    .toSignificantDigits(10)
+    .toString();
+
+/** A requirement as its form and its line in a table hold it: the numbers in its own unit. */
+export const asTyped = (r: RequirementRow) => ({
+  statement: r.statement,
+  kind: r.kind,
+  priority: r.priority,
+  measure: r.measure ?? "",
+  comparator: r.comparator ?? "",
+  unit: r.unit ?? "",
+  target: r.target === null ? "" : inUnit(r.target, r.unit),
+  second: r.second === null ? "" : inUnit(r.second, r.unit),
+  sides: r.sides ? `${r.sides.map((x) => inUnit(x, r.unit ?? "mm")).join(" × ")} ${r.unit ?? "mm"}` : "",
+  method: r.method ?? "",
+  source: r.source,
+  reason: "",
+});

@@ -1,24 +1,45 @@
-import { projectPage } from "@/platform/pages/page";
+import { instant, longDate, shortDate } from "@/platform/pages/dates";
+import { projectPage, sectionOf } from "@/platform/pages/page";
 import { studentsOf } from "@/stages/people/queries/students";
-import { instant, longDate, shortDate } from "@/ui/date";
+import { cx } from "@/ui/classes";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
+import { SectionChoice } from "@/ui/link-choice";
 import { Empty, PageHead } from "@/ui/page";
 import { Amend } from "../parts/amend";
 import { EntryField } from "../parts/entry-field";
+import { WithdrawEntry } from "../parts/withdraw-entry";
 import { entriesOf } from "../queries";
 
 /**
  * Each student's dated record. A student writes and reads the own one; instructors read all. What was written first
  * stays beside every amendment.
  */
-export async function NotebookScreen({ slug, person }: { slug: string; person?: string }) {
+export async function NotebookScreen({
+  slug,
+  person,
+  section: asked,
+}: {
+  slug: string;
+  person?: string;
+  section?: string;
+}) {
   const { frame, staff, actor } = await projectPage(slug);
   const p = frame.project;
   const who = staff ? (person ?? null) : actor.id;
-  const [all, students] = await Promise.all([entriesOf(p.id, staff ? null : who), staff ? studentsOf(p.id) : []]);
+  const [everything, everybody] = await Promise.all([
+    entriesOf(p.id, staff ? null : who),
+    staff ? studentsOf(p.id) : [],
+  ]);
+  const section = staff ? sectionOf(frame, asked) : undefined;
+  const students = everybody.filter((s) => !section || s.sectionId === section.id);
+  const all = section ? everything.filter((e) => students.some((s) => s.id === e.personId)) : everything;
   const entries = who ? all.filter((e) => e.personId === who) : all;
   const chosen = students.find((s) => s.id === who);
+  const hrefOf = (more: { person?: string }) => {
+    const q = new URLSearchParams({ ...(section ? { section: section.id } : {}), ...more }).toString();
+    return `/p/${slug}/notebook${q && `?${q}`}`;
+  };
   const last = new Map<string, string>();
   for (const e of all) if (!last.has(e.personId)) last.set(e.personId, e.onDate);
   return (
@@ -33,11 +54,12 @@ export async function NotebookScreen({ slug, person }: { slug: string; person?: 
       />
       <div className={staff ? "grid items-start gap-6 lg:grid-cols-[230px_minmax(0,1fr)]" : "grid max-w-[720px] gap-5"}>
         {staff ? (
-          <nav aria-label="Students" className="no-print">
+          <nav aria-label="Students" className="no-print grid gap-2">
+            <SectionChoice sections={frame.sections} chosen={section?.id} base={`/p/${slug}/notebook`} />
             <ul className="text-sm">
               {chosen && (
                 <li className="mb-1">
-                  <Link href={`/p/${slug}/notebook`} className="underline">
+                  <Link href={hrefOf({})} className="underline">
                     everybody
                   </Link>
                 </li>
@@ -45,8 +67,8 @@ export async function NotebookScreen({ slug, person }: { slug: string; person?: 
               {students.map((s) => (
                 <li key={s.id} className="flex justify-between gap-2 border-b border-line py-0.5">
                   <Link
-                    href={`/p/${slug}/notebook?person=${s.id}`}
-                    className={s.id === who ? "font-[650] text-iron" : "hover:text-iron"}
+                    href={hrefOf({ person: s.id })}
+                    className={cx("wrap-anywhere", s.id === who ? "font-[650] text-iron" : "hover:text-iron")}
                   >
                     {s.name}
                   </Link>
@@ -72,7 +94,7 @@ export async function NotebookScreen({ slug, person }: { slug: string; person?: 
             const now = e.versions.at(-1)!;
             return (
               <article key={e.id} className="border-t-2 border-stone-3 pt-1.5">
-                <h2>
+                <h2 className="wrap-anywhere">
                   {longDate(e.onDate)}
                   {staff && !chosen && <span className="font-normal text-soft"> · {e.person}</span>}
                 </h2>
@@ -100,7 +122,12 @@ export async function NotebookScreen({ slug, person }: { slug: string; person?: 
                       ))}
                   </Fold>
                 )}
-                {!staff && <Amend key={e.version} id={e.id} version={e.version} text={now.text} />}
+                {!staff && (
+                  <span className="flex flex-wrap gap-x-2.5">
+                    <Amend key={e.version} id={e.id} version={e.version} text={now.text} />
+                    <WithdrawEntry id={e.id} />
+                  </span>
+                )}
               </article>
             );
           })}

@@ -3,9 +3,9 @@ import "server-only";
 import { command, found, refuse } from "@/platform/command/command";
 import { tables } from "@/stages/tables";
 import { peopleActs } from "../acts";
-import { studentSubject } from "../queries/students";
+import { type Mention, studentSubject } from "../queries/students";
 import * as s from "../schema";
-import { forgetName, type Mention } from "./forget-name";
+import { forgetName } from "./forget-name";
 
 /**
  * Erases a student: name, login and marks' names go; team records stay without the name. Cannot be undone. Gives the

@@ -2,23 +2,19 @@ import "server-only";
 import { columnsOf } from "@/platform/bundle/catalog";
 import type { Sql } from "@/platform/db/db";
 import { tables } from "@/stages/tables";
-
-/** A text that somebody wrote and that holds the name. */
-export interface Mention {
-  readonly table: string;
-  readonly column: string;
-  readonly n: number;
-}
+import type { Mention } from "../queries/students";
 
 /** Columns that say who did something, by name. */
 const who = /(_by|^author|^rater_name|^actor_name)$/;
+/** Tables whose labels the program wrote. */
+const labelled = new Set(["audit", "withdrawn"]);
 /** Under these names a name of a person stands in what is kept as JSON. */
 const whoKeys = new Set(["name", "student", "person", "by", "author", "rater", "member", "members", "people"]);
 
 /** A JSON value without the name: wherever a whole text is the name, under a key that names people. */
 function without(value: unknown, name: string, blank: string, key = ""): unknown {
   // A name of several words is nobody's symbol or state; one of a single word may be.
-  if (value === name && (whoKeys.has(key) || /\s/.test(name))) return blank;
+  if (value === name && (whoKeys.has(key) || who.test(key) || /\s/.test(name))) return blank;
   if (Array.isArray(value)) return value.map((v) => without(v, name, blank, key));
   if (typeof value === "object" && value !== null)
     return Object.fromEntries(
@@ -74,9 +70,9 @@ export async function forgetName(
           ] as never);
       } else if (c.type === "text") {
         // A label of the record is the program's own; every other text is somebody's.
-        if (t.name === "audit" && c.column === "label" && /\s/.test(name))
+        if (labelled.has(t.name) && c.column === "label" && /\s/.test(name))
           await sql.unsafe(
-            `UPDATE audit SET label = replace(label, $2, $3) WHERE ${of} AND position($2 in label) > 0`,
+            `UPDATE ${t.name} SET label = replace(label, $2, $3) WHERE ${of} AND position($2 in label) > 0`,
             [projects as string[], name, blank],
           );
         const [left] = await sql.unsafe<{ n: number }[]>(

@@ -5,7 +5,7 @@ import { actorOf, guestActor } from "@/platform/sign-in/actors";
 import { guestCookie, knock } from "@/platform/sign-in/guests";
 import { openSession, personOfSession } from "@/platform/sign-in/sessions";
 import { createFirstInstructor, signIn } from "@/platform/sign-in/sign-in";
-import { recordRun } from "@/stages/bench/commands";
+import { recordRun } from "@/stages/bench/commands/runs";
 import { runsOf } from "@/stages/bench/queries";
 import { publishGrades } from "@/stages/grades/commands";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";

@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import Papa from "papaparse";
+import { standing } from "@/core/roster/present";
 import { readRoster } from "@/core/roster/roster";
 import { command, refuse } from "@/platform/command/command";
 import { newId, type Sql } from "@/platform/db/db";
@@ -17,6 +18,33 @@ const sectionsOf = (sql: Sql, projectId: string) =>
     WHERE ps.project_id = ${projectId}
     ORDER BY name
   `;
+
+/** For each row whether that student is in the section already. */
+async function hereAlready(
+  sql: Sql,
+  sections: readonly { id: string; name: string }[],
+  rows: readonly { name: string; section: string; email: string | null }[],
+): Promise<boolean[]> {
+  const present = sections.length
+    ? await sql<{ name: row.Person["name"]; email: row.Person["email"]; sectionId: row.Enrolment["sectionId"] }[]>`
+        SELECT p.name, p.email, e.section_id
+        FROM enrolment e
+        JOIN person p ON p.id = e.person_id
+        WHERE e.section_id IN ${sql(sections.map((x) => x.id))} AND e.to_on IS NULL
+      `
+    : [];
+  const known = new Set(
+    sections.flatMap((s) => {
+      const mine = rows.filter((r) => r.section === s.name);
+      const stands = standing(
+        mine,
+        present.filter((p) => p.sectionId === s.id),
+      );
+      return mine.filter((_, i) => stands[i]);
+    }),
+  );
+  return rows.map((r) => known.has(r));
+}
 
 /** What importing a roster would do; nothing is written. */
 export const previewRoster = command({
@@ -42,22 +70,7 @@ export const previewRoster = command({
       text.trim() === "" ? [] : cells,
       sections.map((x) => x.name),
     );
-    const known = preview.rows.length
-      ? (
-          await sql<{ n: number }[]>`
-            SELECT count(*)::int AS n
-            FROM enrolment e
-            JOIN person p ON p.id = e.person_id
-            JOIN section c ON c.id = e.section_id
-            JOIN project_section ps ON ps.section_id = c.id
-            WHERE ps.project_id = ${input.projectId}
-              AND e.to_on IS NULL
-              AND (
-                c.name || '/' || lower(p.name)
-              ) IN ${sql(preview.rows.map((r) => `${r.section}/${r.name.toLowerCase()}`))}
-          `
-        )[0]!.n
-      : 0;
+    const known = (await hereAlready(sql, sections, preview.rows)).filter(Boolean).length;
     audit({ type: "roster", label: `looked at ${preview.rows.length} rows` });
     return { ...preview, warning, known };
   },
@@ -70,24 +83,16 @@ export const importRoster = command({
   schema: s.rosterRows,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ added: number }> {
-    const sections = new Map((await sectionsOf(sql, input.projectId)).map((x) => [x.name, x.id]));
-    const present = new Set(
-      (
-        await sql<{ k: string }[]>`
-          SELECT e.section_id || '/' || lower(p.name) AS k
-          FROM enrolment e
-          JOIN person p ON p.id = e.person_id
-          WHERE e.section_id IN ${sql([...sections.values(), newId()])} AND e.to_on IS NULL
-        `
-      ).map((r) => r.k),
-    );
-    const fresh = input.rows.flatMap((r) => {
-      const sectionId = sections.get(r.section);
-      if (!sectionId) refuse(`There is no section “${r.section}”. Nobody was imported.`);
-      return present.has(`${sectionId}/${r.name.toLowerCase()}`) ? [] : [{ ...r, sectionId, id: newId() }];
+    const sections = await sectionsOf(sql, input.projectId);
+    const rows = input.rows.map((r) => ({ ...r, email: r.email?.toLowerCase() || null }));
+    const here = await hereAlready(sql, sections, rows);
+    const fresh = rows.flatMap((r, i) => {
+      const section = sections.find((x) => x.name === r.section);
+      if (!section) refuse(`There is no section “${r.section}”. Nobody was imported.`);
+      return here[i] ? [] : [{ ...r, sectionId: section.id, id: newId() }];
     });
     if (fresh.length) {
-      await sql`INSERT INTO person ${sql(fresh.map((r) => ({ id: r.id, name: r.name, email: r.email || null })))}`;
+      await sql`INSERT INTO person ${sql(fresh.map((r) => ({ id: r.id, name: r.name, email: r.email })))}`;
       await sql`
         INSERT INTO enrolment ${sql(fresh.map((r) => ({ id: newId(), sectionId: r.sectionId, personId: r.id })))}
       `;

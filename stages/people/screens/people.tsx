@@ -1,24 +1,37 @@
-import { projectPage } from "@/platform/pages/page";
-import { fullDate } from "@/ui/date";
+import { fullDate } from "@/platform/pages/dates";
+import { projectPage, sectionOf } from "@/platform/pages/page";
+import { SectionChoice } from "@/ui/link-choice";
 import { PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { peopleActs, staffActs } from "../acts";
-import { RevokeButton } from "../parts/buttons";
+import { AddStudent } from "../parts/add-student";
+import { RevokeButton, TakeInAgain } from "../parts/buttons";
 import { CoForm } from "../parts/co-form";
 import { GuestForm } from "../parts/guest-form";
 import { LoginForm } from "../parts/login-form";
 import { RosterImport } from "../parts/roster-import";
 import { SectionLogins } from "../parts/section-logins";
 import { StaffEnd } from "../parts/staff-end";
-import { StudentEnd } from "../parts/student-end";
+import { StudentTools } from "../parts/student-tools";
 import { guestLinksOf } from "../queries/guests";
-import { staffOf, studentsOf } from "../queries/students";
+import { leftOf, mentionsOf, staffOf, studentsOf } from "../queries/students";
+import { mentionPlace } from "../view";
 
 /** People: roster with import, instructors, guest links. */
-export async function PeopleScreen({ slug }: { slug: string }) {
+export async function PeopleScreen({ slug, section: asked }: { slug: string; section?: string }) {
   const { frame, may } = await projectPage(slug, peopleActs.read);
   const p = frame.project;
-  const [students, staff, guests] = await Promise.all([studentsOf(p.id), staffOf(p.id), guestLinksOf(p.id)]);
+  const [students, staff, guests, left, erased] = await Promise.all([
+    studentsOf(p.id),
+    staffOf(p.id),
+    guestLinksOf(p.id),
+    leftOf(p.id),
+    mentionsOf(p.id),
+  ]);
+  const section = sectionOf(frame, asked);
+  const listed = students.filter((x) => !section || x.sectionId === section.id);
+  const sections = frame.sections.map((x) => ({ value: x.id, label: x.name }));
+  const others = students.map((x) => ({ value: x.id, label: `${x.name}, section ${x.section}` }));
   return (
     <>
       <PageHead
@@ -43,6 +56,7 @@ export async function PeopleScreen({ slug }: { slug: string }) {
           {students.length > 0 && (
             <DataTable
               caption="Students"
+              tools={<SectionChoice sections={frame.sections} chosen={section?.id} base={`/p/${slug}/people`} />}
               columns={[
                 { key: "name", label: "Student", text: "Student" },
                 { key: "section", label: "Section", text: "Section" },
@@ -50,7 +64,7 @@ export async function PeopleScreen({ slug }: { slug: string }) {
                 { key: "login", label: "Sign-in", text: "Sign-in" },
                 { key: "act", label: "", text: "" },
               ]}
-              rows={students.map((s) => ({
+              rows={listed.map((s) => ({
                 id: s.id,
                 cells: {
                   name: { value: s.name },
@@ -71,16 +85,20 @@ export async function PeopleScreen({ slug }: { slug: string }) {
                   act: {
                     value: "",
                     show: (
-                      <span className="flex flex-wrap items-baseline gap-3">
-                        <a
-                          className="text-[13px] text-soft underline decoration-line underline-offset-3"
-                          href={`/p/${slug}/student/${s.id}`}
-                          download
-                        >
-                          record
-                        </a>
-                        <StudentEnd projectId={p.id} personId={s.id} name={s.name} />
-                      </span>
+                      <StudentTools
+                        key={s.version}
+                        projectId={p.id}
+                        student={{
+                          id: s.id,
+                          version: s.version,
+                          name: s.name,
+                          email: s.email ?? "",
+                          sectionId: s.sectionId,
+                        }}
+                        sections={sections}
+                        others={others.filter((o) => o.value !== s.id)}
+                        record={`/p/${slug}/student/${s.id}`}
+                      />
                     ),
                   },
                 },
@@ -89,7 +107,44 @@ export async function PeopleScreen({ slug }: { slug: string }) {
           )}
           <Sheet title={students.length ? "Add students" : "Bring in the roster"}>
             <RosterImport projectId={p.id} sections={frame.sections.map((s) => s.name)} />
+            {sections.length > 0 && (
+              <div className="mt-3">
+                <AddStudent projectId={p.id} sections={sections} />
+              </div>
+            )}
           </Sheet>
+          {erased.length > 0 && (
+            <Sheet title="Erased, and still named in texts" aside="yours to decide">
+              <p className="mb-2 text-soft">
+                What people wrote is not rewritten by itself. Read these, and correct or withdraw them where the name
+                should go.
+              </p>
+              <ul>
+                {erased.map((x) => (
+                  <li key={x.id} className="border-b border-line py-1 last:border-0">
+                    <span className="text-soft">
+                      {fullDate(x.at)}, by {x.by}:
+                    </span>{" "}
+                    {x.mentions.map((m) => `${m.n} in ${mentionPlace(m)}`).join(", ")}
+                  </li>
+                ))}
+              </ul>
+            </Sheet>
+          )}
+          {left.length > 0 && (
+            <Sheet title="Left" aside="their record stays">
+              <ul>
+                {left.map((x) => (
+                  <li key={x.id} className="flex items-baseline justify-between gap-3 border-b border-line py-0.5">
+                    <span>
+                      {x.name} <span className="text-soft">section {x.section}</span>
+                    </span>
+                    <TakeInAgain projectId={p.id} personId={x.id} name={x.name} />
+                  </li>
+                ))}
+              </ul>
+            </Sheet>
+          )}
         </div>
         <div className="grid gap-5">
           <Sheet title="Instructors">

@@ -1,9 +1,8 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { MeetingPattern } from "@/core/sessions/sessions";
-import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
-import * as fields from "@/platform/schema/fields";
 import { planActs } from "../acts";
 import * as s from "../schema";
 
@@ -64,6 +63,33 @@ export const saveSectionPattern = command({
   },
 });
 
+/** Gives a section another name, in every project that it is in. */
+export const renameSection = command({
+  name: "renameSection",
+  act: planActs.edit,
+  schema: s.renameSection,
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, audit }, input) {
+    const [c] = await sql<{ version: row.Section["version"]; name: row.Section["name"]; taken: boolean }[]>`
+      SELECT
+        c.version, c.name,
+        EXISTS (
+          SELECT
+          FROM project_section o
+          JOIN section x ON x.id = o.section_id
+          WHERE o.project_id = ps.project_id AND x.id <> c.id AND lower(x.name) = lower(${input.name})
+        ) AS taken
+      FROM section c
+      JOIN project_section ps ON ps.section_id = c.id
+      WHERE c.id = ${input.sectionId} AND ps.project_id = ${input.projectId} FOR UPDATE OF c
+    `;
+    checkVersion(found(c, "This section"), input.version, { name: "Name" }, input, c!);
+    if (c!.taken) refuse("There is a section of this name in the project.", "name");
+    await sql`UPDATE section SET name = ${input.name}, version = version + 1 WHERE id = ${input.sectionId}`;
+    audit({ type: "section", id: input.sectionId, label: input.name, before: { name: c!.name } });
+  },
+});
+
 export const addExtraSession = command({
   name: "addExtraSession",
   act: planActs.edit,
@@ -91,16 +117,5 @@ export const addExtraSession = command({
     `;
     audit({ type: "calendar", id, label: `extra session ${input.onDate}` });
     return { id };
-  },
-});
-
-export const removeExtraSession = command({
-  name: "removeExtraSession",
-  act: planActs.edit,
-  schema: fields.byId,
-  subject: (sql, i) => projectOf(sql, "extra_session", i.id),
-  async run({ sql, audit }, input) {
-    const [x] = await sql`DELETE FROM extra_session WHERE id = ${input.id} RETURNING on_date, reason`;
-    audit({ type: "calendar", id: input.id, label: `extra session ${x?.onDate}`, before: x });
   },
 });

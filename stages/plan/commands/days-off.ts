@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { command, found, projectOf, refuse } from "@/platform/command/command";
+import { command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { planActs } from "../acts";
 import * as s from "../schema";
@@ -82,16 +82,5 @@ export const addDaysOffToProject = command({
     const count = await addDaysOff(sql, input.projectId, input.text, input.sectionId);
     audit({ type: "calendar", label: `${count} days off`, after: input.text });
     return { count };
-  },
-});
-
-export const removeDayOff = command({
-  name: "removeDayOff",
-  act: planActs.edit,
-  schema: s.dayOffId,
-  subject: (sql, i) => projectOf(sql, "day_off", i.id),
-  async run({ sql, audit }, input) {
-    const [d] = await sql`DELETE FROM day_off WHERE id = ${input.id} RETURNING on_date, reason`;
-    audit({ type: "calendar", label: String(d?.onDate), before: d });
   },
 });

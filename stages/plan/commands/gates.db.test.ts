@@ -7,7 +7,7 @@ import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
 import { gatesOf } from "../queries/gates";
-import { addGateItem, signGate, tickGate } from "./gates";
+import { addGateItem, signGate, signGates, tickGate } from "./gates";
 
 let done: () => Promise<void>;
 let boss: Actor;
@@ -55,4 +55,12 @@ describe("gates", () => {
       ]);
     },
   );
+  test("several teams are signed for at once; who is signed keeps the signature", async () => {
+    await ok(signGate, boss, { milestoneId: w.gate, teamId: w.a, on: true });
+    const signs = async () => (await gatesOf(w.projectId))[0]!.teams.map((t) => [t.name, t.signed?.at ?? null]);
+    const [before] = await signs();
+    expect(await ok(signGates, boss, { milestoneId: w.gate, teamIds: [w.a, w.b] })).toEqual({ signed: 1 });
+    expect(await signs()).toEqual([before, ["Bramble", expect.any(String)]]);
+    expect((await refused(signGates, boss, { milestoneId: w.gate, teamIds: [w.a, w.b] })).message).toContain("already");
+  });
 });

@@ -2,9 +2,8 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import * as fields from "@/platform/schema/fields";
 import { gateActs, planActs } from "../acts";
-import { gatesOf } from "../queries/gates";
+import { type Gate, gatesOf } from "../queries/gates";
 import * as s from "../schema";
 
 const ofMilestone = (sql: Tx, id: string) => projectOf(sql, "milestone", id);
@@ -71,20 +70,6 @@ const ofItem = async (sql: Tx, id: string) => {
   return i ?? null;
 };
 
-export const removeGateItem = command({
-  name: "removeGateItem",
-  act: planActs.edit,
-  schema: fields.byId,
-  async subject(sql, i) {
-    const x = await ofItem(sql, i.id);
-    return x && { project: x.projectId };
-  },
-  async run({ sql, audit }, input) {
-    const [i] = await sql`DELETE FROM gate_item WHERE id = ${input.id} RETURNING label, kind`;
-    audit({ type: "gate", id: input.id, label: String(i?.label), before: i });
-  },
-});
-
 /**
  * Says that a member has handed something in (the student too, for the own one) or that the team has it (instructors);
  * or takes it back.
@@ -139,6 +124,39 @@ export const tickGate = command({
   },
 });
 
+/** Signs a gate for one team, or takes the signature back; says what was missing all the same. */
+async function sign(sql: Tx, gate: Gate, project: string, teamId: string, on: boolean, by: string, today: string) {
+  const team = found(
+    gate.teams.find((t) => t.id === teamId),
+    "This team",
+  );
+  const missing = team.states
+    .filter((x) => !x.met)
+    .map((x) => `${x.item.label}: ${x.note}`)
+    .join("; ");
+  await sql`DELETE FROM gate_sign_off WHERE milestone_id = ${gate.id} AND team_id = ${teamId}`;
+  await sql`DELETE FROM milestone_check WHERE milestone_id = ${gate.id} AND team_id = ${teamId}`;
+  if (on) {
+    await sql`
+      INSERT INTO gate_sign_off ${sql({ milestoneId: gate.id, teamId, projectId: project, signedBy: by, missing })}
+    `;
+    await sql`
+      INSERT INTO milestone_check (id, project_id, milestone_id, team_id, done_on, checked_by)
+      VALUES (${newId()}, ${project}, ${gate.id}, ${teamId}, ${today}, ${by})
+    `;
+  }
+  return { team: team.name, missing };
+}
+
+const gateOf = async (sql: Tx, milestoneId: string) => {
+  const { project } = (await ofMilestone(sql, milestoneId))!;
+  const gate = found(
+    (await gatesOf(project, sql)).find((g) => g.id === milestoneId),
+    "This gate",
+  );
+  return { project, gate };
+};
+
 /**
  * The instructor signs a gate for a team; what was missing all the same stays written beside the signature. The
  * milestone counts as passed.
@@ -149,41 +167,26 @@ export const signGate = command({
   schema: s.gateSign,
   subject: (sql, i) => ofMilestone(sql, i.milestoneId),
   async run({ sql, by, today, audit }, input) {
-    const { project } = (await ofMilestone(sql, input.milestoneId))!;
-    const gate = found(
-      (await gatesOf(project, sql)).find((g) => g.id === input.milestoneId),
-      "This gate",
-    );
-    const team = found(
-      gate.teams.find((t) => t.id === input.teamId),
-      "This team",
-    );
-    const missing = team.states
-      .filter((x) => !x.met)
-      .map((x) => `${x.item.label}: ${x.note}`)
-      .join("; ");
-    await sql`DELETE FROM gate_sign_off WHERE milestone_id = ${input.milestoneId} AND team_id = ${input.teamId}`;
-    await sql`DELETE FROM milestone_check WHERE milestone_id = ${input.milestoneId} AND team_id = ${input.teamId}`;
-    if (input.on) {
-      await sql`
-        INSERT INTO gate_sign_off ${sql({
-          milestoneId: input.milestoneId,
-          teamId: input.teamId,
-          projectId: project,
-          signedBy: by,
-          missing,
-        })}
-      `;
-      await sql`
-        INSERT INTO milestone_check (id, project_id, milestone_id, team_id, done_on, checked_by)
-        VALUES (${newId()}, ${project}, ${input.milestoneId}, ${input.teamId}, ${today}, ${by})
-      `;
+    const { project, gate } = await gateOf(sql, input.milestoneId);
+    const { team, missing } = await sign(sql, gate, project, input.teamId, input.on, by, today);
+    audit({ type: "gate", id: gate.id, label: `${gate.title}: ${team}`, after: { signed: input.on, missing } });
+  },
+});
+
+/** The same for several teams at once; those that are signed already keep their signature. */
+export const signGates = command({
+  name: "signGates",
+  act: gateActs.sign,
+  schema: s.gatesSign,
+  subject: (sql, i) => ofMilestone(sql, i.milestoneId),
+  async run({ sql, by, today, audit }, input): Promise<{ signed: number }> {
+    const { project, gate } = await gateOf(sql, input.milestoneId);
+    const open = [...new Set(input.teamIds)].filter((id) => !gate.teams.find((t) => t.id === id)?.signed);
+    for (const teamId of open) {
+      const { team, missing } = await sign(sql, gate, project, teamId, true, by, today);
+      audit({ type: "gate", id: gate.id, label: `${gate.title}: ${team}`, after: { signed: true, missing } });
     }
-    audit({
-      type: "gate",
-      id: input.milestoneId,
-      label: `${gate.title}: ${team.name}`,
-      after: { signed: input.on, missing },
-    });
+    if (!open.length) refuse("All of these teams are signed already.");
+    return { signed: open.length };
   },
 });

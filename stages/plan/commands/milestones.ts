@@ -53,36 +53,54 @@ export const setMilestoneDate = command({
   },
 });
 
+/** Adds a milestone, or corrects one; whom it is for stays once somebody has passed it. */
 export const saveMilestone = command({
   name: "saveMilestone",
   act: planActs.edit,
   schema: s.milestone,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input): Promise<{ id: string }> {
-    const id = newId();
-    await sql`
-      INSERT INTO milestone (id, project_id, title, due_on, scope)
-      VALUES (${id}, ${input.projectId}, ${input.title}, ${input.dueOn}, ${input.scope})
+    const { title, dueOn, scope } = input;
+    const [p] = await sql<{ startsOn: row.Project["startsOn"]; last: string }[]>`
+      SELECT starts_on, greatest(ends_on, event_on)::text AS last FROM project WHERE id = ${input.projectId}
     `;
-    audit({ type: "milestone", id, label: input.title, after: { due: input.dueOn } });
+    if (!input.meant && (dueOn < p!.startsOn || dueOn > p!.last))
+      refuse(
+        `The project runs from ${p!.startsOn} to ${p!.last}. Correct the date, or tick below that it is meant.`,
+        "dueOn",
+      );
+    const id = input.id ?? newId();
+    let before: object | undefined;
+    if (input.id) {
+      const [old] = await sql<
+        {
+          version: row.Milestone["version"];
+          title: row.Milestone["title"];
+          dueOn: row.Milestone["dueOn"];
+          scope: row.Milestone["scope"];
+          passed: boolean;
+        }[]
+      >`
+        SELECT version, title, due_on, scope, EXISTS (SELECT FROM milestone_check WHERE milestone_id = m.id) AS passed
+        FROM milestone m
+        WHERE id = ${id} AND project_id = ${input.projectId} FOR UPDATE
+      `;
+      checkVersion(found(old, "This milestone"), input.version, { title: "Milestone", dueOn: "Due" }, input, old!);
+      if (old!.passed && old!.scope !== scope)
+        refuse("It has been passed already: whether it is a team's or a student's stays.", "scope");
+      before = old;
+      await sql`
+        UPDATE milestone
+        SET title = ${title}, due_on = ${dueOn}, scope = ${scope}, version = version + 1
+        WHERE id = ${id}
+      `;
+    } else await sql`INSERT INTO milestone ${sql({ id, projectId: input.projectId, title, dueOn, scope })}`;
+    audit({ type: "milestone", id, label: title, before, after: { due: dueOn, scope } });
     return { id };
   },
 });
 
 const ofMilestone = (sql: Tx, id: string) => projectOf(sql, "milestone", id);
-
-export const removeMilestone = command({
-  name: "removeMilestone",
-  act: planActs.edit,
-  schema: s.milestoneId,
-  subject: (sql, i) => ofMilestone(sql, i.id),
-  async run({ sql, audit }, input) {
-    if ((await sql`SELECT FROM milestone_check WHERE milestone_id = ${input.id} LIMIT 1`).length)
-      refuse("Teams have passed this milestone already; it stays in the record.");
-    const [m] = await sql`DELETE FROM milestone WHERE id = ${input.id} RETURNING title, due_on`;
-    audit({ type: "milestone", id: input.id, label: String(m?.title), before: m });
-  },
-});
 
 /** Says that a team or a student has passed a milestone on a date; without a date the check is taken back. */
 export const checkMilestone = command({

@@ -5,9 +5,10 @@ import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
 import { tasksOf } from "../queries/tasks";
+import { removeTask } from "../withdrawals";
 import { addExtraSession, saveSectionPattern } from "./calendar";
 import { importDaysOff } from "./days-off";
-import { removeTask, saveTask } from "./tasks";
+import { saveTask } from "./tasks";
 
 let done: () => Promise<void>;
 let boss: Actor;

@@ -3,7 +3,6 @@ import "server-only";
 import { countTasks, scheduleTasks } from "@/core/sessions/network";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import * as fields from "@/platform/schema/fields";
 import { planActs } from "../acts";
 import { milestonesOf } from "../queries/milestones";
 import { type Task, tasksOf } from "../queries/tasks";
@@ -85,20 +84,5 @@ export const finishTask = command({
       { title: row.Task["title"] }[]
     >`UPDATE task SET done_on = ${input.doneOn ?? null}, version = version + 1 WHERE id = ${input.id} RETURNING title`;
     audit({ type: "task", id: input.id, label: t?.title, after: { done: input.doneOn ?? null } });
-  },
-});
-
-export const removeTask = command({
-  name: "removeTask",
-  act: planActs.edit,
-  schema: fields.byId,
-  subject: (sql, i) => ofTask(sql, i.id),
-  async run({ sql, audit }, input) {
-    const [t] =
-      await sql`DELETE FROM task WHERE id = ${input.id} RETURNING title, length, not_before, deadline, project_id`;
-    await sql`
-      UPDATE task SET after = array_remove(after, ${input.id}::uuid) WHERE project_id = ${t!.projectId as string}
-    `;
-    audit({ type: "task", id: input.id, label: String(t?.title), before: t });
   },
 });

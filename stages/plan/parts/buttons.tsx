@@ -1,28 +1,40 @@
 "use client";
 
-import { ActButton } from "@/ui/form/act-button";
-import { removeDayOffAction, removeExtraSessionAction, removeGateItemAction, removeMilestoneAction } from "../actions";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
+import {
+  removeDayOffAction,
+  removeDaysOffAction,
+  removeExtraSessionAction,
+  removeGateItemAction,
+  removeMilestoneAction,
+} from "../actions";
 
 export const RemoveMilestone = ({ id }: { id: string }) => (
-  <ActButton action={removeMilestoneAction} input={{ id }} look="quiet" confirm="The milestone goes.">
+  <WithdrawButton action={removeMilestoneAction} id={id}>
     remove
-  </ActButton>
+  </WithdrawButton>
 );
 
 export const RemoveDayOff = ({ id }: { id: string }) => (
-  <ActButton action={removeDayOffAction} input={{ id }} look="quiet">
+  <WithdrawButton action={removeDayOffAction} id={id}>
     remove
-  </ActButton>
+  </WithdrawButton>
 );
 
 export const RemoveExtra = ({ id }: { id: string }) => (
-  <ActButton action={removeExtraSessionAction} input={{ id }} look="quiet">
+  <WithdrawButton action={removeExtraSessionAction} id={id}>
     remove
-  </ActButton>
+  </WithdrawButton>
 );
 
 export const RemoveItem = ({ id }: { id: string }) => (
-  <ActButton action={removeGateItemAction} input={{ id }} look="quiet" confirm="The line goes.">
+  <WithdrawButton action={removeGateItemAction} id={id}>
     remove
-  </ActButton>
+  </WithdrawButton>
+);
+
+export const RemoveDaysOff = ({ projectId, ids }: { projectId: string; ids: string[] }) => (
+  <WithdrawButton action={removeDaysOffAction} id={{ projectId, ids }}>
+    remove
+  </WithdrawButton>
 );

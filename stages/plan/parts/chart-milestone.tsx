@@ -1,8 +1,8 @@
 import type { Scheduled } from "@/core/sessions/network";
 import { cx } from "@/ui/classes";
-import { longDate } from "@/ui/date";
+import { useDates } from "@/ui/dates";
 import { tip } from "@/ui/tip";
-import { type ChartMilestone, lineTop, usePull, x } from "./chart-shape";
+import { type ChartMilestone, lineTop, nameAt, row, usePull, x } from "./chart-shape";
 
 /** A milestone's line in the plan chart: moved by dragging its mark or by the arrow keys on it. */
 export function MilestoneLine({
@@ -11,6 +11,7 @@ export function MilestoneLine({
   end,
   line,
   sessions,
+  cell,
   movable,
   onMove,
 }: {
@@ -20,16 +21,25 @@ export function MilestoneLine({
   end: number;
   line: number;
   sessions: number;
+  cell: number;
   movable: boolean;
   onMove: (by: number) => void;
 }) {
-  const pull = usePull(movable, onMove);
+  const { longDate } = useDates();
+  const pull = usePull(movable, cell, onMove);
   const late = reached.slack < 0 && reached.critical;
   const y = lineTop(line);
   return (
     <g>
-      <text x={6} y={y + 15} fontSize="12.5" fontWeight="600" fill="#231f1b">
-        {m.title.slice(0, 30)}
+      <text
+        {...nameAt(m.title, end + pull.by + pull.longer, sessions, cell)}
+        y={y + 17}
+        fontSize="12.5"
+        fontWeight="600"
+        fill="#231f1b"
+        className="pointer-events-none"
+      >
+        {m.title}
       </text>
       <g
         tabIndex={0}
@@ -48,7 +58,12 @@ export function MilestoneLine({
         {...tip(`${m.title}: due ${longDate(m.dueOn)}; its tasks end with session ${reached.earlyEnd}`)}
         {...pull.on}
       >
-        <path d={`M${x(end + pull.by + pull.longer)} ${y + 4}l6 7-6 7-6-7z`} fill={late ? "#9a3b22" : "#41586a"} />
+        {/* A surveyor's peg, driven in where the milestone is due. */}
+        <path
+          d={`M${x(end + pull.by + pull.longer, cell) - 4} ${y + 3}h8v11l-4 7-4-7z`}
+          fill={late ? "#9a3b22" : "#41586a"}
+        />
+        <rect x={x(end + pull.by, cell) - 9} y={y} width={18} height={row} fill="transparent" />
       </g>
     </g>
   );

@@ -1,21 +1,24 @@
 import { ToggleGroup } from "radix-ui";
 import type { ClassSession } from "@/core/sessions/sessions";
 import { cx } from "@/ui/classes";
-import { longDate, shortDate } from "@/ui/date";
-import { cell, head, x } from "./chart-shape";
+import { useDates } from "@/ui/dates";
+import { head, x } from "./chart-shape";
 
 /** The sessions above the plan chart; one that is pressed is tried out as lost. */
 export function ChartSessions({
   sessions,
+  cell,
   held,
   lost,
   onLost,
 }: {
   sessions: ClassSession[];
+  cell: number;
   held: number;
   lost: string[];
   onLost: (dates: string[]) => void;
 }) {
+  const { longDate, shortDate } = useDates();
   return (
     <ToggleGroup.Root
       type="multiple"
@@ -23,7 +26,7 @@ export function ChartSessions({
       onValueChange={onLost}
       aria-label="Sessions tried out as lost"
       className="absolute top-0 flex"
-      style={{ left: x(0) }}
+      style={{ left: x(0, cell) }}
     >
       {sessions.map((s, i) => (
         <ToggleGroup.Item

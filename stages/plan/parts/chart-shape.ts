@@ -20,20 +20,34 @@ export interface ChartMilestone {
   own: boolean;
 }
 
-/** Pixels of a session, of a line, of the names' column and of the sessions' row above the lines. */
-export const cell = 24;
-export const row = 26;
-const left = 210;
-export const head = row + 12;
+/** Pixels of a stratum, and of the sessions' row above. */
+export const row = 25;
+export const head = 38;
+/** The least that a session takes, in pixels; where there is more room they take it. */
+const least = 22;
+const margin = 4;
+
+/** Pixels of a session where the chart has this much room. */
+export const cellIn = (room: number, sessions: number) =>
+  Math.max(least, Math.floor((room - 2 * margin) / Math.max(1, sessions)));
 
 /** Where a session begins, in pixels; 0 is the first. */
-export const x = (session: number) => left + session * cell;
+export const x = (session: number, cell: number) => margin + session * cell;
 
-/** Where a line begins, in pixels. */
+/** Where a stratum begins, in pixels. */
 export const lineTop = (i: number) => i * row + head;
 
+/** Where a name stands so that it can be read: on its stratum and the ground behind it, or before it. */
+export function nameAt(title: string, begin: number, sessions: number, cell: number) {
+  const wide = title.length * 6.6 + 12;
+  const right = x(begin, cell) + wide <= x(sessions, cell);
+  return right
+    ? { x: x(begin, cell) + 7, textAnchor: "start" as const }
+    : { x: x(begin, cell) - 7, textAnchor: "end" as const };
+}
+
 /** Pulling a mark along the sessions: how far by now, and who hears of it at the end. */
-export function usePull(enabled: boolean, done: (by: number, edge: boolean) => void) {
+export function usePull(enabled: boolean, cell: number, done: (by: number, edge: boolean) => void) {
   const [pull, setPull] = useState<{ from: number; by: number; edge: boolean } | null>(null);
   const by = pull ? Math.round(pull.by / cell) : 0;
   return {

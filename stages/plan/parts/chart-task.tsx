@@ -1,10 +1,10 @@
 import type { Scheduled } from "@/core/sessions/network";
 import { cx } from "@/ui/classes";
-import { type ChartTask, cell, lineTop, usePull, x } from "./chart-shape";
+import { type ChartTask, lineTop, nameAt, row, usePull, x } from "./chart-shape";
 
 /**
- * A task's line in the plan chart: its bar, the links from what comes before it, and its slack as a thin tail. Moved by
- * dragging or by the arrow keys, made longer by its right end or Shift and arrows.
+ * A task as a stratum: laid over the sessions that it takes, with the open ground behind it over which it may slip.
+ * Moved by dragging or by the arrow keys, made longer by its right end or Shift and arrows.
  */
 export function TaskLine({
   task: t,
@@ -12,49 +12,44 @@ export function TaskLine({
   before,
   line,
   sessions,
+  cell,
   movable,
   onMove,
   onStretch,
 }: {
   task: ChartTask;
   at: Scheduled;
-  /** What comes before it: the line it stands in and the sessions passed when it ends. */
+  /** What comes before it: the stratum and the sessions passed when it ends. */
   before: { id: string; line: number; end: number }[];
   line: number;
   sessions: number;
+  cell: number;
   movable: boolean;
   onMove: (by: number) => void;
   onStretch: (by: number) => void;
 }) {
-  const pull = usePull(movable, (by, edge) => (edge ? onStretch(by) : onMove(by)));
+  const pull = usePull(movable, cell, (by, edge) => (edge ? onStretch(by) : onMove(by)));
   const y = lineTop(line);
   const begin = s.early + pull.by;
   const length = Math.max(1, t.length + pull.longer);
   const words =
     `${t.title}: ${t.length} ${t.length === 1 ? "session" : "sessions"}, ${s.early + 1} to ` +
-    `${s.earlyEnd}, slack ${s.slack}${t.doneOn ? ", done" : ""}${s.critical ? ", critical" : ""}`;
+    `${s.earlyEnd}, slack ${s.slack}${t.doneOn ? ", done" : ""}${s.critical ? ", critical" : ""}` +
+    `${s.overdue ? ", overdue" : ""}`;
+  const open = Math.min(sessions, s.lateEnd) - s.earlyEnd;
   return (
     <g>
-      <text x={6} y={y + 15} fontSize="12.5" fill={t.doneOn ? "#6b6258" : "#231f1b"}>
-        {t.title.slice(0, 31)}
-      </text>
       {before.map((b) => (
         <path
           key={b.id}
-          d={`M${x(b.end)} ${lineTop(b.line) + 11}H${x(s.early) + 3}V${y + 3}`}
+          d={`M${x(b.end, cell)} ${lineTop(b.line) + row}H${x(s.early, cell) + 2}V${y}`}
           fill="none"
           stroke="#b9a282"
+          strokeWidth="1"
         />
       ))}
-      {s.slack > 0 && !t.doneOn && (
-        <line
-          x1={x(s.earlyEnd)}
-          x2={x(Math.min(sessions, s.lateEnd))}
-          y1={y + 11}
-          y2={y + 11}
-          stroke="#526b3c"
-          strokeDasharray="2 3"
-        />
+      {open > 0 && !t.doneOn && (
+        <rect x={x(s.earlyEnd, cell)} y={y} width={open * cell} height={row} fill="url(#open-ground)" />
       )}
       <g
         tabIndex={0}
@@ -77,25 +72,34 @@ export function TaskLine({
         {...pull.on}
       >
         <rect
-          x={x(begin) + 1}
-          y={y + 3}
-          width={length * cell - 2}
-          height={16}
-          rx="2"
-          fill={t.doneOn ? "#b9a282" : s.critical ? "#9a3b22" : "#526b3c"}
+          x={x(begin, cell)}
+          y={y}
+          width={length * cell}
+          height={row}
+          fill={t.doneOn ? "url(#laid)" : "#d3c4ab"}
           opacity={pull.pulled ? 0.7 : 1}
         />
+        {s.overdue && !t.doneOn && <rect x={x(begin, cell)} y={y} width={4} height={row} fill="#9a3b22" />}
         {movable && (
           <rect
-            x={x(begin) + length * cell - 8}
-            y={y + 3}
-            width={7}
-            height={16}
+            x={x(begin, cell) + length * cell - 8}
+            y={y}
+            width={8}
+            height={row}
             fill="transparent"
             className="cursor-ew-resize"
           />
         )}
       </g>
+      <text
+        {...nameAt(t.title, begin, sessions, cell)}
+        y={y + 17}
+        fontSize="12.5"
+        fill={t.doneOn ? "#6b6258" : "#231f1b"}
+        className="pointer-events-none"
+      >
+        {t.title}
+      </text>
     </g>
   );
 }

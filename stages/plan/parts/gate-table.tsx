@@ -1,11 +1,11 @@
-import { instant } from "@/ui/date";
+import { instant } from "@/platform/pages/dates";
 import { Fold } from "@/ui/fold";
 import { DataTable } from "@/ui/table";
 import { VerdictMark } from "@/ui/verdict";
 import type { Gate } from "../queries/gates";
 import type { GateCell, GateLine } from "../view/gates";
 import { RemoveItem } from "./buttons";
-import { SignGate } from "./sign-gate";
+import { SignGate, SignGates } from "./sign-gate";
 import { Tick } from "./tick";
 
 /** A gate's checklist: a line a team, a column an item, and the signature. */
@@ -31,15 +31,21 @@ export function GateTable({ gate, lines, staff }: { gate: Gate; lines: readonly 
       }))}
       tools={
         staff && (
-          <Fold labelClass="text-soft" label="take an item out">
-            <ul>
-              {gate.items.map((i) => (
-                <li key={i.id}>
-                  {i.label} <RemoveItem id={i.id} />
-                </li>
-              ))}
-            </ul>
-          </Fold>
+          <>
+            <SignGates
+              milestoneId={gate.id}
+              open={lines.filter((l) => !l.signed).map((l) => ({ id: l.id, name: l.name, missing: l.missing }))}
+            />
+            <Fold labelClass="text-soft" label="take an item out">
+              <ul>
+                {gate.items.map((i) => (
+                  <li key={i.id}>
+                    {i.label} <RemoveItem id={i.id} />
+                  </li>
+                ))}
+              </ul>
+            </Fold>
+          </>
         )
       }
     />

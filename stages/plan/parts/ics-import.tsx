@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { longDate } from "@/ui/date";
+import { useDates } from "@/ui/dates";
 import { useSend } from "@/ui/form/send";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
@@ -12,6 +12,7 @@ import { importDaysOffAction } from "../actions";
  * Days off from a calendar file: what it holds is shown, and what cannot be read is named, before anything is taken in.
  */
 export function IcsImport({ projectId, sections }: { projectId: string; sections: Option[] }) {
+  const { longDate } = useDates();
   const [text, setText] = useState("");
   const [section, setSection] = useState("");
   const [seen, setSeen] = useState<{

@@ -1,8 +1,9 @@
 import type { Slip } from "@/core/sessions/network";
-import { shortDate } from "@/ui/date";
+import { useDates } from "@/ui/dates";
 
 /** What losing these sessions would make of the plan. */
 export function LostDays({ lost, slips, onForget }: { lost: string[]; slips: Slip[]; onForget: () => void }) {
+  const { shortDate } = useDates();
   return (
     <div className="mt-2 border-l-4 border-ochre bg-ochre-wash px-3 py-1.5" role="status">
       <p className="font-[600]">

@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from "react";
 import { Checkbox } from "@/ui/checkbox";
-import { shortDate } from "@/ui/date";
+import { useDates } from "@/ui/dates";
 import { useSend } from "@/ui/form/send";
 import { checkMilestoneAction } from "../actions";
 
@@ -24,6 +24,7 @@ export function MilestoneCheck({
   label: string;
   readOnly?: boolean;
 }) {
+  const { shortDate } = useDates();
   const { send, busy, note } = useSend(checkMilestoneAction);
   // Shown at once, and taken back if the record refuses it.
   const [on, setOn] = useState(!!doneOn);

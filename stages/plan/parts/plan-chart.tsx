@@ -2,13 +2,13 @@
 
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { countTasks, type DatedTask, replayLost, scheduleTasks } from "@/core/sessions/network";
 import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
 import { useSend } from "@/ui/form/send";
 import { moveMilestoneAction, saveTaskAction } from "../actions";
 import { MilestoneLine } from "./chart-milestone";
-import { type ChartMilestone, type ChartTask, cell, lineTop, row, x } from "./chart-shape";
+import { type ChartMilestone, type ChartTask, cellIn, head, lineTop, row, x } from "./chart-shape";
 import { TaskLine } from "./chart-task";
 import { LostDays } from "./lost-days";
 
@@ -18,9 +18,9 @@ const ChartSessions = dynamic(() => import("./chart-sessions").then((m) => m.Cha
 const unheard = "The network did not answer. The plan is as it was.";
 
 /**
- * The plan at a glance: one column a class session, one bar a task, milestones as marks; the critical chain in iron,
- * slack as a thin tail.
- * A bar is moved by dragging it or by the arrow keys, made longer by its right end or Shift and arrows. Lost days are
+ * The plan as strata: a bed a task, laid over its class sessions; the ground over which it may slip is open, the chain
+ * that binds runs through the beds as one seam, and milestones are pegs.
+ * A bed is moved by dragging it or by the arrow keys, made longer by its right end or Shift and arrows. Lost days are
  * tried out before they happen.
  */
 export function PlanChart({
@@ -46,6 +46,14 @@ export function PlanChart({
   const task = useSend(saveTaskAction, unheard);
   const milestone = useSend(moveMilestoneAction, unheard);
   const [lost, setLost] = useState<string[]>([]);
+  const [room, setRoom] = useState(1000);
+  const ground = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!ground.current) return;
+    const watch = new ResizeObserver(([e]) => setRoom(e!.contentRect.width));
+    watch.observe(ground.current);
+    return () => watch.disconnect();
+  }, []);
   const past = sessions.filter((s) => s.date < today).length;
   const plan = scheduleTasks(countTasks(network, sessions), sessionsHeld(sessions, event), past);
   if (!plan.ok)
@@ -64,8 +72,17 @@ export function PlanChart({
   const chain = plan.chain.flatMap((id) => title.get(id) ?? []);
   const overdue = tasks.filter((t) => at.get(t.id)!.overdue).map((t) => t.title);
   const least = Math.min(0, ...plan.tasks.filter((t) => t.critical).map((t) => t.slack));
-  const room = Math.max(0, plan.tasks.find((t) => t.critical)?.slack ?? 0);
-  const width = x(sessions.length) + 8;
+  const spare = Math.max(0, plan.tasks.find((t) => t.critical)?.slack ?? 0);
+  const cell = cellIn(room, sessions.length);
+  const width = x(sessions.length, cell) + 4;
+  // From the end of one link of the chain to the next, along the foot of its bed.
+  const links = plan.chain.flatMap((id) => {
+    const line = order.findIndex((t) => t.id === id);
+    return line < 0 ? [] : [{ line, ...at.get(id)! }];
+  });
+  const seam = links
+    .map((l, i) => `${i ? "L" : "M"}${x(l.early, cell)} ${lineTop(l.line) + row - 1.5}H${x(l.earlyEnd, cell)}`)
+    .join("");
 
   /** One write at a time; after one that was refused, the plan is shown as it stands now. */
   const send = async <T,>(to: { send: (input: unknown) => Promise<{ ok: boolean } | null> }, input: T) => {
@@ -126,7 +143,7 @@ export function PlanChart({
               "The tightest chain is "
             )}
             {chain.join(" → ")}
-            {least >= 0 && chain.length > 0 && `, with ${room} ${room === 1 ? "session" : "sessions"} to spare`}.
+            {least >= 0 && chain.length > 0 && `, with ${spare} ${spare === 1 ? "session" : "sessions"} to spare`}.
             {overdue.length > 0 && (
               <strong className="font-[650] text-iron">
                 {" "}
@@ -137,7 +154,7 @@ export function PlanChart({
           </>
         )}
       </p>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Plan chart">
+      <div ref={ground} className="overflow-x-auto" tabIndex={0} role="region" aria-label="Plan chart">
         <div className="relative" style={{ width }}>
           <svg
             width={width}
@@ -146,19 +163,29 @@ export function PlanChart({
             role="group"
             aria-label="Tasks by class session"
           >
+            <defs>
+              {/* Beds that are laid have their grain; open ground is strewn. */}
+              <pattern id="laid" width="8" height="5" patternUnits="userSpaceOnUse">
+                <rect width="8" height="5" fill="#e5dccb" />
+                <path d="M0 2.5h4" stroke="#dacdb8" strokeWidth="1" />
+              </pattern>
+              <pattern id="open-ground" width="7" height="7" patternUnits="userSpaceOnUse">
+                <circle cx="2" cy="2" r="0.9" fill="#b9a282" />
+                <circle cx="5.5" cy="5.5" r="0.9" fill="#b9a282" />
+              </pattern>
+            </defs>
             {sessions.map((s, i) => (
               <rect
                 key={s.number}
-                x={x(i)}
-                y={0}
+                x={x(i, cell)}
+                y={head - 4}
                 width={cell}
-                height={height}
-                fill={lost.includes(s.date) ? "#f6ece7" : i % 2 ? "#f6f1e6" : "transparent"}
+                height={height - head + 4}
+                fill={lost.includes(s.date) ? "#f6ece7" : "transparent"}
+                stroke="#efe8dc"
+                strokeWidth="0.6"
               />
             ))}
-            {held > 0 && held < sessions.length && (
-              <line x1={x(held)} x2={x(held)} y1={4} y2={height - 2} stroke="#9a3b22" strokeWidth="1.5" />
-            )}
             {lines.map((l, i) =>
               l.kind === "milestone" ? (
                 <MilestoneLine
@@ -168,6 +195,7 @@ export function PlanChart({
                   end={sessionsHeld(sessions, l.m.dueOn)}
                   line={i}
                   sessions={sessions.length}
+                  cell={cell}
                   movable={staff && !l.m.own}
                   onMove={(by) => void moveMilestone(l.m, by)}
                 />
@@ -182,32 +210,40 @@ export function PlanChart({
                   })}
                   line={i}
                   sessions={sessions.length}
+                  cell={cell}
                   movable={staff}
                   onMove={(by) => void move(l.t, by)}
                   onStretch={(by) => void stretch(l.t, by)}
                 />
               ),
             )}
+            {seam && <path d={seam} fill="none" stroke="#9a3b22" strokeWidth="3" strokeLinejoin="round" aria-hidden />}
+            {held > 0 && held < sessions.length && (
+              <g aria-hidden>
+                <path d={`M${x(held, cell)} ${head - 6}V${height}`} stroke="#231f1b" strokeWidth="1" />
+                <path d={`M${x(held, cell) - 5} ${head - 8}h10l-5 6z`} fill="#231f1b" />
+              </g>
+            )}
           </svg>
-          <ChartSessions sessions={sessions} held={held} lost={lost} onLost={setLost} />
+          <ChartSessions sessions={sessions} cell={cell} held={held} lost={lost} onLost={setLost} />
         </div>
       </div>
       <p className="mt-1 flex flex-wrap gap-x-5 text-sm text-soft">
         <span>
-          <span aria-hidden className="mr-1 inline-block h-2.5 w-4 bg-iron" />
-          critical
+          <span aria-hidden className="mr-1.5 inline-block h-[3px] w-5 bg-iron align-middle" />
+          the chain that binds
         </span>
         <span>
-          <span aria-hidden className="mr-1 inline-block h-2.5 w-4 bg-moss" />
-          has slack
+          <span aria-hidden className="mr-1.5 inline-block h-2.5 w-5 bg-stone-2 align-middle" />
+          to do, and open ground over which it may slip
         </span>
         <span>
-          <span aria-hidden className="mr-1 inline-block h-2.5 w-4 bg-stone-3" />
+          <span aria-hidden className="mr-1.5 inline-block h-2.5 w-5 bg-stone-1 align-middle" />
           done
         </span>
         {staff && (
           <span>
-            Drag a bar, or press the arrow keys on it; Shift and arrows change its length. Press a session's number to
+            Drag a bed, or press the arrow keys on it; Shift and arrows change its length. Press a session's number to
             try it as lost.
           </span>
         )}

@@ -1,7 +1,7 @@
 "use client";
 
 import { conceptMethod } from "@/core/vocabulary/concepts";
-import { gateStrictness } from "@/core/vocabulary/project";
+import { dateStyle, gateStrictness, unitSystem } from "@/core/vocabulary/project";
 import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
 import { settings } from "@/platform/project/schema";
 
@@ -49,6 +49,18 @@ export const SchoolsForm = ({ projectId, values }: { projectId: string; values: 
       label="Gate before material"
       options={gateStrictness.options}
       hint="Warning teaches without standing in the way; blocking saves the dear material; none lets hands think first."
+    />
+    <SelectField
+      name="units"
+      label="Units"
+      options={unitSystem.options}
+      hint="What masses and sizes are shown in, and what a bare number means; any unit can be typed."
+    />
+    <SelectField
+      name="dates"
+      label="Dates"
+      options={dateStyle.options}
+      hint="How this project writes them, on every page and for its guests."
     />
     <SelectField
       name="shareSchool"

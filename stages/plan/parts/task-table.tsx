@@ -1,8 +1,9 @@
 "use client";
 
 import { useState } from "react";
-import { shortDate } from "@/ui/date";
+import { useDates } from "@/ui/dates";
 import { ActButton } from "@/ui/form/act-button";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { DataTable } from "@/ui/table";
@@ -26,6 +27,7 @@ export function TaskTable({
   today: string;
   staff: boolean;
 }) {
+  const { shortDate } = useDates();
   const [open, setOpen] = useState("");
   const nameOf = new Map([...tasks, ...milestones].map((o) => [o.value, o.label]));
   return (
@@ -35,8 +37,8 @@ export function TaskTable({
         { key: "task", text: "Task", className: "font-[600]" },
         { key: "length", text: "Sessions", num: true },
         { key: "when", text: "When", className: "whitespace-nowrap" },
-        { key: "after", text: "After" },
-        { key: "leads", text: "Leads to" },
+        { key: "after", text: "After", className: "max-w-72 wrap-anywhere" },
+        { key: "leads", text: "Leads to", className: "max-w-72 wrap-anywhere" },
         { key: "slack", text: "Slack", num: true },
         ...(staff ? [{ key: "act", text: "", className: "no-print whitespace-nowrap" }] : []),
       ]}
@@ -92,9 +94,9 @@ export function TaskTable({
                     >
                       edit
                     </button>
-                    <ActButton action={removeTaskAction} input={{ id: r.id }} look="quiet" confirm="The task goes.">
+                    <WithdrawButton action={removeTaskAction} id={r.id}>
                       remove
-                    </ActButton>
+                    </WithdrawButton>
                   </span>
                 ),
               }

@@ -113,7 +113,7 @@ export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]
         const states = gateStates(mine, {
           members: t.members,
           musts: musts.length,
-          answered: concept ? screen(musts, concept).filter((x) => x.status.value === "met").length : 0,
+          answered: concept ? screen(musts, concept).filter((x) => x.status.value === "met").length : null,
           have: Object.fromEntries(
             mine.map((i) => [
               i.id,

@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { Actor } from "@/core/access/can";
+import type { DateStyle } from "@/core/vocabulary/project";
 import { db } from "@/platform/db/db";
 
 export interface ProjectLine {
@@ -13,6 +14,8 @@ export interface ProjectLine {
   endsOn: row.Project["endsOn"];
   eventOn: row.Project["eventOn"];
   finishedAt: row.Project["finishedAt"];
+  archivedAt: row.Project["archivedAt"];
+  dates: DateStyle | null;
   teams: number;
   students: number;
   sections: string[];
@@ -21,8 +24,9 @@ export interface ProjectLine {
 }
 
 /**
- * The projects that an actor has a place in, running ones first. Teams, students and sections are looked up for those
- * that are shown alone: the first of the list and the running ones whose event is nearest; the others have none.
+ * The projects that an actor has a place in, running ones first, archived ones last. Teams, students and sections are
+ * looked up for those that are shown alone: the first of the list and the running ones whose event is nearest; the
+ * others have none.
  */
 export async function projectsOf(
   actor: Actor,
@@ -35,13 +39,20 @@ export async function projectsOf(
     WITH mine AS (
       SELECT
         p.*,
-        row_number() OVER (ORDER BY p.finished_at NULLS FIRST, p.starts_on DESC, p.id) AS place,
-        (row_number() OVER (ORDER BY p.finished_at NULLS FIRST, coalesce(p.event_on, p.ends_on), p.id))::int AS near
+        row_number() OVER (
+          ORDER BY p.archived_at IS NOT NULL, p.finished_at NULLS FIRST, p.starts_on DESC, p.id
+        ) AS place,
+        (
+          row_number() OVER (
+            ORDER BY p.archived_at IS NOT NULL, p.finished_at NULLS FIRST, coalesce(p.event_on, p.ends_on), p.id
+          )
+        )::int AS near
       FROM project p
       WHERE p.id IN ${db()(ids)}
     )
     SELECT
-      p.id, p.slug, p.title, p.purpose, p.kind, p.starts_on, p.ends_on, p.event_on, p.finished_at, p.near,
+      p.id, p.slug, p.title, p.purpose, p.kind, p.starts_on, p.ends_on, p.event_on, p.finished_at,
+      p.archived_at, p.settings->>'dates' AS dates, p.near,
       coalesce(n.teams, 0) AS teams, coalesce(n.students, 0) AS students, coalesce(n.sections, '{}') AS sections
     FROM mine p
     LEFT JOIN LATERAL (

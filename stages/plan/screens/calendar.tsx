@@ -1,17 +1,19 @@
 import { describePattern, sessionsHeld } from "@/core/sessions/sessions";
+import { longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { cx } from "@/ui/classes";
-import { longDate, shortDate } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
 import { tip } from "@/ui/tip";
-import { RemoveDayOff, RemoveExtra } from "../parts/buttons";
+import { RemoveDayOff, RemoveDaysOff, RemoveExtra } from "../parts/buttons";
 import { DaysOffForm } from "../parts/days-off-form";
 import { ExtraForm } from "../parts/extra-form";
 import { IcsImport } from "../parts/ics-import";
 import { PatternForm } from "../parts/pattern-form";
 import { PlanTabs } from "../parts/plan-tabs";
+import { RenameSection } from "../parts/rename-section";
 import { SectionForm } from "../parts/section-form";
+import { breaksOf } from "../view/days-off";
 
 /** The calendar: each section's pattern and sessions, days off and extra sessions. */
 export async function CalendarScreen({ slug }: { slug: string }) {
@@ -39,7 +41,16 @@ export async function CalendarScreen({ slug }: { slug: string }) {
                     <span className="font-normal text-soft">
                       {describePattern(c)} · {list.length} sessions, {sessionsHeld(list, frame.today)} held
                       {s.eventOn && ` · event ${longDate(s.eventOn)}`}
-                    </span>
+                    </span>{" "}
+                    {staff && (
+                      <RenameSection
+                        key={s.version}
+                        projectId={p.id}
+                        sectionId={s.id}
+                        version={s.version}
+                        name={s.name}
+                      />
+                    )}
                   </h2>
                   <LinkButton href={`/p/${slug}/calendar/${s.id}`} look="quiet" download>
                     Calendar (ICS)
@@ -99,19 +110,25 @@ export async function CalendarScreen({ slug }: { slug: string }) {
           <Sheet title="Days off">
             {frame.daysOff.length > 0 && (
               <ul className="mb-3">
-                {frame.daysOff.map((d) => (
+                {breaksOf(frame.daysOff).map((d) => (
                   <li
-                    key={d.id}
+                    key={d.ids[0]}
                     className="flex items-baseline justify-between border-b border-line py-0.5 last:border-0"
                   >
                     <span>
-                      {longDate(d.onDate)}{" "}
+                      {longDate(d.from)}
+                      {d.ids.length > 1 && ` to ${longDate(d.to)}`}{" "}
                       <span className="text-soft">
                         {d.reason}
                         {of(d.sectionId)}
                       </span>
                     </span>
-                    {staff && <RemoveDayOff id={d.id} />}
+                    {staff &&
+                      (d.ids.length > 1 ? (
+                        <RemoveDaysOff projectId={p.id} ids={d.ids} />
+                      ) : (
+                        <RemoveDayOff id={d.ids[0]!} />
+                      ))}
                   </li>
                 ))}
               </ul>

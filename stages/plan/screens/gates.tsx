@@ -1,9 +1,9 @@
 import type { ReactNode } from "react";
+import { shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { toolsOf } from "@/stages/shop/queries";
 import { teamsOf } from "@/stages/teams/queries/teams";
-import { shortDate } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { GateForm } from "../parts/gate-form";
@@ -65,7 +65,7 @@ export async function GatesScreen({
           {gates.map((g) => (
             <section key={g.id}>
               <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
-                <h2>
+                <h2 className="wrap-anywhere">
                   {g.title}{" "}
                   <span className="font-normal text-soft">
                     before every {g.stage} · due {shortDate(g.dueOn)} · signed for{" "}
@@ -100,7 +100,7 @@ export async function GatesScreen({
                 <ul className="grid gap-2">
                   {rest.map((m) => (
                     <li key={m.id}>
-                      <p className="font-[600]">
+                      <p className="font-[600] wrap-anywhere">
                         {m.title} <span className="font-normal text-soft">{shortDate(m.dueOn)}</span>
                       </p>
                       <GateForm milestoneId={m.id} stage="" />

@@ -1,16 +1,16 @@
 import { sessionsHeld } from "@/core/sessions/sessions";
+import { fullDate, longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { studentsOf } from "@/stages/people/queries/students";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import { cx } from "@/ui/classes";
-import { fullDate, longDate, shortDate } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { LinkButton, PageHead } from "@/ui/page";
 import { RemoveMilestone } from "../parts/buttons";
 import { MilestoneCheck } from "../parts/milestone-check";
 import { MilestoneDateForm } from "../parts/milestone-date-form";
-import { MilestoneForm } from "../parts/milestone-form";
+import { EditMilestone, MilestoneForm } from "../parts/milestone-form";
 import { PlanChart } from "../parts/plan-chart";
 import { PlanTabs } from "../parts/plan-tabs";
 import { TaskForm } from "../parts/task-form";
@@ -123,7 +123,7 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
                 <tbody>
                   {milestones.map((m) => (
                     <tr key={m.id}>
-                      <td className="min-w-36 font-[600]">{m.title}</td>
+                      <td className="max-w-96 min-w-36 font-[600] wrap-anywhere">{m.title}</td>
                       <td className="whitespace-nowrap">
                         {shortDate(dueFor(m, shown?.id))}{" "}
                         <span className="text-sm text-soft">
@@ -205,7 +205,20 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
                           )}
                         </td>
                       )}
-                      <td>{staff && m.checks.length === 0 && <RemoveMilestone id={m.id} />}</td>
+                      <td>
+                        {staff && (
+                          <span className="flex flex-wrap gap-x-2.5">
+                            <EditMilestone
+                              key={m.version}
+                              projectId={p.id}
+                              id={m.id}
+                              version={m.version}
+                              values={{ title: m.title, dueOn: m.dueOn, scope: m.scope }}
+                            />
+                            {m.checks.length === 0 && <RemoveMilestone id={m.id} />}
+                          </span>
+                        )}
+                      </td>
                     </tr>
                   ))}
                 </tbody>

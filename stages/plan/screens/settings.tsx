@@ -37,6 +37,8 @@ export async function SettingsScreen({ slug }: { slug: string }) {
             teamMax: settings.teamMax,
             gateStrictness: settings.gateStrictness,
             shareSchool: settings.shareSchool,
+            units: settings.units,
+            dates: settings.dates,
           }}
         />
       </section>

@@ -109,3 +109,27 @@ export function readDaysOff(
   }
   return { ok: true, days };
 }
+
+/** Days off that follow one another for one reason, as one break. */
+export interface Break {
+  readonly ids: string[];
+  readonly from: string;
+  to: string;
+  readonly reason: string;
+  readonly sectionId: string | null;
+}
+
+/** Days off as breaks, in the order of their first days. */
+export function breaksOf(
+  days: readonly { id: string; onDate: string; reason: string; sectionId: string | null }[],
+): Break[] {
+  const out: Break[] = [];
+  for (const d of [...days].sort((a, b) => (a.onDate < b.onDate ? -1 : 1))) {
+    const last = out.findLast((b) => b.sectionId === d.sectionId);
+    if (last && last.reason === d.reason && addDays(last.to, 1) === d.onDate) {
+      last.ids.push(d.id);
+      last.to = d.onDate;
+    } else out.push({ ids: [d.id], from: d.onDate, to: d.onDate, reason: d.reason, sectionId: d.sectionId });
+  }
+  return out.sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : 0));
+}

@@ -1,11 +1,12 @@
 "use client";
 
+import { editionPart } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { createEditionAction } from "../actions";
 import { edition } from "../schema";
 
-const { TextField } = fieldsOf(edition);
+const { TextField, ChoiceField } = fieldsOf(edition);
 
 export function EditionForm({ projectId, title }: { projectId: string; title: string }) {
   return (
@@ -13,7 +14,7 @@ export function EditionForm({ projectId, title }: { projectId: string; title: st
       schema={edition}
       action={createEditionAction}
       fixed={{ projectId }}
-      defaults={{ title, startsOn: "", endsOn: "", eventOn: "" }}
+      defaults={{ title, startsOn: "", endsOn: "", eventOn: "", parts: [...editionPart.values] }}
       submit="Begin the next edition"
       saved="The next edition is made."
       goTo="/p/:slug"
@@ -24,6 +25,7 @@ export function EditionForm({ projectId, title }: { projectId: string; title: st
         <TextField name="endsOn" label="Last day" type="date" />
         <TextField name="eventOn" label="Event" type="date" />
       </div>
+      <ChoiceField name="parts" label="It carries over" options={editionPart.options} />
     </ActionForm>
   );
 }

@@ -1,14 +1,14 @@
 import { formatNumber } from "@/core/quantity/quantity";
+import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectActs } from "@/platform/project/acts";
 import { protocolsOf } from "@/stages/bench/queries";
 import { buildsOf } from "@/stages/builds/queries";
 import { eventsOf } from "@/stages/contest/queries/events";
-import { fullDate } from "@/ui/date";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
-import { FinishButton, ReopenForm } from "../parts/buttons";
+import { Archive, DeleteProject, FinishButton, ReopenForm } from "../parts/buttons";
 import { EditionForm } from "../parts/edition-form";
 import { bestsOf, editionsBefore, laterEditions } from "../queries";
 import { firstPlaces, recordedLines } from "../view";
@@ -41,6 +41,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
             : "What the next class starts from. It is complete when the project is finished."
         }
       >
+        <LinkButton href={`/p/${slug}/records/withdrawn`}>Withdrawn</LinkButton>
         {may(projectActs.finish) &&
           (p.finishedAt ? <ReopenForm projectId={p.id} /> : <FinishButton projectId={p.id} />)}
       </PageHead>
@@ -163,18 +164,34 @@ export async function RecordsScreen({ slug }: { slug: string }) {
           {may(projectActs.finish) && p.finishedAt && (
             <Sheet title="Next edition">
               <p className="mb-2 text-soft">
-                Brief, requirements, protocols and rubrics are carried over; teams, builds and results stay here. This
-                edition's best becomes the benchmark line.
+                What is ticked is carried over; teams, builds and results stay here. This edition's best becomes the
+                benchmark line.
               </p>
               <EditionForm projectId={p.id} title={p.title} />
             </Sheet>
           )}
           {staff && (
             <Sheet title="Keep it">
-              <p className="mb-2 text-soft">The whole project as one open file.</p>
+              <p className="mb-2 text-soft">
+                The whole project as one open file, from which it can be imported again, here or elsewhere.
+              </p>
               <LinkButton href={`/p/${slug}/bundle`} download>
                 Export the project
               </LinkButton>
+              {may(projectActs.finish) && (
+                <div className="mt-4 border-t border-line pt-3">
+                  <p className="mb-2 text-soft">
+                    {p.archivedAt
+                      ? "It is in the archive: off the list, and as it was."
+                      : "An archived project is off the list, and nothing of it changes."}{" "}
+                    It can be deleted once it was exported as it is now.
+                  </p>
+                  <div className="grid justify-items-start gap-2">
+                    <Archive projectId={p.id} away={p.archivedAt !== null} />
+                    <DeleteProject projectId={p.id} title={p.title} />
+                  </div>
+                </div>
+              )}
             </Sheet>
           )}
         </div>

@@ -1,8 +1,16 @@
 "use client";
 
 import { ActButton } from "@/ui/form/act-button";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { SheetForm } from "@/ui/sheet-form";
-import { reopenActionAction, submitSheetAction } from "../actions";
+import {
+  reopenActionAction,
+  submitSheetAction,
+  withdrawActionAction,
+  withdrawReviewAction,
+  withdrawRubricAction,
+  withdrawSheetAction,
+} from "../actions";
 import { sheet } from "../schema";
 
 export function StaffSheet(props: {
@@ -20,4 +28,33 @@ export const ReopenButton = ({ id, version }: { id: string; version: number }) =
   <ActButton action={reopenActionAction} input={{ id, version }} look="quiet">
     reopen
   </ActButton>
+);
+
+export const WithdrawReview = ({ id, goTo }: { id: string; goTo: string }) => (
+  <WithdrawButton
+    action={withdrawReviewAction}
+    id={id}
+    says="The review of this team is called off; its sheets and actions go with it."
+    goTo={goTo}
+  >
+    Call off
+  </WithdrawButton>
+);
+
+export const WithdrawSheet = ({ id, rater }: { id: string; rater: string }) => (
+  <WithdrawButton action={withdrawSheetAction} id={id} says={`The sheet of ${rater} counts no more.`}>
+    withdraw
+  </WithdrawButton>
+);
+
+export const WithdrawAction = ({ id }: { id: string }) => (
+  <WithdrawButton action={withdrawActionAction} id={id}>
+    withdraw
+  </WithdrawButton>
+);
+
+export const WithdrawRubric = ({ id, goTo }: { id: string; goTo: string }) => (
+  <WithdrawButton action={withdrawRubricAction} id={id} goTo={goTo}>
+    Withdraw
+  </WithdrawButton>
 );

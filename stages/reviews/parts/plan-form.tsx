@@ -28,7 +28,7 @@ export function PlanForm({ projectId, rubrics, teams }: { projectId: string; rub
         name="teamIds"
         label="Teams"
         options={teams}
-        hint="Each team is reviewed with the build that is its newest now."
+        hint="Each team is reviewed with its newest build, until its first sheet is in or another is chosen."
       />
     </ActionForm>
   );

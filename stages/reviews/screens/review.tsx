@@ -1,17 +1,18 @@
 import { notFound } from "next/navigation";
 import { addDays } from "@/core/sessions/date";
 import { isId } from "@/platform/db/id";
+import { longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { buildsOf } from "@/stages/builds/queries";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import { cx } from "@/ui/classes";
-import { longDate, shortDate } from "@/ui/date";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
 import { reviewActs } from "../acts";
 import { ActionItemForm } from "../parts/action-item-form";
-import { ReopenButton, StaffSheet } from "../parts/buttons";
+import { ReopenButton, StaffSheet, WithdrawAction, WithdrawReview, WithdrawSheet } from "../parts/buttons";
 import { CloseForm } from "../parts/close-form";
+import { EditAction, EditReview, ReopenReview } from "../parts/edit-review";
 import { VerdictForm } from "../parts/verdict-form";
 import { reviewsOf } from "../queries";
 import { reviewView } from "../view";
@@ -28,6 +29,7 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
   const visible = staff || r.teamId === ownTeam;
   const view = reviewView(r, { staff, person: actor.id });
   const { mine, score } = view;
+  const members = (team?.members ?? []).map((m) => ({ value: m.id, label: m.name }));
   return (
     <>
       <PageHead
@@ -39,6 +41,16 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
         note={`${longDate(r.heldOn)}${r.build ? ` · build G${r.build}` : ""} · ${r.rubric}`}
       >
         {r.buildId && <LinkButton href={`/p/${slug}/builds/${r.buildId}`}>The build</LinkButton>}
+        {staff && (
+          <EditReview
+            key={r.version}
+            id={r.id}
+            version={r.version}
+            values={{ title: r.title, heldOn: r.heldOn, buildId: (r.buildChosen && r.buildId) || "" }}
+            builds={builds.filter((b) => b.teamId === r.teamId).map((b) => ({ value: b.id, label: `G${b.number}` }))}
+          />
+        )}
+        {staff && <WithdrawReview id={r.id} goTo={`/p/${slug}/reviews`} />}
       </PageHead>
       {newest && r.build && newest.number > r.build && (
         <p className="mb-3 border-l-4 border-slate bg-slate-wash px-3 py-1.5">
@@ -63,6 +75,11 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                       {view.sheets.map((s) => (
                         <th key={s.id} className="num">
                           {s.rater}
+                          {staff && !r.verdict && (
+                            <span className="no-print block font-normal">
+                              <WithdrawSheet id={s.id} rater={s.rater} />
+                            </span>
+                          )}
                         </th>
                       ))}
                     </tr>
@@ -153,7 +170,14 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                 </p>
               )}
               {staff ? (
-                <VerdictForm id={r.id} version={r.version} verdict={r.verdict ?? ""} note={r.verdictNote} />
+                <>
+                  <VerdictForm id={r.id} version={r.version} verdict={r.verdict ?? ""} note={r.verdictNote} />
+                  {r.verdict && (
+                    <p className="mt-2 text-sm text-soft">
+                      Sheets are closed. To correct one, <ReopenReview id={r.id} version={r.version} />
+                    </p>
+                  )}
+                </>
               ) : (
                 !r.verdict && <p className="text-soft">Not given yet.</p>
               )}
@@ -169,19 +193,27 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                       {a.closedAt
                         ? `closed: ${a.closingEvidence}`
                         : `${a.dueOn < frame.today ? "was due" : "due"} ${shortDate(a.dueOn)}`}
-                      {a.closedAt && staff && <ReopenButton id={a.id} version={a.version} />}
+                      {a.closedAt && staff && <ReopenButton id={a.id} version={a.version} />}{" "}
+                      {staff && (
+                        <>
+                          {!a.closedAt && (
+                            <EditAction
+                              key={a.version}
+                              id={a.id}
+                              version={a.version}
+                              values={{ what: a.what, ownerId: a.ownerId ?? "", dueOn: a.dueOn }}
+                              members={members}
+                            />
+                          )}{" "}
+                          <WithdrawAction id={a.id} />
+                        </>
+                      )}
                     </p>
                     {!a.closedAt && <CloseForm id={a.id} version={a.version} />}
                   </li>
                 ))}
               </ul>
-              {staff && (
-                <ActionItemForm
-                  reviewId={r.id}
-                  members={(team?.members ?? []).map((m) => ({ value: m.id, label: m.name }))}
-                  due={addDays(frame.today, 7)}
-                />
-              )}
+              {staff && <ActionItemForm reviewId={r.id} members={members} due={addDays(frame.today, 7)} />}
             </Sheet>
           </div>
         </div>

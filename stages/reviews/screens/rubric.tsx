@@ -2,6 +2,7 @@ import { notFound } from "next/navigation";
 import { projectPage } from "@/platform/pages/page";
 import { PageHead } from "@/ui/page";
 import { reviewActs } from "../acts";
+import { WithdrawRubric } from "../parts/buttons";
 import { RubricForm } from "../parts/rubric-form";
 import { rubricsOf } from "../queries";
 
@@ -22,7 +23,9 @@ export async function RubricScreen({ slug, id }: { slug: string; id?: string }) 
           )
         }
         note="Reviews that are planned already keep the version that they were planned with."
-      />
+      >
+        {r && <WithdrawRubric id={r.id} goTo={`/p/${slug}/reviews`} />}
+      </PageHead>
       <RubricForm
         projectId={frame.project.id}
         slug={slug}

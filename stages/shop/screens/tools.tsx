@@ -3,7 +3,8 @@ import { studentsOf } from "@/stages/people/queries/students";
 import { Fold } from "@/ui/fold";
 import { Caution, Sheet } from "@/ui/page";
 import { SignTool } from "../parts/sign-tool";
-import { ToolForm } from "../parts/tool-form";
+import { EditTool, ToolForm } from "../parts/tool-form";
+import { WithdrawTool } from "../parts/withdraw-tool";
 import { toolsOf } from "../queries";
 
 /** The tools of a project and who is signed for each. */
@@ -23,9 +24,22 @@ export async function ToolsPart({ slug }: { slug: string }) {
           <li key={t.id} className="border-t border-line pt-2">
             <p>
               <strong className="font-[650]">{t.name}</strong>{" "}
-              {t.caution && <span className="text-sm text-ochre-deep">{t.caution}</span>}
+              {t.caution && <span className="text-sm text-ochre-deep">{t.caution}</span>}{" "}
+              {staff && (
+                <>
+                  <EditTool
+                    key={t.version}
+                    projectId={frame.project.id}
+                    id={t.id}
+                    version={t.version}
+                    name={t.name}
+                    caution={t.caution}
+                  />{" "}
+                  <WithdrawTool id={t.id} name={t.name} />
+                </>
+              )}
             </p>
-            <p className="text-sm text-soft">
+            <p className="text-sm text-soft wrap-anywhere">
               signed:{" "}
               {t.signed.length === 0
                 ? "nobody"

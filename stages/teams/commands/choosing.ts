@@ -2,13 +2,43 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { drawOrder } from "@/core/draw/draw";
 import { command, found, projectOf, refuse } from "@/platform/command/command";
-import { newId } from "@/platform/db/db";
+import { newId, type Tx } from "@/platform/db/db";
 import { settingsOf } from "@/platform/project/settings";
 import { teamActs } from "../acts";
-import { constraintsOf, peopleIn } from "../queries/forming";
+import { apartIn, peopleIn } from "../queries/forming";
 import { teamsOf } from "../queries/teams";
 import * as s from "../schema";
-import { freeName } from "../view/choosing";
+import { freeName, joiningOf } from "../view/choosing";
+
+/** What a student who chooses the own team may do it under; refuses where the project does not let them choose. */
+async function choosing(sql: Tx, projectId: string, personId: string) {
+  const set = await settingsOf(projectId, sql);
+  if (set.teamSchool !== "self")
+    refuse("In this project you do not choose the team yourself. Tell your wishes, or ask your instructor.");
+  await sql`SELECT FROM project WHERE id = ${projectId} FOR UPDATE`;
+  const [me] = await sql<{ sectionId: row.Enrolment["sectionId"] }[]>`
+    SELECT e.section_id
+    FROM enrolment e
+    JOIN project_section ps USING (section_id)
+    WHERE ps.project_id = ${projectId} AND e.person_id = ${personId} AND e.to_on IS NULL
+    LIMIT 1
+  `;
+  return { set, sectionId: found(me, "Your section").sectionId };
+}
+
+/** Takes a student out of the present team and into another, or into none. */
+async function seat(sql: Tx, x: { projectId: string; personId: string; teamId: string | null; today: string }) {
+  const { projectId, personId, teamId, today } = x;
+  await sql`
+    UPDATE membership
+    SET to_on = ${today}
+    WHERE project_id = ${projectId} AND person_id = ${personId} AND to_on IS NULL
+  `;
+  if (teamId)
+    await sql`
+      INSERT INTO membership ${sql({ id: newId(), projectId, teamId, personId, role: "", fromOn: today })}
+    `;
+}
 
 /** A student chooses a team, or leaves it, where the project lets them; within the size limits. */
 export const joinTeam = command({
@@ -17,53 +47,42 @@ export const joinTeam = command({
   schema: s.joinTeam,
   subject: (_, i) => ({ project: i.projectId, person: i.personId }),
   async run({ sql, today, audit }, input) {
-    const set = await settingsOf(input.projectId, sql);
-    if (set.teamSchool !== "self")
-      refuse("In this project you do not choose the team yourself. Tell your wishes, or ask your instructor.");
-    await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
-    const [me] = await sql<{ sectionId: row.Enrolment["sectionId"] }[]>`
-      SELECT e.section_id
-      FROM enrolment e
-      JOIN project_section ps USING (section_id)
-      WHERE ps.project_id = ${input.projectId} AND e.person_id = ${input.personId} AND e.to_on IS NULL
-      LIMIT 1
-    `;
+    const { projectId, personId } = input;
+    const { set, sectionId } = await choosing(sql, projectId, personId);
     const t = input.teamId
       ? found(
-          (await teamsOf(input.projectId)).find((x) => x.id === input.teamId),
+          (await teamsOf(projectId)).find((x) => x.id === input.teamId),
           "This team",
         )
       : null;
-    if (t?.members.some((m) => m.id === input.personId)) refuse(`You are in ${t.name} already.`);
-    if (t && t.members.length >= set.teamMax)
-      refuse(`${t.name} is full: teams here hold ${set.teamMin} to ${set.teamMax}.`);
-    if (t && t.sectionId !== null && t.sectionId !== me?.sectionId) refuse(`${t.name} is a team of another section.`);
-    const apart =
-      t &&
-      (await constraintsOf(input.projectId)).find(
-        (c) =>
-          c.kind === "apart" &&
-          c.people.includes(input.personId) &&
-          c.people.some((p) => t.members.some((m) => m.id === p)),
-      );
-    if (apart) refuse(`You cannot join ${t!.name}. Ask your instructor.`);
-    await sql`
-      UPDATE membership
-      SET to_on = ${today}
-      WHERE project_id = ${input.projectId} AND person_id = ${input.personId} AND to_on IS NULL
-    `;
-    if (t)
-      await sql`
-        INSERT INTO membership ${sql({
-          id: newId(),
-          projectId: input.projectId,
-          teamId: t.id,
-          personId: input.personId,
-          role: "",
-          fromOn: today,
-        })}
-      `;
-    audit({ type: "membership", id: input.personId, label: t ? `joined ${t.name}` : "left the team" });
+    if (t) {
+      const joining = joiningOf(t, { id: personId, sectionId }, set.teamMax, await apartIn(projectId));
+      if (joining === "mine") refuse(`You are in ${t.name} already.`);
+      if (joining === "full") refuse(`${t.name} is full: teams here hold ${set.teamMin} to ${set.teamMax}.`);
+      if (joining === "other section") refuse(`${t.name} is a team of another section.`);
+      if (joining === "ask") refuse(`You cannot join ${t.name}. Ask your instructor.`);
+    }
+    await seat(sql, { projectId, personId, teamId: t?.id ?? null, today });
+    audit({ type: "membership", id: personId, label: t ? `joined ${t.name}` : "left the team" });
+  },
+});
+
+/** A student founds a team in the own section and is its first member, where the project lets them choose. */
+export const foundTeam = command({
+  name: "foundTeam",
+  act: teamActs.join,
+  schema: s.foundTeam,
+  subject: (_, i) => ({ project: i.projectId, person: i.personId }),
+  async run({ sql, today, audit }, input): Promise<{ id: string }> {
+    const { projectId, personId, name } = input;
+    const { sectionId } = await choosing(sql, projectId, personId);
+    const mine = (await teamsOf(projectId)).find((t) => t.members.some((m) => m.id === personId));
+    if (mine) refuse(`You are in ${mine.name}. Leave it before you found another.`);
+    const id = newId();
+    await sql`INSERT INTO team (id, project_id, section_id, name) VALUES (${id}, ${projectId}, ${sectionId}, ${name})`;
+    await seat(sql, { projectId, personId, teamId: id, today });
+    audit({ type: "team", id, label: name, after: { founded: true } });
+    return { id };
   },
 });
 

@@ -14,9 +14,10 @@ import type { World } from "@/stages/testing/world";
 import { problemOf } from "../queries/forming";
 import { partsOf } from "../queries/parts";
 import { teamsOf } from "../queries/teams";
-import { drawSelectionOrder, formByIdea, joinTeam } from "./choosing";
+import { drawSelectionOrder, formByIdea, foundTeam, joinTeam } from "./choosing";
 import { adoptTeamPlan, saveTeamPlan, undoTeamPlan } from "./forming";
 import { savePart } from "./parts";
+import { retireTeam } from "./teams";
 
 let done: () => Promise<void>;
 let boss: Actor;
@@ -93,6 +94,20 @@ describe("teams", () => {
       await ok(joinTeam, mate, { projectId: w.projectId, personId: w.students[0], teamId: w.a });
     },
   );
+  test("a student founds a team in the own section, is its first member, and others join it", async () => {
+    const own = { projectId: w.projectId, personId: w.students[0], name: "Rowan" };
+    expect((await refused(foundTeam, mate, own)).message).toContain("You are in Alder. Leave it before");
+    await ok(joinTeam, mate, { projectId: w.projectId, personId: w.students[0] });
+    expect((await refused(foundTeam, mate, { ...own, name: "alder" })).message).toContain("a team of this name");
+    const { id } = await ok(foundTeam, mate, own);
+    const team = (await teamsOf(w.projectId)).find((t) => t.id === id)!;
+    const me = (await studentsOf(w.projectId)).find((x) => x.id === w.students[0])!;
+    expect([team.name, team.sectionId, team.members.map((m) => m.id)]).toEqual(["Rowan", me.sectionId, [me.id]]);
+    await ok(joinTeam, mate, { projectId: w.projectId, personId: w.students[0], teamId: w.a });
+    await ok(retireTeam, boss, { id });
+    await ok(saveSettings, boss, { projectId: w.projectId, teamSchool: "idea" });
+    expect((await refused(foundTeam, mate, own)).message).toContain("do not choose");
+  });
   test("teams by adopted idea take in the authors who have no team", async () => {
     await ok(decideConcept, boss, { id: w.concept, version: 1, fate: "goes on", reason: "simple to mend" });
     const going = (await conceptsOf(w.projectId, boss)).filter((k) => k.fate === "goes on");

@@ -77,17 +77,6 @@ export const addConstraint = command({
   },
 });
 
-export const removeConstraint = command({
-  name: "removeConstraint",
-  act: teamActs.edit,
-  schema: fields.byId,
-  subject: (sql, i) => projectOf(sql, "team_constraint", i.id),
-  async run({ sql, audit }, input) {
-    const [c] = await sql`DELETE FROM team_constraint WHERE id = ${input.id} RETURNING kind, people, seat`;
-    audit({ type: "team constraint", id: input.id, label: String(c?.kind), before: c });
-  },
-});
-
 /**
  * Keeps a solver's answer. It is checked here against every limit and its cost computed anew: nothing is taken from the
  * browser but who sits where.

@@ -2,7 +2,6 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import * as fields from "@/platform/schema/fields";
 import { partActs } from "../acts";
 import * as s from "../schema";
 
@@ -56,16 +55,5 @@ export const savePart = command({
       await sql`INSERT INTO part_owner ${sql(input.owners.map((personId) => ({ partId: id, personId })))}`;
     audit({ type: "part", id, label: input.name, after: { owners: input.owners.length } });
     return { id };
-  },
-});
-
-export const removePart = command({
-  name: "removePart",
-  act: partActs.edit,
-  schema: fields.byId,
-  subject: (sql, i) => ofPart(sql, i.id),
-  async run({ sql, audit }, input) {
-    const [p] = await sql`DELETE FROM part WHERE id = ${input.id} RETURNING name, role`;
-    audit({ type: "part", id: input.id, label: String(p?.name), before: p });
   },
 });

@@ -69,6 +69,41 @@ export const retireTeam = command({
   },
 });
 
+/** Takes a team that was retired in again; members who have no team by now come back into it. */
+export const restoreTeam = command({
+  name: "restoreTeam",
+  act: teamActs.edit,
+  schema: s.teamId,
+  subject: (sql, i) => ofTeam(sql, i.id),
+  async run({ sql, audit, today }, input): Promise<{ members: number }> {
+    const [t] = await sql<
+      { name: row.Team["name"]; projectId: row.Team["projectId"] }[]
+    >`SELECT name, project_id FROM team WHERE id = ${input.id} AND retired_at IS NOT NULL`;
+    const team = found(t, "This retired team");
+    await sql`UPDATE team SET retired_at = NULL, version = version + 1 WHERE id = ${input.id}`;
+    const back = await sql<{ personId: row.Membership["personId"]; role: row.Membership["role"] }[]>`
+      SELECT DISTINCT ON (m.person_id) m.person_id, m.role
+      FROM membership m
+      JOIN enrolment e ON e.person_id = m.person_id AND e.to_on IS NULL
+      JOIN project_section ps ON ps.section_id = e.section_id AND ps.project_id = m.project_id
+      WHERE m.team_id = ${input.id} AND m.to_on = (SELECT max(to_on) FROM membership WHERE team_id = ${input.id})
+        AND NOT EXISTS (
+          SELECT FROM membership o
+          WHERE o.project_id = m.project_id AND o.person_id = m.person_id AND o.to_on IS NULL
+        )
+      ORDER BY m.person_id, m.to_on DESC
+    `;
+    if (back.length)
+      await sql`
+        INSERT INTO membership ${sql(
+          back.map((m) => ({ id: newId(), projectId: team.projectId, teamId: input.id, ...m, fromOn: today })),
+        )}
+      `;
+    audit({ type: "team", id: input.id, label: team.name, after: { restored: true, members: back.length } });
+    return { members: back.length };
+  },
+});
+
 /** Puts a student into a team (with a role), or out of all teams. */
 export const moveStudent = command({
   name: "moveStudent",

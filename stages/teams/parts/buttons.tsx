@@ -1,18 +1,21 @@
 "use client";
 
 import { ActButton } from "@/ui/form/act-button";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
 import {
   adoptTeamPlanAction,
   formByIdeaAction,
   removeConstraintAction,
   removePartAction,
+  restoreTeamAction,
   undoTeamPlanAction,
+  withdrawTeamPlanAction,
 } from "../actions";
 
 export const RemoveConstraint = ({ id }: { id: string }) => (
-  <ActButton action={removeConstraintAction} input={{ id }} look="quiet">
+  <WithdrawButton action={removeConstraintAction} id={id}>
     remove
-  </ActButton>
+  </WithdrawButton>
 );
 
 export const AdoptPlan = ({ id }: { id: string }) => (
@@ -39,7 +42,19 @@ export const ByIdea = ({ projectId }: { projectId: string }) => (
 );
 
 export const RemovePart = ({ id }: { id: string }) => (
-  <ActButton action={removePartAction} input={{ id }} look="quiet" confirm="The part goes.">
+  <WithdrawButton action={removePartAction} id={id}>
     remove
+  </WithdrawButton>
+);
+
+export const WithdrawPlan = ({ id }: { id: string }) => (
+  <WithdrawButton action={withdrawTeamPlanAction} id={id}>
+    remove
+  </WithdrawButton>
+);
+
+export const RestoreTeam = ({ id, name }: { id: string; name: string }) => (
+  <ActButton action={restoreTeamAction} input={{ id }} look="quiet">
+    take in again<span className="sr-only"> {name}</span>
   </ActButton>
 );

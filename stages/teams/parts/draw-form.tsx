@@ -24,7 +24,7 @@ export function DrawForm({ projectId, sections, seed }: { projectId: string; sec
       <SelectField name="sectionId" label="Section" options={sections} />
       <TextField name="min" label="Smallest" type="number" className="w-20" />
       <TextField name="max" label="Largest" type="number" className="w-20" />
-      <TextField name="seed" label="Seed" className="w-28" />
+      <TextField name="seed" label="Seed" className="w-52" />
     </ActionForm>
   );
 }

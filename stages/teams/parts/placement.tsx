@@ -5,7 +5,7 @@ import type { Option } from "@/ui/option";
 import { Select } from "@/ui/select";
 import { moveStudentAction } from "../actions";
 
-/** Puts a student into another team as soon as one is chosen; the role is saved when its field is left. */
+/** Puts a student into another team as soon as one is chosen; the role is saved by Enter or when its field is left. */
 export function Placement({
   projectId,
   personId,
@@ -31,6 +31,9 @@ export function Placement({
           className="input min-h-7 w-[86px] px-1.5 py-0.5 text-sm"
           placeholder="role"
           defaultValue={role}
+          onKeyDown={(e) => {
+            if (e.key === "Enter") e.currentTarget.blur();
+          }}
           onBlur={(e) => {
             if (e.target.value !== role) void move(teamId, e.target.value);
           }}

@@ -1,7 +1,7 @@
-import { instant } from "@/ui/date";
+import { instant } from "@/platform/pages/dates";
 import { DataTable } from "@/ui/table";
 import type { PlanLine } from "../view/forming";
-import { AdoptPlan, UndoPlan } from "./buttons";
+import { AdoptPlan, UndoPlan, WithdrawPlan } from "./buttons";
 
 /** The plans that were kept, side by side: what each comes to in the class as it is now. */
 export function PlansTable({ lines }: { lines: readonly PlanLine[] }) {
@@ -42,10 +42,10 @@ export function PlansTable({ lines }: { lines: readonly PlanLine[] }) {
               <>
                 <span className="font-[650] text-moss">adopted</span> <UndoPlan id={plan.id} />
               </>
-            ) : report ? (
-              <AdoptPlan id={plan.id} />
             ) : (
-              ""
+              <>
+                {report && <AdoptPlan id={plan.id} />} <WithdrawPlan id={plan.id} />
+              </>
             ),
           },
         },

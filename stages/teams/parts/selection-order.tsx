@@ -20,7 +20,7 @@ export function SelectionOrder({ projectId, sections, seed }: { projectId: strin
       look="plain"
     >
       {sections.length > 1 && <SelectField name="sectionId" label="Section" empty="all" options={sections} />}
-      <TextField name="seed" label="Seed" className="w-28" />
+      <TextField name="seed" label="Seed" className="w-52" />
     </ActionForm>
   );
 }

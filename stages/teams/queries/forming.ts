@@ -70,6 +70,10 @@ export const constraintsOf = cache(
   `,
 );
 
+/** The groups of students who are kept apart. */
+export const apartIn = async (projectId: string): Promise<string[][]> =>
+  (await constraintsOf(projectId)).filter((c) => c.kind === "apart").map((c) => c.people);
+
 export const teamPlansOf = (projectId: string) =>
   db()<TeamPlan[]>`
     SELECT

@@ -34,6 +34,12 @@ export const teamsIn = (projectIds: readonly string[], sql: Tx = db()) => sql<(T
 /** The teams of a project with their members, by name; asked once a page. */
 export const teamsOf = cache((projectId: string): PromiseLike<Team[]> => teamsIn([projectId]));
 
+/** Teams that were retired, the last first. */
+export const retiredTeamsOf = (projectId: string) =>
+  db()<{ id: row.Team["id"]; name: row.Team["name"] }[]>`
+    SELECT id, name FROM team WHERE project_id = ${projectId} AND retired_at IS NOT NULL ORDER BY retired_at DESC
+  `;
+
 export const drawsOf = (projectId: string, purpose: string) =>
   db()<
     {

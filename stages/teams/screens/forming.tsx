@@ -1,9 +1,9 @@
 import { proposedSeed } from "@/platform/draw/seed";
+import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
 import { studentsOf } from "@/stages/people/queries/students";
-import { instant } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import { Empty, PageHead, Sheet } from "@/ui/page";
 import { teamActs } from "../acts";

@@ -36,9 +36,9 @@ export async function PartsScreen({ slug }: { slug: string }) {
           const report = shareOfParts(mine, t.members, settings.shareSchool);
           const members = t.members.map((m) => ({ value: m.id, label: m.name }));
           return (
-            <section key={t.id} className="border-t-2 border-stone-4 pt-2">
+            <section key={t.id} className="min-w-0 border-t-2 border-stone-4 pt-2">
               <div className="mb-1.5 flex flex-wrap items-baseline justify-between gap-x-6">
-                <h2 className="text-[15px]">
+                <h2 className="text-[15px] wrap-anywhere">
                   {t.name}{" "}
                   {t.concept && (
                     <Link href={`/p/${slug}/concepts/${t.conceptId}`} className="font-normal text-soft underline">
@@ -46,7 +46,7 @@ export async function PartsScreen({ slug }: { slug: string }) {
                     </Link>
                   )}
                 </h2>
-                <p className="text-sm text-soft">
+                <p className="text-sm text-soft wrap-anywhere">
                   {report.shares
                     .map(
                       (x) =>
@@ -76,7 +76,7 @@ export async function PartsScreen({ slug }: { slug: string }) {
                     <tbody>
                       {mine.map((x) => (
                         <tr key={x.id}>
-                          <td className="font-[600]">{x.name}</td>
+                          <td className="font-[600] wrap-anywhere">{x.name}</td>
                           <td>{x.role || "–"}</td>
                           <td>
                             {x.owners

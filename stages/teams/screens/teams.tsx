@@ -1,34 +1,41 @@
 import { proposedSeed } from "@/platform/draw/seed";
+import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
 import { studentsOf } from "@/stages/people/queries/students";
-import { instant } from "@/ui/date";
 import { Fold } from "@/ui/fold";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { RestoreTeam } from "../parts/buttons";
 import { ConceptOfTeam } from "../parts/concept-of-team";
 import { DrawForm } from "../parts/draw-form";
+import { FoundTeam } from "../parts/found-team";
 import { JoinTeam } from "../parts/join-team";
 import { NewTeamForm } from "../parts/new-team-form";
 import { Placement } from "../parts/placement";
 import { RenameForm } from "../parts/rename-form";
 import { TeamTabs } from "../parts/team-tabs";
-import { drawsOf, teamsOf } from "../queries/teams";
+import { apartIn } from "../queries/forming";
+import { drawsOf, retiredTeamsOf, teamsOf } from "../queries/teams";
+import { joiningOf, lookingFor } from "../view/choosing";
 
 /** Teams by section: members and roles, students without a team, and the draw. */
 export async function TeamsScreen({ slug }: { slug: string }) {
   const { frame, staff, ownTeam, actor } = await projectPage(slug);
   const p = frame.project;
-  const [teams, students, draws, concepts, settings] = await Promise.all([
+  const [teams, students, draws, concepts, settings, retired, apart] = await Promise.all([
     teamsOf(p.id),
     studentsOf(p.id),
     drawsOf(p.id, "teams"),
     conceptsOf(p.id, actor),
     settingsOf(p.id),
+    staff ? retiredTeamsOf(p.id) : [],
+    apartIn(p.id),
   ]);
   const going = concepts.filter((k) => k.fate === "goes on").map((k) => ({ value: k.id, label: k.title }));
   const self = settings.teamSchool === "self" && !staff;
   const sections = frame.sections.map((s) => ({ value: s.id, label: s.name }));
+  const me = { id: actor.id, sectionId: students.find((x) => x.id === actor.id)?.sectionId };
   const loose = students.filter((s) => !s.teamId);
   const options = teams.map((t) => ({ value: t.id, label: t.name }));
   return (
@@ -52,8 +59,18 @@ export async function TeamsScreen({ slug }: { slug: string }) {
           The roster comes first: from a CSV file or pasted from a spreadsheet.
         </Empty>
       )}
-      {!staff && teams.length === 0 && (
+      {!staff && !self && teams.length === 0 && (
         <Empty title="Teams are not formed yet">Your instructor forms them, by hand or by a draw.</Empty>
+      )}
+      {self && (
+        <Sheet className="mb-4" title="Choose your team" aside={`${settings.teamMin} to ${settings.teamMax} in each`}>
+          <p className="mb-2 text-soft">
+            {ownTeam
+              ? "To change, leave your team first, or join another with a free place."
+              : "Join a team that has a free place, or found one and let others join."}
+          </p>
+          {!ownTeam && <FoundTeam projectId={p.id} personId={actor.id} />}
+        </Sheet>
       )}
       {staff && students.length > 0 && (
         <div className={loose.length > 0 ? "no-print mb-4 grid gap-4 lg:grid-cols-[1fr_auto]" : "no-print mb-4"}>
@@ -76,7 +93,7 @@ export async function TeamsScreen({ slug }: { slug: string }) {
           <ul className="grid gap-x-8 sm:grid-cols-2 lg:grid-cols-3">
             {loose.map((s) => (
               <li key={s.id} className="flex items-center justify-between gap-2 py-0.5">
-                <span>
+                <span className="wrap-anywhere">
                   {s.name} <span className="text-sm text-soft">section {s.section}</span>
                 </span>
                 {teams.length > 0 && (
@@ -106,14 +123,14 @@ export async function TeamsScreen({ slug }: { slug: string }) {
                       {t.id === ownTeam && <span className="font-normal text-iron"> · my team</span>}
                     </p>
                   )}
-                  {staff || t.id === ownTeam ? (
+                  {staff || self || t.id === ownTeam ? (
                     <ul>
                       {t.members.map((m) => (
                         <li
                           key={m.id}
                           className="flex items-center justify-between gap-2 border-b border-line py-1 last:border-0"
                         >
-                          <span>{m.name}</span>
+                          <span className="wrap-anywhere">{m.name}</span>
                           {staff ? (
                             <Placement
                               projectId={p.id}
@@ -145,14 +162,14 @@ export async function TeamsScreen({ slug }: { slug: string }) {
                       )
                     : t.concept && <p className="mt-1 text-sm text-soft">works on {t.concept}</p>}
                   {self && (
-                    <p className="mt-1">
+                    <p className="mt-1 flex items-baseline gap-3">
                       <JoinTeam
                         projectId={p.id}
                         personId={actor.id}
                         teamId={t.id}
-                        full={t.members.length >= settings.teamMax}
-                        mine={t.id === ownTeam}
+                        joining={joiningOf(t, me, settings.teamMax, apart)}
                       />
+                      <span className="text-sm text-soft">{lookingFor(t.members.length, settings.teamMin)}</span>
                     </p>
                   )}
                 </div>
@@ -161,6 +178,16 @@ export async function TeamsScreen({ slug }: { slug: string }) {
           </section>
         );
       })}
+      {retired.length > 0 && (
+        <p className="no-print mb-3 flex flex-wrap gap-x-4 text-sm text-soft">
+          Retired:{" "}
+          {retired.map((t) => (
+            <span key={t.id}>
+              {t.name} <RestoreTeam id={t.id} name={t.name} />
+            </span>
+          ))}
+        </p>
+      )}
       {draws.length > 0 && (
         <p className="text-sm text-soft">
           Draws: {draws.map((d) => `seed ${d.seed}, ${instant(d.drawnAt)}, by ${d.drawnBy}`).join("; ")}

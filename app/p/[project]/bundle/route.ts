@@ -1,4 +1,4 @@
-import { exportProject } from "@/platform/bundle/pack";
+import { saveProjectBundle } from "@/platform/bundle/pack";
 import { allowed, download, projectId, refused } from "@/platform/pages/route";
 import { projectActs } from "@/platform/project/acts";
 import { tables } from "@/stages/tables";
@@ -8,5 +8,5 @@ export async function GET(_: Request, { params }: { params: Promise<{ project: s
   const { project: slug } = await params;
   const project = await projectId(slug);
   if (!project || !(await allowed(projectActs.export, project.id))) return refused();
-  return download(await exportProject(tables, project.id), `${slug}.zip`, "application/zip");
+  return download(await saveProjectBundle(tables, project.id), `${slug}.zip`, "application/zip");
 }

@@ -6,7 +6,8 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ person?: string }>;
+  searchParams: Promise<{ person?: string; section?: string }>;
 }) {
-  return <NotebookScreen slug={(await params).project} person={(await searchParams).person} />;
+  const { person, section } = await searchParams;
+  return <NotebookScreen slug={(await params).project} person={person} section={section} />;
 }

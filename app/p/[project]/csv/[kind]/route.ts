@@ -4,7 +4,7 @@ import { stages } from "@/stages/index";
 
 /** One of the stages' lists as CSV. */
 export async function GET(
-  _: Request,
+  request: Request,
   { params }: { params: Promise<{ project: string; kind: string }> },
 ): Promise<Response> {
   const { project: slug, kind } = await params;
@@ -13,5 +13,6 @@ export async function GET(
     .map((s) => (s.downloads && Object.hasOwn(s.downloads, kind) ? s.downloads[kind] : null))
     .find(Boolean);
   if (!project || !list || !(await allowed(list.act, project.id))) return refused();
-  return download(await list.make(project, today()), `${slug}-${kind}.csv`, "text/csv; charset=utf-8");
+  const section = new URL(request.url).searchParams.get("section");
+  return download(await list.make(project, today(), { section }), `${slug}-${kind}.csv`, "text/csv; charset=utf-8");
 }

@@ -8,8 +8,9 @@ import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { statusIn } from "@/stages/testing/status";
 import { makeProject, type World } from "@/stages/testing/world";
-import { correctRun, recordRun, restoreRun, saveProtocol, voidRun } from "./commands";
-import { protocolsOf, runsOf } from "./queries";
+import { protocolsOf, runsOf } from "../queries";
+import { saveProtocol } from "./protocols";
+import { correctRun, recordRun, restoreRun, voidRun } from "./runs";
 
 let done: () => Promise<void>;
 

@@ -1,86 +1,12 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { checkProtocol, type ProtocolDefinition } from "@/core/run/protocol";
+import type { ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
-import { newId, type Tx } from "@/platform/db/db";
+import type { Tx } from "@/platform/db/db";
 import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { noteRunEvidence } from "@/platform/evidence/record";
-import { protocolActs, runActs } from "./acts";
-import * as s from "./schema";
-
-/** A protocol; while no run leans on its version it is edited in place, afterwards a new version is made. */
-export const saveProtocol = command({
-  name: "saveProtocol",
-  act: protocolActs.edit,
-  schema: s.protocol,
-  subject: (_, i) => ({ project: i.projectId }),
-  async run({ sql, audit, by }, input): Promise<{ id: string; number: number }> {
-    const definition = input.definition as unknown as ProtocolDefinition;
-    const problems = checkProtocol(definition);
-    if (problems.length) refuse(problems.join(" "));
-    if (!input.id) {
-      const id = newId();
-      await sql`INSERT INTO protocol (id, project_id, name) VALUES (${id}, ${input.projectId}, ${input.name})`;
-      await sql`
-        INSERT INTO protocol_version (id, protocol_id, number, definition, created_by)
-        VALUES (${newId()}, ${id}, 1, ${sql.json(definition as never)}, ${by})
-      `;
-      audit({ type: "protocol", id, label: `${input.name} v1`, after: definition });
-      return { id, number: 1 };
-    }
-    const [p] = await sql<
-      { version: row.Protocol["version"]; name: row.Protocol["name"] }[]
-    >`SELECT version, name FROM protocol WHERE id = ${input.id} AND project_id = ${input.projectId} FOR UPDATE`;
-    checkVersion(found(p, "This protocol"), input.version, { name: "Name" }, input, p!);
-    const [v] = await sql<
-      { id: row.ProtocolVersion["id"]; number: row.ProtocolVersion["number"]; definition: object; used: boolean }[]
-    >`
-      SELECT
-        id, number, definition,
-        EXISTS (
-          SELECT FROM run WHERE protocol_version_id = v.id
-        ) OR EXISTS (SELECT FROM event WHERE protocol_version_id = v.id) AS used
-      FROM protocol_version v
-      WHERE protocol_id = ${input.id}
-      ORDER BY number DESC
-      LIMIT 1
-    `;
-    let number = v!.number;
-    if (v!.used && JSON.stringify(sorted(v!.definition)) !== JSON.stringify(sorted(definition))) {
-      if (!input.whatChanged)
-        refuse("Runs lean on this version, so a new one is made: say what changed and why.", "whatChanged");
-      number++;
-      await sql`
-        INSERT INTO protocol_version (id, protocol_id, number, definition, what_changed, created_by)
-        VALUES (${newId()}, ${input.id}, ${number}, ${sql.json(definition as never)}, ${input.whatChanged}, ${by})
-      `;
-    } else if (!v!.used)
-      await sql`UPDATE protocol_version SET definition = ${sql.json(definition as never)} WHERE id = ${v!.id}`;
-    await sql`UPDATE protocol SET name = ${input.name}, version = version + 1 WHERE id = ${input.id}`;
-    audit({
-      type: "protocol",
-      id: input.id,
-      label: `${input.name} v${number}`,
-      before: v!.definition,
-      after: definition,
-      reason: input.whatChanged,
-    });
-    return { id: input.id, number };
-  },
-});
-
-/** A value with its objects' keys in order, for comparing definitions as data. */
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (value && typeof value === "object")
-    return Object.fromEntries(
-      Object.entries(value)
-        .filter(([, v]) => v !== undefined && v !== "")
-        .sort(([a], [b]) => (a < b ? -1 : 1))
-        .map(([k, v]) => [k, sorted(v)]),
-    );
-  return value;
-}
+import { runActs } from "../acts";
+import * as s from "../schema";
 
 export const recordRun = command({
   name: "recordRun",
@@ -296,5 +222,77 @@ export const restoreRun = command({
       before: { state: "void", reason: run.reason },
       after: { state: "taken back" },
     });
+  },
+});
+
+/** Moves a run that was recorded for the wrong build to another build of the project, as its next attempt. */
+export const moveRun = command({
+  name: "moveRun",
+  act: runActs.void,
+  schema: s.moveRun,
+  subject: (sql, i) => ofRun(sql, i.id),
+  async run({ sql, audit, by }, input): Promise<{ attempt: number }> {
+    const run = await lockRun(sql, input.id, input.version);
+    const [to] = await sql<
+      {
+        id: row.Build["id"];
+        revision: row.Build["revision"];
+        label: string;
+        from: row.Build["id"];
+        projectId: row.Build["projectId"];
+        versionId: row.ProtocolVersion["id"];
+        protocolId: row.ProtocolVersion["protocolId"];
+        number: row.ProtocolVersion["number"];
+        n: number;
+      }[]
+    >`
+      SELECT
+        b.id, b.revision, t.name || ' G' || b.number AS label, r.build_id AS from, b.project_id, v.id AS version_id,
+        v.protocol_id, v.number,
+        coalesce(
+          (
+            SELECT max(attempt)
+            FROM run
+            WHERE build_id = b.id AND protocol_version_id = r.protocol_version_id AND place = 'bench'
+          ),
+          0
+        )::int AS n
+      FROM run r
+      JOIN build b ON b.id = ${input.buildId} AND b.project_id = r.project_id
+      JOIN team t ON t.id = b.team_id
+      JOIN protocol_version v ON v.id = r.protocol_version_id
+      WHERE r.id = ${input.id}
+    `;
+    const target = found(to, "The other build");
+    if (target.id === target.from) refuse("The run is of this build already.", "buildId");
+    const attempt = target.n + 1;
+    await sql`
+      UPDATE run
+      SET build_id = ${target.id}, build_revision = ${target.revision}, attempt = ${attempt}, version = version + 1
+      WHERE id = ${input.id}
+    `;
+    await sql`DELETE FROM evidence WHERE run_id = ${input.id}`;
+    if (run.state === "valid" || run.state === "void")
+      await noteRunEvidence(
+        sql,
+        {
+          id: input.id,
+          projectId: target.projectId,
+          buildId: target.id,
+          buildRevision: target.revision,
+          protocolId: target.protocolId,
+          protocolNumber: target.number,
+        },
+        by,
+      );
+    audit({
+      type: "run",
+      id: input.id,
+      label: `attempt ${run.attempt}, now attempt ${attempt} of ${target.label}`,
+      before: { build: target.from },
+      after: { build: target.id },
+      reason: input.reason,
+    });
+    return { attempt };
   },
 });

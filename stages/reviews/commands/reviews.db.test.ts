@@ -7,8 +7,8 @@ import { checkMilestone } from "@/stages/plan/commands/milestones";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
-import { decideReview, submitSheet } from "./commands";
-import { reviewsOf } from "./queries";
+import { reviewsOf } from "../queries";
+import { decideReview, submitSheet } from "./marking";
 
 let done: () => Promise<void>;
 
@@ -110,7 +110,16 @@ describe("reviews and grades", () => {
       fields: { whatChanged: expect.stringContaining("1 grade changed") },
     });
     await ok(publishGrades, boss, { projectId: w.projectId, whatChanged: "notebook came in" });
-    const all = await publicationsOf(w.projectId);
+    const set = { projectId: w.projectId, personId: w.students[0], component: "review", kind: "override" };
+    await ok(enterMark, boss, { ...set, percent: "80", reason: "Held the review alone" });
+    await ok(publishGrades, boss, { projectId: w.projectId, whatChanged: "review set" });
+    const [newest, ...all] = await publicationsOf(w.projectId);
+    // The student reads why a mark was set by hand, and what was computed.
+    expect(newest!.ledger[0]!.components.find((c) => c.key === "review")).toMatchObject({
+      percent: "80",
+      computed: "100",
+      reason: "Held the review alone",
+    });
     expect(all.map((p) => p.number)).toEqual([2, 1]);
     expect(all[0]!.ledger[0]!.grade).not.toBe(all[1]!.ledger[0]!.grade);
   });

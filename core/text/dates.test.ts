@@ -1,0 +1,22 @@
+import { dateStyle } from "@/core/vocabulary/project";
+import { datesIn } from "./dates";
+
+test.each([
+  ["day", "Tue 2 March", "2 Mar", "2 March 2027", "2 Mar 14:05"],
+  ["month", "Tue, March 2", "Mar 2", "March 2, 2027", "Mar 2, 2:05 PM"],
+  ["year", "Tue 2027-03-02", "03-02", "2027-03-02", "03-02 14:05"],
+] as const)("%s first: with weekday, for tables, with year, with time", (style, long, short, full, at) => {
+  const d = datesIn(style);
+  const instant = "2027-03-02T14:05:00";
+  expect([d.longDate(instant), d.shortDate(instant), d.fullDate(instant), d.instant(instant)]).toEqual([
+    long,
+    short,
+    full,
+    at,
+  ]);
+});
+
+test("every style of the list can be written; what is no date is refused", () => {
+  for (const style of dateStyle.values) expect(datesIn(style).fullDate("2027-12-31")).toContain("2027");
+  expect(() => datesIn("day").shortDate("soon")).toThrow(RangeError);
+});

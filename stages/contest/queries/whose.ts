@@ -1,0 +1,11 @@
+import type * as row from "@/platform/db/rows";
+import "server-only";
+import type { Tx } from "@/platform/db/db";
+
+/** The project that an entry is of. */
+export const ofEntry = async (sql: Tx, id: string) => {
+  const [e] = await sql<
+    { projectId: row.Event["projectId"] }[]
+  >`SELECT e.project_id FROM entry n JOIN event e ON e.id = n.event_id WHERE n.id = ${id}`;
+  return e ? { project: e.projectId } : null;
+};

@@ -1,0 +1,20 @@
+import type * as row from "@/platform/db/rows";
+import "server-only";
+import { withdrawal } from "@/platform/withdraw/withdrawal";
+import { notebookActs } from "./acts";
+
+/** A student takes an own entry out of the notebook; it stays where it can be brought back from. */
+export const withdrawEntryOfNotebook = withdrawal({
+  name: "withdrawEntryOfNotebook",
+  kind: "notebook entry",
+  table: "notebook_entry",
+  act: notebookActs.write,
+  async subject(sql, id) {
+    const [e] = await sql<
+      { projectId: row.NotebookEntry["projectId"]; personId: row.NotebookEntry["personId"] }[]
+    >`SELECT project_id, person_id FROM notebook_entry WHERE id = ${id}`;
+    return e ? { project: e.projectId, person: e.personId } : null;
+  },
+  label: "'of ' || x.on_date",
+  needsReason: true,
+});

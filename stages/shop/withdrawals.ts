@@ -1,0 +1,13 @@
+import "server-only";
+import { withdrawal } from "@/platform/withdraw/withdrawal";
+import { toolActs } from "./acts";
+
+/** A tool goes with its sign-offs and with the lines of gates that ask for them. */
+export const withdrawTool = withdrawal({
+  name: "withdrawTool",
+  kind: "tool",
+  table: "tool",
+  act: toolActs.sign,
+  label: "x.name",
+  needsReason: true,
+});
