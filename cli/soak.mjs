@@ -174,9 +174,8 @@ async function report({ sql, project, acknowledged, sent, refusals, streams, hea
   const behind = streams.filter((s) => s.last !== number);
   const later = heap.slice(Math.ceil(heap.length / 3));
   const growth = later.length > 1 ? Math.max(...later.slice(-3)) / Math.max(1, later[0]) : 1;
-  say(
-    `\n${acknowledged.size} writes acknowledged of ${sent.size} sent; ${lost.length} lost, ${half.length} half or doubled`,
-  );
+  say(`\n${acknowledged.size} writes acknowledged of ${sent.size} sent`);
+  say(`${lost.length} lost, ${half.length} half or doubled`);
   for (const [id, words] of refusals) say(`  never acknowledged: ${id}: ${words}`);
   say(`${streams.length - behind.length} of ${streams.length} streams heard of the last write (number ${number})`);
   say(`memory at the end ${growth.toFixed(2)} times that after a third of the time`);
