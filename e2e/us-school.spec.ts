@@ -163,7 +163,7 @@ test("64 students, pounds and inches: from the roster to the next edition", asyn
     }
     expect(job.count()).toBeLessThanOrEqual(9 * 3);
     await page.goto(`${at}/needs`);
-    for (const limit of ["mass ≤ 9 lb", "envelope 18 × 12 × 14 in", "cost ≤ 35"])
+    for (const limit of ["mass ≤ 9 lb", "envelope 18 × 12 × 14 in", "cost ≤ 35", "≥ 3.5 ft", "36 ± 0.5 in"])
       await expect(page.getByRole("cell", { name: limit })).toBeVisible();
   });
   await test.step("teams are drawn, and a gate is signed for all of them in at most three presses", async () => {

@@ -40,7 +40,7 @@ test("a build is withdrawn with its runs and brought back; a student is correcte
   const twin = twins.filter({ hasNotText: "Cistern" });
   await twin.getByRole("button", { name: "correct" }).click();
   await page.getByLabel("Name", { exact: true }).first().fill("Amara Diallo B");
-  await choose(page.getByLabel("Section", { exact: true }).first(), { label: "5" });
+  await choose(page.getByRole("combobox", { name: "Section" }).first(), { label: "5" });
   await page.getByRole("button", { name: "Save", exact: true }).click();
   const moved = page.getByRole("row", { name: /Amara Diallo B 5/ });
   await expect(moved).toBeVisible();

@@ -119,13 +119,14 @@ export function ruleDiffers(rule: Rule, limit: Limit): string | null {
     return rule.size && limit.sides && sorted(rule.size.sides) === sorted(limit.sides) ? null : differ;
   }
   const unit = parseUnit(limit.unit);
-  const stated = rule.limits
-    .filter((l) => unit && (l.unit === "1" ? limit.unit === "1" : sameDimension(l.dimension, unit.dimension)))
-    .flatMap((l) => [l.low, l.high])
-    .filter((x) => x !== null);
-  const wanted =
-    limit.comparator === "±" ? [limit.target, limit.second] : limitRange(limit).map((d) => d?.toString() ?? null);
-  // A tolerance is a difference, which in °C is not shifted as a temperature is: its centre is enough.
-  const needed = (limit.comparator === "±" ? wanted.slice(0, 1) : wanted).filter((x) => x !== null);
-  return needed.every((x) => stated.some((s) => new Decimal(s).eq(x!))) ? null : differ;
+  const same = rule.limits.filter(
+    (l) => unit && (l.unit === "1" ? limit.unit === "1" : sameDimension(l.dimension, unit.dimension)),
+  );
+  const stated = same.flatMap((l) => [l.low, l.high, l.around?.value ?? null]).filter((x) => x !== null);
+  // A rule that names a value without its tolerance agrees with a limit around it.
+  const needed =
+    limit.comparator === "±" && !same.some((l) => l.around)
+      ? [limit.target]
+      : limitRange(limit).map((d) => d?.toString() ?? null);
+  return needed.every((x) => x === null || stated.some((s) => new Decimal(s).eq(x))) ? null : differ;
 }

@@ -18,8 +18,12 @@ import { addDays, daysBetween } from "../sessions/date";
 import { scheduleTasks } from "../sessions/network";
 import { classSessions } from "../sessions/sessions";
 import { scoreSheet } from "../sheet/sheet";
-import { compareMeans, runsPerSide } from "../stats/compare";
+import { compareMeans, powerOf, runsPerSide, shownBy } from "../stats/compare";
 import { describe as describeValues, mean, median, outliers, variance } from "../stats/describe";
+import { insideT, twoSidedT, upperF } from "../stats/distributions";
+import { wilson } from "../stats/proportion";
+import { holm } from "../stats/several";
+import { twoWay } from "../stats/two-way";
 import type { PlaceNumbering } from "../vocabulary/contest";
 import type { OneSided } from "../vocabulary/needs";
 import type { AttemptMethod } from "../vocabulary/runs";
@@ -41,6 +45,13 @@ const scope: Record<string, unknown> = {
   addDays,
   daysBetween,
   runsPerSide,
+  powerOf,
+  shownBy,
+  insideT,
+  twoSidedT,
+  upperF,
+  wilson,
+  holm,
   mean,
   median,
   outliers,
@@ -54,6 +65,11 @@ const scope: Record<string, unknown> = {
     return evaluateFormula(second, { ...inputs, A: evaluateFormula(first, inputs) });
   },
   two: (a: number[], b: number[]) => compareMeans({ name: "A", values: a }, { name: "B", values: b }).value,
+  /** F and p of an effect of two crossed factors; a letter a value names its levels. */
+  crossed(rows: string, columns: string, values: number[], effect: "row" | "column" | "interaction") {
+    const found = twoWay(values.map((v, i) => ({ row: rows[i]!, column: columns[i]!, values: [v] })))![effect]!;
+    return [found.F, found.p];
+  },
   verdict: (comparator: OneSided, target: string, value: string, U: number) =>
     statusOf({ comparator, target, second: null, sides: null, unit: "1" }, { kind: "value", value, U }, []).value,
   points: (rule: PointsRule, value: string, context?: RuleContext) =>

@@ -1,5 +1,20 @@
 # Runs the R lines of cases.txt again: prints what differs, and how many agree.
 options(digits = 15)
+
+# helpers
+# Two factors crossed: F and p of an effect, each main effect judged after the other. A letter a value names its level.
+crossed <- function(rows, columns, y, effect) {
+  a <- strsplit(rows, "")[[1]]
+  b <- strsplit(columns, "")[[1]]
+  both <- lm(y ~ a + b)
+  full <- if (max(table(a, b)) > 1) lm(y ~ a * b) else both
+  pair <- switch(effect, row = list(lm(y ~ b), both), column = list(lm(y ~ a), both), list(both, full))
+  df <- df.residual(pair[[1]]) - df.residual(pair[[2]])
+  F <- (deviance(pair[[1]]) - deviance(pair[[2]])) / df / (deviance(full) / df.residual(full))
+  c(F, pf(F, df, df.residual(full), lower.tail = FALSE))
+}
+# end of helpers
+
 here <- sub("^--file=", "", grep("^--file=", commandArgs(FALSE), value = TRUE))
 lines <- readLines(file.path(dirname(here), "cases.txt"), encoding = "UTF-8")
 agree <- 0

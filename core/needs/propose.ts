@@ -25,6 +25,8 @@ const costs = /[$€£¥]|\b(?:costs?|budget|price|credits?|cr|spend|parts list)
  * @example proposeRequirement("Weighs at most 9 lb").comparator // => "≤"
  * @example proposeRequirement("Weighs at most 9 lb").target // => "4.08233133"
  * @example proposeRequirement("Fits into 18 × 12 × 14 in").measure // => "envelope"
+ * @example proposeRequirement("The hose is at least 3 ft 6 in long").target // => "1.0668"
+ * @example proposeRequirement("The handle stands 36 ± 0.5 in up").comparator // => "±"
  * @example proposeRequirement("Nice to look at").comparator // => null
  */
 export function proposeRequirement(sentence: string): ProposedRequirement {
@@ -57,9 +59,9 @@ export function proposeRequirement(sentence: string): ProposedRequirement {
   return {
     ...nothing,
     measure,
-    comparator: limit.bound,
-    target: limit.bound === "≤" ? limit.high : limit.low,
-    second: limit.bound === "between" ? limit.high : null,
+    comparator: limit.around ? "±" : limit.bound,
+    target: limit.around?.value ?? (limit.bound === "≤" ? limit.high : limit.low),
+    second: limit.around?.tolerance ?? (limit.bound === "between" ? limit.high : null),
     unit: limit.unit,
     method: measure ? "inspection" : "test",
   };

@@ -16,11 +16,15 @@ export interface StatedLimit {
   readonly bound: "≤" | "≥" | "=" | "between";
   readonly low: string | null;
   readonly high: string | null;
+  /** Stated as a value with its tolerance, “36 ± 0.5 in”: both in SI. */
+  readonly around?: { readonly value: string; readonly tolerance: string };
 }
 
 const numeral = String.raw`[+\-−]?\d+(?:[.,]\d+)?(?:\s+\d+\/\d+)?`;
 const unit = String.raw`[°µa-zA-Z%][a-zA-Z0-9°µ²³/^%·]*(?:\s*\/\s*(?:min|s|h|m|kg|L))?`;
-const quantity = new RegExp(String.raw`(${numeral})\s*(?:(?:to|–|-|and)\s*(${numeral})\s*)?(${unit})?`, "g");
+const quantity = new RegExp(String.raw`(${numeral})\s*(?:(to|–|-|and|±|\+\/-|\+-)\s*(${numeral})\s*)?(${unit})?`, "g");
+/** What may follow a number with its unit and belong to it: “3 ft 6 in”. */
+const smaller = new RegExp(String.raw`^\s+(\d+(?:[.,]\d+)?(?:\s+\d+\/\d+)?)\s*(${unit})`);
 /** A text that ends with one of these words, or with one of these signs, just before its number. */
 const endsWith = (words: string[], signs: string) =>
   new RegExp(`\\b(?:${words.join("|")})\\b[^.;,]{0,24}$|${signs}\\s*$`, "i");
@@ -81,57 +85,83 @@ const spelled: Record<string, string> = {
   millilitres: "mL",
 };
 
+const unitNamed = (word: string) => spelled[word.toLowerCase()] ?? word.replace(/[.,;]$/, "");
+
 const si = (value: string, unit: string): string | null => {
   const read = parseQuantity(value.replace("−", "-"), unit);
   return read.ok ? read.quantity.si : null;
 };
 
 /**
- * The limits that a sentence states in numbers: “at most 5 kg”, “2–8 °C”, “10 h or more”. Units that are not known make
+ * What follows a quantity and belongs to it: the 6 in of “3 ft 6 in”, the 30 s of “2 min 30 s”. Its text as it stands,
+ * and the whole in SI; null where nothing does.
+ */
+function continued(first: string, unit: string, rest: string): { text: string; si: string } | null {
+  const m = smaller.exec(rest);
+  if (!m) return null;
+  const [whole, number, word] = m as unknown as [string, string, string];
+  const [large, small] = [parseUnit(unit), parseUnit(unitNamed(word))];
+  if (!large || !small || !sameDimension(large.dimension, small.dimension) || small.factor.gte(large.factor))
+    return null;
+  const read = si(`${first} ${unit} ${number} ${unitNamed(word)}`, unit);
+  return read === null ? null : { text: whole.replace(/[.,;]$/, ""), si: read };
+}
+
+/**
+ * The limits that a sentence states in numbers: “at most 5 kg”, “2–8 °C”, “36 ± 0.5 in”, “10 h or more”. Units that are not known make
  * the number a bare one.
  * @example limitsInText("Weighs at most 5.0 kg").map((l) => [l.bound, l.high, l.unit]) // => [["≤", "5", "kg"]]
  * @example limitsInText("Kept at 2–8 °C").map((l) => [l.low, l.high]) // => [["275.15", "281.15"]]
+ * @example limitsInText("At least 3 ft 6 in long").map((l) => [l.text, l.low]) // => [["3 ft 6 in", "1.0668"]]
+ * @example limitsInText("Stands 36 ± 0.5 in up").map((l) => [l.low, l.high]) // => [["0.9017", "0.9271"]]
  * @example limitsInText("Nice to look at") // => []
  */
 export function limitsInText(sentence: string): StatedLimit[] {
   const out: StatedLimit[] = [];
+  let read = 0;
   for (const m of sentence.matchAll(quantity)) {
-    const [whole, first, second, word] = m as unknown as [string, string, string | undefined, string | undefined];
+    const [whole, first, joint, second, word] = m as unknown as [string, string, string?, string?, string?];
+    // What an earlier quantity took up with it.
+    if (m.index < read) continue;
     const before = sentence.slice(0, m.index);
     // Numbers inside codes and dates (R-03, 2027-03-02) are names, not measures.
     if (/[A-Za-z]-?$/.test(before) || /\d-\d/.test(sentence.slice(m.index, m.index + 8))) continue;
-    const named = word ? (spelled[word.toLowerCase()] ?? word.replace(/[.,;]$/, "")) : "";
+    const named = word ? unitNamed(word) : "";
     const known = named ? parseUnit(named) : null;
     const unit = known ? named : "1";
-    const [a, b] = [si(first, unit), second === undefined ? null : si(second, unit)];
+    const end = m.index + (known || !word ? whole.length : whole.length - word.length);
+    const more = known && second === undefined ? continued(first, unit, sentence.slice(end)) : null;
+    read = end + (more?.text.length ?? 0);
+    const rest = sentence.slice(read);
+    const tolerance = joint !== undefined && /[±+]/.test(joint);
+    const [a, b] = [more?.si ?? si(first, unit), second === undefined || tolerance ? null : si(second, unit)];
     if (a === null) continue;
-    const rest = sentence.slice(m.index + (known || !word ? whole.length : whole.length - word.length));
-    const between = b !== null || /\bbetween\b[^.;]{0,12}$/i.test(before);
-    const bound =
-      between && b !== null
-        ? "between"
-        : upper.test(before) || after.upper.test(rest)
-          ? "≤"
-          : lower.test(before) || after.lower.test(rest)
-            ? "≥"
-            : "=";
-    const [low, high] =
-      bound === "between"
-        ? new Decimal(a).lte(b!)
+    // A difference, so that in °C it is not shifted as a temperature is.
+    const by = tolerance ? si(second!, unit) : null;
+    const around = by && { value: a, tolerance: new Decimal(by).minus(si("0", unit)!).abs().toString() };
+    const ends = around
+      ? [new Decimal(a).minus(around.tolerance).toString(), new Decimal(a).plus(around.tolerance).toString()]
+      : b === null
+        ? null
+        : new Decimal(a).lte(b)
           ? [a, b]
-          : [b, a]
-        : bound === "≤"
-          ? [null, a]
-          : bound === "≥"
-            ? [a, null]
-            : [a, a];
+          : [b, a];
+    const bound = ends
+      ? "between"
+      : upper.test(before) || after.upper.test(rest)
+        ? "≤"
+        : lower.test(before) || after.lower.test(rest)
+          ? "≥"
+          : "=";
+    const [low, high] = ends ?? (bound === "≤" ? [null, a] : bound === "≥" ? [a, null] : [a, a]);
     out.push({
-      text: whole.slice(0, known || !word ? undefined : whole.length - word.length).trim(),
+      text: sentence.slice(m.index, read).trim(),
       unit,
       dimension: known?.dimension ?? {},
       bound,
-      low,
-      high,
+      low: low ?? null,
+      high: high ?? null,
+      ...(around ? { around } : {}),
     });
   }
   return out;

@@ -1,4 +1,4 @@
-import { jStat } from "jstat";
+import { insideT } from "./distributions";
 
 export interface Description {
   readonly n: number;
@@ -50,7 +50,7 @@ export function describe(values: readonly number[]): Description | null {
   if (values.length === 0) return null;
   const m = mean(values);
   const sd = values.length > 1 ? Math.sqrt(variance(values)) : null;
-  const half = sd === null ? 0 : (jStat.studentt.inv(0.975, values.length - 1) * sd) / Math.sqrt(values.length);
+  const half = sd === null ? 0 : (insideT(0.95, values.length - 1) * sd) / Math.sqrt(values.length);
   return {
     n: values.length,
     mean: m,

@@ -1,3 +1,4 @@
+import { changedVariables } from "@/core/builds/variables";
 import { axisOf } from "@/core/quantity/axis";
 import { decimalsFor, formatSi, fromSi } from "@/core/quantity/quantity";
 import type { AssessedRun } from "@/core/run/assess";
@@ -5,7 +6,6 @@ import { channelsOf, readTo } from "@/core/run/protocol";
 import { compareMeans } from "@/core/stats/compare";
 import { outliers } from "@/core/stats/describe";
 import type { Build } from "@/stages/builds/queries";
-import { changedVariables } from "@/stages/builds/view";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";
 import type { Protocol, StoredRun } from "./queries";
@@ -73,7 +73,7 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
     summary: state.summary(build.id, protocol.id, d.primary),
     before,
     comparison,
-    changed: before ? changedVariables(build, before) : [],
+    changed: before ? changedVariables(before.variables, build.variables) : [],
     verdicts: asked.map((r) => ({ id: r.id, code: r.code, value: state.verdict(r.id, build.id) })),
     /** The limit on the primary channel, for the chart. */
     limit: limit
@@ -102,6 +102,12 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
 }
 
 export type BenchView = ReturnType<typeof benchView>;
+
+/** A difference and its interval without their sign, small end first: what "more" or "less" goes before. */
+export function sizeOf(compared: { readonly difference: number; readonly interval: readonly [number, number] }) {
+  const [a, b] = compared.interval.map(Math.abs) as [number, number];
+  return { size: Math.abs(compared.difference), from: Math.min(a, b), to: Math.max(a, b) };
+}
 
 /** The axis of a chart over all generations, what they are held against included. */
 export const generationsAxis = (view: Pick<BenchView, "generations" | "limit">, benchmark: number | undefined) =>

@@ -1,7 +1,7 @@
 import { unitsOf } from "@/core/quantity/systems";
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aProtocol, aRequirement, aState, aTeam } from "@/stages/testing/rows";
-import { changedVariables, generationsView, margin, size } from "./view";
+import { generationsView, margin, size } from "./view";
 
 const mass = aRequirement("R-01", { measure: "mass", comparator: "≤", target: "6", unit: "kg" });
 const cost = aRequirement("R-02", { measure: "cost", comparator: "≤", target: "80", unit: "1" });
@@ -78,12 +78,6 @@ test("a margin needs a limit and a value", () => {
   expect(margin(mass, aBuild("Alder", 1), metric)).toBeNull();
   expect(margin(mass, aBuild("Alder", 1, { mass: "5.5" }), metric)).toEqual({ text: "0.50 kg", bad: false });
   expect(size(aBuild("Alder", 1), metric)).toBeNull();
-});
-
-test("design variables that differ, that came, and that went are changes", () => {
-  const of = (variables: Record<string, string>) => ({ variables });
-  expect(changedVariables(of({ drum: "80", cups: "6" }), of({ drum: "90", cups: "6" }))).toEqual(["drum"]);
-  expect(changedVariables(of({ drum: "80" }), of({ rope: "4" }))).toEqual(["drum", "rope"]);
 });
 
 test("in a US project masses are pounds and sides inches, margins too", () => {

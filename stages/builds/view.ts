@@ -35,11 +35,12 @@ export function margin(r: RequirementRow, b: Build, units: ProjectUnits): { text
 
 export const size = (b: Build, units: ProjectUnits) => (b.sides ? showSides(b.sides, units) : null);
 
-/** The design variables that differ between two builds, by name. */
-export const changedVariables = (a: Pick<Build, "variables">, b: Pick<Build, "variables">): string[] =>
-  [...new Set([...Object.keys(a.variables), ...Object.keys(b.variables)])].filter(
-    (k) => a.variables[k] !== b.variables[k],
-  );
+/** What a build weighs, costs and measures, as far as it was recorded, each with its name. */
+export const weightOf = (b: Build, units: ProjectUnits, currency: string): (readonly [string, string])[] => [
+  ...(b.mass === null ? [] : [["Mass", `${formatSi(b.mass, units.mass, 2)} ${units.mass}`] as const]),
+  ...(b.cost === null ? [] : [["Cost", `${formatSi(b.cost, "1", 2)} ${currency}`.trim()] as const]),
+  ...(b.sides ? [["Size", `${showSides(b.sides, units)} ${units.side}`] as const] : []),
+];
 
 interface Shown {
   readonly value: number | null;

@@ -4,7 +4,7 @@ import Link from "@/ui/link";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
-import type { BenchView } from "../view";
+import { type BenchView, sizeOf } from "../view";
 
 /** What the attempts come to: the counted value, the scatter, and the requirements that ask for it. */
 export function BenchSummary({
@@ -52,25 +52,17 @@ export function BenchSummary({
 export function BenchComparison({ view, number }: { view: BenchView; number: number }) {
   const { comparison, before, primary, changed } = view;
   if (!comparison) return null;
+  const told = comparison.value.kind === "compared" && comparison.value.distinct ? comparison.value : null;
+  const size = told && sizeOf(told);
   return (
-    <p
-      className={cx(
-        "my-3 rounded-md px-4 py-2.5",
-        comparison.value.kind === "compared" && comparison.value.distinct ? "bg-moss-wash" : "bg-ochre-wash",
-      )}
-    >
-      {comparison.value.kind === "compared" && comparison.value.distinct ? (
+    <p className={cx("my-3 rounded-md px-4 py-2.5", told ? "bg-moss-wash" : "bg-ochre-wash")}>
+      {told ? (
         <>
-          G{number} gives {comparison.value.difference > 0 ? "more" : "less"} than G{before!.number} by{" "}
+          G{number} gives {told.difference > 0 ? "more" : "less"} than G{before!.number} by{" "}
           <Figure working={comparison.working} unit={primary.unit} className="font-[650]">
-            {formatNumber(Math.abs(comparison.value.difference), 2)}
+            {formatNumber(size!.size, 2)}
           </Figure>{" "}
-          (
-          {comparison.value.interval
-            .map((x) => formatNumber(Math.abs(x), 2))
-            .sort()
-            .join(" to ")}
-          ): larger than the scatter between runs.{" "}
+          ({formatNumber(size!.from, 2)} to {formatNumber(size!.to, 2)}): larger than the scatter between runs.{" "}
         </>
       ) : (
         <>

@@ -1,4 +1,5 @@
 import { notFound } from "next/navigation";
+import { changedVariables } from "@/core/builds/variables";
 import { formatNumber } from "@/core/quantity/quantity";
 import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
@@ -12,7 +13,7 @@ import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
 import { PhotoUpload, RemovePhoto, WithdrawBuild } from "../parts/buttons";
 import { buildById } from "../queries";
-import { changedVariables, margin } from "../view";
+import { margin, weightOf } from "../view";
 
 /** One build: its record, its limits with margins, its photos, and how every requirement stands. */
 export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
@@ -23,7 +24,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
   const mine = staff || b.teamId === ownTeam;
   const siblings = facts.builds.filter((x) => x.teamId === b.teamId);
   const parents = facts.builds.filter((x) => b.parents.includes(x.id));
-  const changed = parents.length === 1 ? changedVariables(b, parents[0]!) : null;
+  const changed = parents.length === 1 ? changedVariables(parents[0]!.variables, b.variables) : null;
   const statuses = facts.requirements.map((r) => ({
     r,
     verdict: facts.verdict(r.id, b.id),
@@ -74,10 +75,11 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
                     "Expected",
                     [b.expected, b.predicted && `predicted ${formatNumber(b.predicted, 1)}`].filter(Boolean).join("; "),
                   ],
+                  ...weightOf(b, frame.units, p.currency),
                   ["What it taught", b.learned],
                   ["Made from", parents.map((x) => `${x.team} G${x.number}`).join(", ")],
                   ["Features", b.features.join(", ")],
-                ] as const
+                ] as (readonly [string, string])[]
               ).map(
                 ([k, v]) =>
                   v && (
