@@ -46,6 +46,10 @@ export interface AssessedRun {
   readonly alarms: readonly string[];
 }
 
+/** To the digits that a line in SI shows; what the arithmetic left over does not turn an exact half into less. */
+const digitsOf = (value: number) =>
+  new Decimal(value.toPrecision(14)).toSignificantDigits(shownDigits, Decimal.ROUND_HALF_UP).toNumber();
+
 const standardU = (resolution: string, u: string | undefined) => (u ? Number(u) : Number(resolution) / Math.sqrt(12));
 
 /**
@@ -202,7 +206,7 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
         warnings,
         steps: [
           `${d.key} = ${showFormula(d.expression)}`,
-          `in SI: ${r.substituted} = ${Number(r.value.toPrecision(shownDigits))}`,
+          `in SI: ${r.substituted} = ${digitsOf(r.value)}`,
           `in ${d.unit}: ${inUnit(r.value, factor, U > 0 ? { value, U, digits } : shown, d.unit)}`,
         ],
         inputs: symbols.flatMap((s) => (inputs[s] ? [inputs[s]] : [])),

@@ -12,6 +12,9 @@ import { assessRun, summariseRuns } from "../run/assess";
 import type { ProtocolDefinition } from "../run/protocol";
 import { combineSheets, scoreSheet } from "../sheet/sheet";
 import { compareMeans } from "../stats/compare";
+import { crossFactors } from "../stats/crossed";
+import { foresight } from "../stats/prediction";
+import { compareSeveral } from "../stats/several";
 import { attemptMethod } from "../vocabulary/runs";
 import type { Working } from "./working";
 import { makeWorking } from "./working";
@@ -188,6 +191,24 @@ const kinds: Record<string, () => Working[]> = {
     const group = (name: string) => ({ name, values: many(2, 6, () => Number((random() * 9).toFixed(2)) * scale) });
     return [compareMeans(group("A"), group("B"), { unit: "m", resolution: pick([0, scale / 100]) }).working];
   },
+  several: () => {
+    const scale = 10 ** -below(4);
+    const group = (_: number, i = below(1000)) => ({
+      name: `g${i}`,
+      values: many(2, 5, () => Number((random() * 9).toFixed(2)) * scale),
+    });
+    return compareSeveral(many(3, 4, group), { unit: "m", resolution: scale / 100 }).map((x) => x.comparison.working);
+  },
+  crossing: () => {
+    const values = () => many(1, 3, () => Number((5 + random() * 4).toFixed(2)));
+    const cells = ["a", "b"].flatMap((row) => ["s", "m", "l"].map((column) => ({ row, column, values: values() })));
+    return [crossFactors(cells, ["valve", "stroke"], { unit: "L/min", resolution: 0.01 }).working];
+  },
+  foresight: () => [
+    foresight(
+      many(1, 5, (i) => ({ name: `G${i}`, predicted: Number(decimal(9, 1)), measured: Number(decimal(9, 2)) + 0.01 })),
+    ).working,
+  ],
   run: () => Object.values(oneRun(0).values).map((v) => v.working),
   build: () => [
     summariseRuns(

@@ -4,7 +4,7 @@ import { evidenceOf } from "@/stages/needs/queries/facts";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { assessAll } from "@/stages/needs/view/verdicts";
 import { benchValues, type Protocol, runsOf } from "./queries";
-import type { BenchFacts } from "./view";
+import type { BenchFacts } from "./view/bench";
 
 /** How many attempts stand on the bench's page unless all are asked for. */
 const shown = 12;

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { mostInExperiment, readFactors } from "@/core/stats/experiment";
 import { attemptMethod, better, enteredState, foulMethod } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
 
@@ -108,3 +109,33 @@ export const restoreRun = yup.object({ id: c.id(), version: c.version() });
 
 /** A run that was recorded for the wrong build. */
 export const moveRun = yup.object({ id: c.id(), version: c.version(), buildId: c.id(), reason: c.text(300) });
+
+/** A small experiment: what is set to which levels, how often each combination is measured, the minutes a run takes. */
+export const experiment = yup.object({
+  factors: yup
+    .string()
+    .trim()
+    .required("Write a factor a line, like valve: flap, ball")
+    .test("factors", "", function check(v) {
+      const read = readFactors(v ?? "");
+      return read.ok || this.createError({ message: read.message });
+    })
+    .test("runs", "", function check(v) {
+      const read = readFactors(v ?? "");
+      const repeats = Number(this.parent.repeats);
+      const runs = read.ok ? read.factors.reduce((n, f) => n * f.levels.length, repeats) : 0;
+      return (
+        runs <= mostInExperiment.runs ||
+        this.createError({ message: `That makes ${runs} runs: at most ${mostInExperiment.runs}. Take fewer levels.` })
+      );
+    }),
+  repeats: yup
+    .number()
+    .typeError("Give a number, like 3")
+    .integer("A whole number")
+    .min(1, "At least 1")
+    .max(20, "At most 20")
+    .default(2),
+  minutes: yup.number().typeError("Give the minutes, like 4").min(0.5, "At least half a minute").max(240).default(4),
+  seed: c.text(40),
+});

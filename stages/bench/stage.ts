@@ -72,7 +72,11 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
 export const bench: Stage = {
   key: "bench",
   name: "Bench",
-  pages: [{ label: "Bench", path: "/bench" }],
+  pages: [
+    { label: "Bench", path: "/bench" },
+    { label: "Compare runs", path: "/bench/compare" },
+    { label: "Plan an experiment", path: "/bench/experiment" },
+  ],
   shows: ["run", "protocol", "build", "needs", "evidence", "team"],
   commands: [protocols, runs, withdrawals],
   stratum,

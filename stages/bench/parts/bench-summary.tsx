@@ -4,7 +4,7 @@ import Link from "@/ui/link";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
-import { type BenchView, sizeOf } from "../view";
+import { type BenchView, sizeOf } from "../view/bench";
 
 /** What the attempts come to: the counted value, the scatter, and the requirements that ask for it. */
 export function BenchSummary({

@@ -16,7 +16,7 @@ import { formatNumber } from "@/core/quantity/quantity";
 
 export interface Generation {
   label: string;
-  runs: number[];
+  runs: readonly number[];
   mean: number | null;
   low: number | null;
   high: number | null;
@@ -28,6 +28,8 @@ export interface Generation {
  */
 export default function GenerationsChart({
   name,
+  by = "generation",
+  dots: dotWords = "runs, mean and 95 % interval",
   unit,
   generations,
   axis,
@@ -35,8 +37,12 @@ export default function GenerationsChart({
   limit,
 }: {
   name: string;
+  /** What the groups are. */
+  by?: string;
+  /** What the dots are, and what stands beside them. */
+  dots?: string;
   unit: string;
-  generations: Generation[];
+  generations: readonly Generation[];
   /** The axis of the values. */
   axis: Axis;
   benchmark: { value: number; label: string } | null;
@@ -67,7 +73,7 @@ export default function GenerationsChart({
   };
   const csv = () =>
     save(
-      `Generation,Run,${name} (${unit})\r\n` +
+      `${by},Run,${name} (${unit})\r\n` +
         `${generations.flatMap((g) => g.runs.map((y, i) => `${g.label},${i + 1},${y}`)).join("\r\n")}\r\n`,
       "text/csv",
       "generations.csv",
@@ -79,9 +85,11 @@ export default function GenerationsChart({
   return (
     <section className="sheet px-4 py-3">
       <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4">
-        <h2>{name} by generation</h2>
+        <h2>
+          {name} by {by}
+        </h2>
         <p className="text-sm text-soft">
-          runs, mean and 95 % interval ·{" "}
+          {dotWords} ·{" "}
           <button type="button" className="underline" onClick={() => setTable(!table)}>
             {table ? "chart" : "table"}
           </button>{" "}
@@ -104,7 +112,7 @@ export default function GenerationsChart({
         <table className="table">
           <thead>
             <tr>
-              <th>Build</th>
+              <th>{by}</th>
               <th className="num">n</th>
               <th className="num">Mean</th>
               <th className="num">95 % interval</th>
@@ -128,7 +136,7 @@ export default function GenerationsChart({
           ref={box}
           role="img"
           aria-label={
-            `${name} by generation: ` +
+            `${name} by ${by}: ` +
             generations
               .map((g) => `${g.label} ${g.mean === null ? "no run" : `mean ${formatNumber(g.mean)} ${unit}`}`)
               .join(", ")
@@ -142,6 +150,7 @@ export default function GenerationsChart({
                 dataKey="x"
                 domain={[0.5, Math.max(4, generations.length) + 0.5]}
                 ticks={generations.map((_, i) => i + 1)}
+                interval={0}
                 tickFormatter={(x: number) => generations[x - 1]?.label ?? ""}
                 tick={{ fontSize: 12, fill: "#231f1b", fontWeight: 600 }}
                 axisLine={{ stroke: "#ded6c8" }}

@@ -11,8 +11,9 @@ import { Figure } from "@/ui/working";
 import { loadBench } from "../load";
 import { AttemptsTable } from "../parts/attempts-table";
 import { BenchComparison, BenchSummary } from "../parts/bench-summary";
-import { LazyGenerationsChart } from "../parts/lazy-generations-chart";
-import { benchView, buildAtBench, generationsAxis } from "../view";
+import { BenchTabs } from "../parts/bench-tabs";
+import { LazyGenerationsChart } from "../parts/lazy-charts";
+import { benchView, buildAtBench, generationsAxis } from "../view/bench";
 
 /** The bench: one build under one protocol, its attempts, what they come to, and how its generations compare. */
 export async function BenchScreen({
@@ -125,6 +126,7 @@ export async function BenchScreen({
   return (
     <>
       {head}
+      <BenchTabs slug={slug} />
       <div className="no-print mb-3 flex flex-wrap items-center gap-x-5 gap-y-1 text-soft">
         <nav aria-label="Team">
           {facts.teams.map((t, i) => {

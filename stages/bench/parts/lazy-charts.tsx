@@ -3,7 +3,11 @@
 import dynamic from "next/dynamic";
 
 /** The chart's library is loaded after the page, so that entering attempts never waits for it. */
+const room = () => <div className="sheet h-[280px]" aria-hidden />;
+
 export const LazyGenerationsChart = dynamic(() => import("./generations-chart"), {
   ssr: false,
-  loading: () => <div className="sheet h-[280px]" aria-hidden />,
+  loading: room,
 });
+
+export const LazyInteractionChart = dynamic(() => import("./interaction-chart"), { ssr: false, loading: room });

@@ -8,7 +8,7 @@ import { outliers } from "@/core/stats/describe";
 import type { Build } from "@/stages/builds/queries";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";
-import type { Protocol, StoredRun } from "./queries";
+import type { Protocol, StoredRun } from "../queries";
 
 /** The runs and values that the bench's page is made of. */
 export interface BenchFacts {

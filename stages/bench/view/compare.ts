@@ -1,0 +1,318 @@
+import { type Separation, separate } from "@/core/builds/variables";
+import { axisOf } from "@/core/quantity/axis";
+import { decimalsFor, parseQuantity } from "@/core/quantity/quantity";
+import { type Channel, channelsOf, readTo } from "@/core/run/protocol";
+import { crossFactors } from "@/core/stats/crossed";
+import { describe } from "@/core/stats/describe";
+import { foresight } from "@/core/stats/prediction";
+import { compareSeveral, type Pair } from "@/core/stats/several";
+import { byName } from "@/core/text/plain";
+import type { Build } from "@/stages/builds/queries";
+import type { ProjectState } from "@/stages/needs/queries/state";
+
+/** What may be held against one another, with the words of its choice. */
+export const comparisons = [
+  { value: "builds", label: "a team's builds" },
+  { value: "teams", label: "teams" },
+  { value: "factors", label: "two factors" },
+  { value: "variable", label: "one design variable" },
+  { value: "predictions", label: "predictions" },
+] as const;
+export type ComparisonBy = (typeof comparisons)[number]["value"];
+
+/** What the address asks for. */
+export interface Wanted {
+  readonly by?: string;
+  readonly protocol?: string;
+  readonly key?: string;
+  readonly team?: string;
+  readonly x?: string;
+  readonly y?: string;
+}
+
+export type Facts = Pick<ProjectState, "builds" | "teams" | "protocols" | "newest" | "summary">;
+
+/** From how many groups on only each against the best is shown. */
+const most = 8;
+
+/** Builds of the team asked for, or of all. */
+const ofTeam = (facts: Facts, team: string | undefined) => facts.builds.filter((b) => !team || b.teamId === team);
+
+/** What is compared, as the address says it or as it is likely meant: the protocol, the channel, the team. */
+export function chosenIn(facts: Facts, wanted: Wanted, ownTeam: string | null) {
+  const protocol = facts.protocols.find((p) => p.id === wanted.protocol) ?? facts.protocols[0];
+  if (!protocol) return null;
+  const channels = channelsOf(protocol.definition);
+  const channel =
+    channels.find((c) => c.key === wanted.key) ?? channels.find((c) => c.key === protocol.definition.primary)!;
+  const by: ComparisonBy = comparisons.find((c) => c.value === wanted.by)?.value ?? "builds";
+  const team = facts.teams.find((t) => t.id === (wanted.team ?? ownTeam));
+  return {
+    protocol,
+    channels,
+    channel,
+    by,
+    team: team ?? (by === "builds" ? facts.teams[0] : undefined),
+    /** Decimals of a mean: one more than a single run is read to. */
+    digits: decimalsFor(String(readTo(protocol.definition, channel.key))) + 1,
+  };
+}
+
+export type Chosen = NonNullable<ReturnType<typeof chosenIn>>;
+
+/** The builds whose runs are read for a comparison. */
+export function buildsFor(facts: Facts, chosen: Chosen): Build[] {
+  switch (chosen.by) {
+    case "builds":
+      return ofTeam(facts, chosen.team?.id);
+    case "teams":
+      return facts.teams.flatMap(
+        (t) =>
+          facts.builds.findLast(
+            (b) => b.teamId === t.id && facts.summary(b.id, chosen.protocol.id, chosen.channel.key)?.n,
+          ) ?? [],
+      );
+    case "factors":
+    case "variable":
+      return ofTeam(facts, chosen.team?.id);
+    case "predictions":
+      return [];
+  }
+}
+
+/** What every part of the comparison's page is given. */
+export interface ComparePart {
+  readonly slug: string;
+  readonly chosen: Chosen;
+  readonly builds: readonly Build[];
+  /** The runs of a build that count, in the channel's unit. */
+  readonly valuesOf: (buildId: string) => readonly number[];
+  readonly wanted: Wanted;
+  /** The page's address with something else chosen. */
+  readonly link: (change: Partial<Wanted>) => string;
+}
+
+/** An address that says what is asked for; what is not asked for is left out. */
+export function addressOf(base: string, wanted: Wanted): string {
+  const said = Object.entries(wanted).filter(([, v]) => v);
+  return said.length ? `${base}?${new URLSearchParams(said as [string, string][])}` : base;
+}
+
+/** The values of each build; none where there is none. */
+export function valuesByBuild(values: readonly { buildId: string; value: number }[]) {
+  const byBuild = new Map<string, number[]>();
+  for (const v of values) byBuild.set(v.buildId, [...(byBuild.get(v.buildId) ?? []), v.value]);
+  return (id: string): readonly number[] => byBuild.get(id) ?? [];
+}
+
+const list = (words: readonly string[]) =>
+  words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
+
+/** What changed between two builds, and what would tell several changes apart, in words. */
+export function changeWords(s: Separation, first: string, others: readonly string[]): string {
+  if (s.kind === "repeat") return "nothing changed: a repeat";
+  if (s.changed.length === 1) return `one variable changed: ${s.changed[0]}`;
+  const helped = s.helped.map((i) => others[i]!);
+  if (s.kind === "clean")
+    return `${list(s.changed)} changed; with ${list(helped)} on record each can be told by itself`;
+  const wanted = s.further.map((f) => (f.value ? `${f.variable} “${f.value}”` : `no ${f.variable}`));
+  return (
+    `${list(s.changed)} changed together: the record cannot say which one did it. To tell, also test ` +
+    `${first} with ${wanted.join(", and one with ")}${helped.length ? `; ${list(helped)} helps already` : ""}`
+  );
+}
+
+export interface Group {
+  readonly id: string;
+  readonly label: string;
+  readonly runs: readonly number[];
+  readonly mean: number | null;
+  readonly sd: number | null;
+  readonly low: number | null;
+  readonly high: number | null;
+  /** All runs read the same: the scatter is below what the instrument can show. */
+  readonly same: boolean;
+}
+
+const groupOf = (id: string, label: string, runs: readonly number[]): Group => {
+  const d = describe(runs);
+  return {
+    id,
+    label,
+    runs,
+    mean: d?.mean ?? null,
+    sd: d?.sd ?? null,
+    low: d?.interval?.[0] ?? null,
+    high: d?.interval?.[1] ?? null,
+    same: runs.length > 1 && d?.min === d?.max,
+  };
+};
+
+/** The axis of a chart over groups of runs. */
+const axisOver = (groups: readonly Group[]) =>
+  axisOf(groups.flatMap((g) => [...g.runs, ...(g.low === null ? [] : [g.low, g.high!])]));
+
+export type PairLine = Pair & { readonly changed: string | null };
+
+/** Groups of runs side by side: a team's builds, or the teams' latest tested builds. */
+export function groupsView(chosen: Chosen, builds: readonly Build[], valuesOf: (buildId: string) => readonly number[]) {
+  const d = chosen.protocol.definition;
+  const tested = builds.filter((b) => valuesOf(b.id).length > 0);
+  const label = (b: Build) => (chosen.by === "builds" ? `G${b.number}` : `${b.team} G${b.number}`);
+  const groups = tested.map((b) => groupOf(b.id, label(b), valuesOf(b.id)));
+  const all = compareSeveral(
+    groups.map((g) => ({ name: g.label, values: g.runs })),
+    { unit: chosen.channel.unit, resolution: readTo(d, chosen.channel.key) },
+  );
+  const leader = groups.reduce<Group | null>((best, g) => {
+    const ahead =
+      d.better === "more" ? (g.mean ?? 0) > (best?.mean ?? -Infinity) : (g.mean ?? 0) < (best?.mean ?? Infinity);
+    return g.mean !== null && ahead ? g : best;
+  }, null);
+  const many = groups.length > most;
+  const shown = many ? all.filter((p) => p.a === leader?.label || p.b === leader?.label) : all;
+  const at = new Map(tested.map((b) => [label(b), b]));
+  return {
+    groups,
+    axis: axisOver(groups),
+    /** Set where only the pairs with the best are shown. */
+    against: many ? (leader?.label ?? null) : null,
+    pairs: shown.map((p): PairLine => {
+      if (chosen.by !== "builds") return { ...p, changed: null };
+      const [a, b] = [at.get(p.a)!, at.get(p.b)!];
+      const others = tested.filter((x) => x !== a && x !== b);
+      const told = separate(
+        a.variables,
+        b.variables,
+        others.map((x) => x.variables),
+      );
+      return { ...p, changed: changeWords(told, p.a, others.map(label)) };
+    }),
+  };
+}
+
+/** The design variables that take two values or more among these builds. */
+export function varying(builds: readonly Build[]): string[] {
+  const names = [...new Set(builds.flatMap((b) => Object.keys(b.variables)))];
+  return names.filter((n) => new Set(builds.flatMap((b) => b.variables[n] ?? [])).size > 1).sort(byName);
+}
+
+/** The two variables whose combinations were measured most often of those that can be crossed; the first two if none. */
+function likelyPair(builds: readonly Build[], names: readonly string[], x: string | undefined): (string | undefined)[] {
+  const pairs = names.flatMap((a, i) => names.slice(i + 1).map((b) => [a, b] as const));
+  const wanted = pairs.filter((p) => x === undefined || p.includes(x));
+  const worth = ([a, b]: readonly [string, string]) => {
+    const both = builds.filter((v) => v.variables[a] !== undefined && v.variables[b] !== undefined);
+    const [rows, columns] = [levelsOf(both, a).length, levelsOf(both, b).length];
+    const cells = new Set(both.map((v) => JSON.stringify([v.variables[a], v.variables[b]]))).size;
+    return rows > 1 && columns > 1 ? cells / (rows * columns) : 0;
+  };
+  const best = wanted.reduce<readonly [string, string] | undefined>(
+    (top, p) => (top === undefined || worth(p) > worth(top) ? p : top),
+    undefined,
+  );
+  if (!best) return [x ?? names[0], names.find((n) => n !== (x ?? names[0]))];
+  return x === undefined ? [...best] : [x, best.find((n) => n !== x)];
+}
+
+/** Levels of a variable in their order: quantities by size, words by name. */
+function levelsOf(builds: readonly Build[], name: string): string[] {
+  const levels = [...new Set(builds.flatMap((b) => b.variables[name] ?? []))];
+  const size = (text: string) => {
+    const unit = /[a-zA-Z°µ%/²³^]+$/.exec(text.trim())?.[0] ?? "1";
+    const read = parseQuantity(text, unit);
+    return read.ok ? Number(read.quantity.si) : null;
+  };
+  return levels.sort((a, b) => {
+    const [x, y] = [size(a), size(b)];
+    return x !== null && y !== null ? x - y : byName(a, b);
+  });
+}
+
+/** What else differs among builds that are taken together, in words: it may have made the difference too. */
+function besides(builds: readonly Build[], names: readonly string[]): string[] {
+  const others = varying(builds).filter((n) => !names.includes(n));
+  return [...(new Set(builds.map((b) => b.teamId)).size > 1 ? ["the team that built it"] : []), ...others];
+}
+
+/** Two design variables crossed: cell means, what each does, and the analysis of variance. */
+export function factorsView(
+  chosen: Chosen,
+  all: readonly Build[],
+  valuesOf: (id: string) => readonly number[],
+  wanted: Wanted,
+) {
+  const tested = all.filter((b) => valuesOf(b.id).length > 0);
+  const names = varying(tested);
+  const named = names.find((n) => n === wanted.x);
+  const [x, likely] = likelyPair(tested, names, named);
+  const y = names.find((n) => n === wanted.y && n !== x) ?? likely;
+  if (x === undefined || y === undefined) return { names, x, y, crossed: null };
+  const builds = tested.filter((b) => b.variables[x] !== undefined && b.variables[y] !== undefined);
+  const [rows, columns] = [levelsOf(builds, x), levelsOf(builds, y)];
+  const cells = rows.flatMap((row) =>
+    columns.map((column) => ({
+      row,
+      column,
+      values: builds.filter((b) => b.variables[x] === row && b.variables[y] === column).flatMap((b) => valuesOf(b.id)),
+    })),
+  );
+  const crossed = crossFactors(cells, [x, y], {
+    unit: chosen.channel.unit,
+    resolution: readTo(chosen.protocol.definition, chosen.channel.key),
+  });
+  return {
+    names,
+    x,
+    y,
+    crossed,
+    counts: rows.map((row) =>
+      columns.map((column) => cells.find((c) => c.row === row && c.column === column)!.values.length),
+    ),
+    besides: besides(builds, [x, y]),
+    axis: axisOf(crossed.value?.table.cells.flatMap((r) => r.filter((v) => v !== null)) ?? []),
+  };
+}
+
+/** One design variable against the result: the builds at each of its levels, with what else differs. */
+export function variableView(all: readonly Build[], valuesOf: (id: string) => readonly number[], wanted: Wanted) {
+  const tested = all.filter((b) => valuesOf(b.id).length > 0);
+  const names = varying(tested);
+  const x = names.find((n) => n === wanted.x) ?? names[0];
+  if (x === undefined) return { names, x, groups: [], axis: axisOf([]), builds: [], besides: [] };
+  const builds = tested.filter((b) => b.variables[x] !== undefined);
+  const mean = (b: Build) => describe(valuesOf(b.id))!.mean;
+  const groups = levelsOf(builds, x).map((level) =>
+    groupOf(level, level, builds.filter((b) => b.variables[x] === level).map(mean)),
+  );
+  return {
+    names,
+    x,
+    groups,
+    axis: axisOver(groups),
+    builds: builds.map((b) => ({ build: b, level: b.variables[x]!, mean: mean(b), runs: valuesOf(b.id).length })),
+    besides: besides(builds, [x]),
+  };
+}
+
+/** Predictions against what the test gave, for all and team by team. */
+export function predictionsView(facts: Facts) {
+  const protocol = facts.protocols[0];
+  if (!protocol) return null;
+  const channel: Channel = channelsOf(protocol.definition).find((c) => c.key === protocol.definition.primary)!;
+  const lines = facts.builds.flatMap((b) => {
+    const measured = facts.summary(b.id, protocol.id, channel.key)?.counted ?? null;
+    return b.predicted === null || measured === null
+      ? []
+      : [{ build: b, name: `${b.team} G${b.number}`, predicted: Number(b.predicted), measured }];
+  });
+  return {
+    channel,
+    protocol,
+    all: foresight(lines),
+    lines: lines.map((l) => ({ ...l, miss: l.measured === 0 ? null : l.predicted / l.measured - 1 })),
+    teams: facts.teams
+      .map((t) => ({ team: t, ...foresight(lines.filter((l) => l.build.teamId === t.id)) }))
+      .filter((t) => t.value !== null),
+  };
+}
