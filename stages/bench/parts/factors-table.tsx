@@ -41,7 +41,7 @@ export function FactorsTable({
         <tbody>
           {table.rows.map((r, i) => (
             <tr key={r}>
-              <th scope="row" className="text-left font-[600]">
+              <th scope="row" className="text-left align-top font-[600]">
                 {r}
               </th>
               {table.columns.map((c, k) => (
@@ -81,36 +81,46 @@ export function VarianceTable({ table, names }: { table: TwoWay; names: readonly
     { name: "scatter", ...table.residual, F: null, p: null },
   ];
   return (
-    <table className="table">
-      <caption className="sr-only">Analysis of variance</caption>
-      <thead>
-        <tr>
-          <th scope="col">Analysis of variance</th>
-          <th scope="col" className="num">
-            Sum of squares
-          </th>
-          <th scope="col" className="num">
-            df
-          </th>
-          <th scope="col" className="num">
-            F
-          </th>
-          <th scope="col" className="num">
-            p
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {lines.map((l) => (
-          <tr key={l.name}>
-            <td>{l.name}</td>
-            <td className="num">{formatNumber(l.sumOfSquares, 4)}</td>
-            <td className="num">{l.df}</td>
-            <td className="num">{l.F === null ? "" : formatNumber(l.F, 2)}</td>
-            <td className="num">{l.p === null ? "" : l.p < 0.001 ? "< 0.001" : formatNumber(l.p, 3)}</td>
+    <div className="table-room">
+      <table className="table">
+        <caption className="sr-only">Analysis of variance</caption>
+        <thead>
+          <tr>
+            <th scope="col">Analysis of variance</th>
+            <th scope="col" className="num">
+              Sum of squares
+            </th>
+            <th scope="col" className="num">
+              df
+            </th>
+            <th scope="col" className="num">
+              F
+            </th>
+            <th scope="col" className="num">
+              p
+            </th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {lines.map((l) => (
+            <tr key={l.name}>
+              <td>{l.name}</td>
+              <td className="num" data-label="Sum of squares">
+                {formatNumber(l.sumOfSquares, 4)}
+              </td>
+              <td className="num" data-label="df">
+                {l.df}
+              </td>
+              <td className="num" data-label="F">
+                {l.F === null ? "" : formatNumber(l.F, 2)}
+              </td>
+              <td className="num" data-label="p">
+                {l.p === null ? "" : l.p < 0.001 ? "< 0.001" : formatNumber(l.p, 3)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

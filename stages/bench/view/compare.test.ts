@@ -93,7 +93,7 @@ test("two factors are crossed over all teams, with what else differs; levels sta
     [3, 3],
     [3, 3],
   ]);
-  expect(view.besides).toEqual(["the team that built it"]);
+  expect(view.besides).toEqual(["the team that built them"]);
   expect(factorsView(chosen(), builds.slice(0, 2), valuesOf, {}).crossed).toBeNull();
   const same = factorsView(chosen(), builds, valuesOf, { x: "valve", y: "valve" });
   expect([same.x, same.y]).toEqual(["valve", "stroke"]);

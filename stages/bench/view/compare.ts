@@ -232,7 +232,7 @@ function levelsOf(builds: readonly Build[], name: string): string[] {
 /** What else differs among builds that are taken together, in words: it may have made the difference too. */
 function besides(builds: readonly Build[], names: readonly string[]): string[] {
   const others = varying(builds).filter((n) => !names.includes(n));
-  return [...(new Set(builds.map((b) => b.teamId)).size > 1 ? ["the team that built it"] : []), ...others];
+  return [...(new Set(builds.map((b) => b.teamId)).size > 1 ? ["the team that built them"] : []), ...others];
 }
 
 /** Two design variables crossed: cell means, what each does, and the analysis of variance. */
