@@ -3,7 +3,7 @@ import { addDays } from "@/core/sessions/date";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { protocolsOf } from "@/stages/bench/queries";
 import { saveBrief } from "@/stages/brief/commands";
-import { saveBuild } from "@/stages/builds/commands";
+import { saveBuild } from "@/stages/builds/commands/builds";
 import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
 import { confirmEvent, drawRunOrder, saveEvent } from "@/stages/contest/commands/events";
 import { contestOf } from "@/stages/contest/queries/events";

@@ -8,7 +8,7 @@ import { db } from "@/platform/db/db";
 import { correctRun, moveRun, recordRun } from "@/stages/bench/commands/runs";
 import { recordChallenge, saveChallenge } from "@/stages/brief/commands";
 import { challengesOf } from "@/stages/brief/queries";
-import { saveBuild } from "@/stages/builds/commands";
+import { saveBuild } from "@/stages/builds/commands/builds";
 import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
 import { changeEntry, renameEvent } from "@/stages/contest/commands/corrections";
 import { saveEvent } from "@/stages/contest/commands/events";

@@ -6,7 +6,7 @@ import { db } from "@/platform/db/db";
 import type { Withdrawn } from "@/platform/withdraw/withdrawal";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { recordChallenge } from "@/stages/brief/commands";
-import { addPhoto, saveBuild } from "@/stages/builds/commands";
+import { addPhoto, saveBuild } from "@/stages/builds/commands/builds";
 import { commands } from "@/stages/commands";
 import { addSketch, saveConcept } from "@/stages/concepts/commands/concepts";
 import { recordFinding } from "@/stages/needs/commands/requirements";

@@ -6,3 +6,44 @@ export const buildStage = vocabulary({ "mock-up": "", "proof of concept": "", pr
   "milestone.gate_stage",
 ]);
 export type BuildStage = Term<typeof buildStage>;
+
+/** How much a failure matters. */
+export const failureSeverity = vocabulary(
+  {
+    blemish: "blemish: it still does its work",
+    worse: "worse: it works, but less well or not for long",
+    stop: "stop: it no longer works",
+    danger: "danger: somebody could have been hurt",
+  },
+  ["failure.severity"],
+);
+export type FailureSeverity = Term<typeof failureSeverity>;
+
+/** What failures are likely put down to; a class adds its own. */
+export const failureCause = vocabulary({
+  joint: "",
+  brace: "",
+  buckling: "",
+  slip: "",
+  friction: "",
+  alignment: "",
+  adhesive: "",
+  electrical: "",
+  software: "",
+  handling: "",
+  material: "",
+});
+
+/** Where a part comes from. */
+export const partSource = vocabulary(
+  { bought: "", stock: "from the school's stock", donated: "", made: "made by the team" },
+  ["part_line.source"],
+);
+export type PartSource = Term<typeof partSource>;
+
+/** What donated parts cost. */
+export const donatedMethod = vocabulary({
+  fair: "at a fair price: every design is measured by the same prices",
+  zero: "nothing: what is found or given is a gain of the design",
+});
+export type DonatedMethod = Term<typeof donatedMethod>;

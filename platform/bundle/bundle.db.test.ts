@@ -6,7 +6,7 @@ import sharp from "sharp";
 import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
-import { addPhoto } from "@/stages/builds/commands";
+import { addPhoto } from "@/stages/builds/commands/builds";
 import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
 import { contestOf } from "@/stages/contest/queries/events";
 import { createGuestLink } from "@/stages/people/commands/guests";

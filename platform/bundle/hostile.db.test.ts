@@ -5,7 +5,7 @@ import sharp from "sharp";
 import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
-import { addPhoto } from "@/stages/builds/commands";
+import { addPhoto } from "@/stages/builds/commands/builds";
 import { giveLogin } from "@/stages/people/commands/logins";
 import { tables } from "@/stages/tables";
 import { freshDatabase, ok } from "@/stages/testing/database";

@@ -273,6 +273,30 @@ export interface ExtraSession {
   reason: string;
 }
 
+export interface Failure {
+  id: Id<"failure">;
+  projectId: Id<"project">;
+  buildId: Id<"build">;
+  mode: string;
+  place: string;
+  cause: string;
+  severity: In<"failureSeverity">;
+  nextStep: string;
+  closedBy: Id<"build"> | null;
+  photoId: Id<"file_use"> | null;
+  pinX: string | null;
+  pinY: string | null;
+  recordedBy: string;
+  recordedAt: string;
+  version: number;
+}
+
+export interface FeatureDrop {
+  buildId: Id<"build">;
+  feature: string;
+  reason: string;
+}
+
 export interface File {
   hash: string;
   mime: string;
@@ -445,6 +469,19 @@ export interface Part {
   teamId: Id<"team">;
   name: string;
   role: string;
+  version: number;
+}
+
+export interface PartLine {
+  id: Id<"part_line">;
+  buildId: Id<"build">;
+  name: string;
+  count: number;
+  mass: string | null;
+  cost: string | null;
+  source: In<"partSource">;
+  supplier: string;
+  entered: unknown;
   version: number;
 }
 

@@ -1,5 +1,5 @@
 import "server-only";
-import type { Build } from "@/stages/builds/queries";
+import type { Build } from "@/stages/builds/queries/builds";
 import { evidenceOf } from "@/stages/needs/queries/facts";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { assessAll } from "@/stages/needs/view/verdicts";

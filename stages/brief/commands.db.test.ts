@@ -3,7 +3,7 @@ import type { Actor } from "@/core/access/can";
 import { fromSi } from "@/core/quantity/quantity";
 import { actorOf } from "@/platform/sign-in/actors";
 import { recordRun } from "@/stages/bench/commands/runs";
-import { saveBuild } from "@/stages/builds/commands";
+import { saveBuild } from "@/stages/builds/commands/builds";
 import { keepEvidence, recordFinding, saveRequirement } from "@/stages/needs/commands/requirements";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";

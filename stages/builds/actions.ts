@@ -1,6 +1,6 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { addPhoto, saveBuild } from "./commands";
+import { addPhoto, saveBuild } from "./commands/builds";
 import { removePhoto, withdrawBuild } from "./withdrawals";
 
 export const saveBuildAction = action(saveBuild);

@@ -3,7 +3,7 @@ import "server-only";
 import { db } from "@/platform/db/db";
 import type { Hit, Search, Stage, Stratum } from "@/platform/registry/stage";
 import { plural } from "@/platform/registry/words";
-import * as commands from "./commands";
+import * as commands from "./commands/builds";
 import * as withdrawals from "./withdrawals";
 
 interface Row {

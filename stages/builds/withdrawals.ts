@@ -2,7 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { buildActs } from "./acts";
-import { ofBuild } from "./queries";
+import { ofBuild } from "./queries/builds";
 
 /** A build goes with its runs and pictures; reviews of it stay, and name it again when it is back. */
 export const withdrawBuild = withdrawal({

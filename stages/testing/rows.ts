@@ -2,7 +2,7 @@
 import type { ProtocolDefinition } from "@/core/run/protocol";
 import type { Verdict } from "@/core/vocabulary/needs";
 import type { Protocol } from "@/stages/bench/queries";
-import type { Build } from "@/stages/builds/queries";
+import type { Build } from "@/stages/builds/queries/builds";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import type { Milestone } from "@/stages/plan/queries/milestones";

@@ -7,7 +7,7 @@ import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { recordRun } from "@/stages/bench/commands/runs";
 import { protocolsOf } from "@/stages/bench/queries";
 import { saveBrief, saveChallenge } from "@/stages/brief/commands";
-import { saveBuild } from "@/stages/builds/commands";
+import { saveBuild } from "@/stages/builds/commands/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { openSelection } from "@/stages/concepts/commands/selection";
 import { saveEvent } from "@/stages/contest/commands/events";

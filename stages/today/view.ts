@@ -2,7 +2,7 @@ import { type Flag, teamFlags } from "@/core/log/flags";
 import { marginOf } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
 import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
-import type { Build } from "@/stages/builds/queries";
+import type { Build } from "@/stages/builds/queries/builds";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";

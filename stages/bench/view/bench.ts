@@ -5,7 +5,7 @@ import type { AssessedRun } from "@/core/run/assess";
 import { channelsOf, readTo } from "@/core/run/protocol";
 import { compareMeans } from "@/core/stats/compare";
 import { outliers } from "@/core/stats/describe";
-import type { Build } from "@/stages/builds/queries";
+import type { Build } from "@/stages/builds/queries/builds";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";
 import type { Protocol, StoredRun } from "../queries";

@@ -7,7 +7,7 @@ import { describe } from "@/core/stats/describe";
 import { foresight } from "@/core/stats/prediction";
 import { compareSeveral, type Pair } from "@/core/stats/several";
 import { byName } from "@/core/text/plain";
-import type { Build } from "@/stages/builds/queries";
+import type { Build } from "@/stages/builds/queries/builds";
 import type { ProjectState } from "@/stages/needs/queries/state";
 
 /** What may be held against one another, with the words of its choice. */

@@ -9,7 +9,7 @@ import type { Cell } from "@/ui/table-rows";
 import { tip } from "@/ui/tip";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
-import type { GenerationLine } from "../view";
+import type { GenerationLine } from "../view/generations";
 
 const held = ({ value, shown, over }: GenerationLine["mass"]): Cell => ({
   value,

@@ -9,7 +9,7 @@ import Link from "@/ui/link";
 import { Caution, PageHead } from "@/ui/page";
 import { buildActs } from "../acts";
 import { BuildForm } from "../parts/build-form";
-import { type Build, buildsOf } from "../queries";
+import { type Build, buildsOf } from "../queries/builds";
 
 export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: string; team?: string }) {
   const page = await projectPage(slug);

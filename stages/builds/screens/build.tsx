@@ -12,8 +12,8 @@ import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
 import { PhotoUpload, RemovePhoto, WithdrawBuild } from "../parts/buttons";
-import { buildById } from "../queries";
-import { margin, weightOf } from "../view";
+import { buildById } from "../queries/builds";
+import { margin, weightOf } from "../view/generations";
 
 /** One build: its record, its limits with margins, its photos, and how every requirement stands. */
 export async function BuildScreen({ slug, id }: { slug: string; id: string }) {

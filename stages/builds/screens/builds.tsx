@@ -3,7 +3,7 @@ import { projectState } from "@/stages/needs/queries/state";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { GenerationsTable } from "../parts/generations-table";
-import { generationsView } from "../view";
+import { generationsView } from "../view/generations";
 
 /** Generations by team: what changed, why, mass, cost and size against the limits, and what came of it. */
 export async function BuildsScreen({ slug, team, week }: { slug: string; team?: string; week?: string }) {

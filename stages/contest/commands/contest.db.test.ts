@@ -4,7 +4,7 @@ import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
 import { protocolsOf } from "@/stages/bench/queries";
-import { saveBuild } from "@/stages/builds/commands";
+import { saveBuild } from "@/stages/builds/commands/builds";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { createEdition, finishProject } from "@/stages/records/commands/editions";
 import { bestOf } from "@/stages/records/queries";

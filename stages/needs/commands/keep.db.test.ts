@@ -1,6 +1,6 @@
 // A limit that is loosened makes results stale; those that still hold are kept at one press, the others are not.
 import type { Actor } from "@/core/access/can";
-import { saveBuild } from "@/stages/builds/commands";
+import { saveBuild } from "@/stages/builds/commands/builds";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";

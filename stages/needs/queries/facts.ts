@@ -3,7 +3,7 @@ import "server-only";
 import type { AssessedRun } from "@/core/run/assess";
 import { db, type Tx } from "@/platform/db/db";
 import { type Protocol, protocolsOf, runsOf, type StoredRun } from "@/stages/bench/queries";
-import { type Build, buildsOf } from "@/stages/builds/queries";
+import { type Build, buildsOf } from "@/stages/builds/queries/builds";
 import { type Team, teamsOf } from "@/stages/teams/queries/teams";
 import { assessAll } from "../view/verdicts";
 import { type RequirementRow, requirementsOf } from "./requirements";

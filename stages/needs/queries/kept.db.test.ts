@@ -5,7 +5,7 @@ import { db } from "@/platform/db/db";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { correctRun, recordRun, voidRun } from "@/stages/bench/commands/runs";
 import { protocolsOf } from "@/stages/bench/queries";
-import { saveBuild } from "@/stages/builds/commands";
+import { saveBuild } from "@/stages/builds/commands/builds";
 import { ok } from "@/stages/testing/database";
 import { definition } from "@/stages/testing/definition";
 import { openClass } from "@/stages/testing/school";

@@ -1,4 +1,4 @@
-import type { Build } from "@/stages/builds/queries";
+import type { Build } from "@/stages/builds/queries/builds";
 import type { MeasuredFacts } from "../queries/facts";
 import type { RequirementRow } from "../queries/requirements";
 import { requirementStatus } from "./verdicts";

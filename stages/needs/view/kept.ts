@@ -2,7 +2,7 @@ import type { RunSummary } from "@/core/run/assess";
 import { channelsOf } from "@/core/run/protocol";
 import type { Verdict } from "@/core/vocabulary/needs";
 import type { Protocol } from "@/stages/bench/queries";
-import type { Build } from "@/stages/builds/queries";
+import type { Build } from "@/stages/builds/queries/builds";
 import type { MeasuredFacts } from "../queries/facts";
 import { requirementStatus, summaryOf } from "./verdicts";
 

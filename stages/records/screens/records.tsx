@@ -3,7 +3,7 @@ import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectActs } from "@/platform/project/acts";
 import { protocolsOf } from "@/stages/bench/queries";
-import { buildsOf } from "@/stages/builds/queries";
+import { buildsOf } from "@/stages/builds/queries/builds";
 import { eventsOf } from "@/stages/contest/queries/events";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";

@@ -3,7 +3,7 @@ import { addDays } from "@/core/sessions/date";
 import { isId } from "@/platform/db/id";
 import { longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { buildsOf } from "@/stages/builds/queries";
+import { buildsOf } from "@/stages/builds/queries/builds";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import { cx } from "@/ui/classes";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";

@@ -8,7 +8,7 @@ import type { Protocol } from "@/stages/bench/queries";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf, limitWords, measureWords } from "@/stages/needs/view/requirements";
-import type { Build } from "./queries";
+import type { Build } from "../queries/builds";
 
 /** The newest build of each team. */
 export const newestBuilds = (builds: readonly Build[]): Map<string, Build> => new Map(builds.map((b) => [b.teamId, b]));

@@ -1,7 +1,7 @@
 import { unitsOf } from "@/core/quantity/systems";
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aProtocol, aRequirement, aState, aTeam } from "@/stages/testing/rows";
-import { generationsView, margin, size } from "./view";
+import { generationsView, margin, size } from "./generations";
 
 const mass = aRequirement("R-01", { measure: "mass", comparator: "≤", target: "6", unit: "kg" });
 const cost = aRequirement("R-02", { measure: "cost", comparator: "≤", target: "80", unit: "1" });

@@ -9,9 +9,9 @@ import { projectUnits } from "@/platform/project/settings";
 import { entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { protocolsOf } from "@/stages/bench/queries";
 import { gateBefore } from "@/stages/plan/queries/gates";
-import { buildActs } from "./acts";
-import { type Build, ofBuild } from "./queries";
-import * as s from "./schema";
+import { buildActs } from "../acts";
+import { type Build, ofBuild } from "../queries/builds";
+import * as s from "../schema";
 
 /** Variables as typed, `name = value` a line. */
 const readVariables = (text: string) =>
