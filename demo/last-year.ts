@@ -193,7 +193,7 @@ async function buildLast(
         mass: `${(3.4 + g * 0.8 + rnd() * 0.5).toFixed(2)} kg`,
         cost: (14 + g * 9 + rnd() * 4).toFixed(2),
         sides: `${570 + Math.round(rnd() * 25)} × 380 × 370 mm`,
-        parentId: last.get(t.id),
+        parentIds: [last.get(t.id)].filter((x) => x !== undefined),
         features: g === 2 ? (t.name === "Adze" ? "leather cup, flap valve, guided rod" : "flap valve") : "",
         learned: g === 2 && t.name === "Delta" ? "A round bore matters more than a long lever" : "",
         variables: `stroke = ${(0.22 + g * 0.02).toFixed(2)} m`,

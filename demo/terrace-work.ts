@@ -145,7 +145,7 @@ export async function workOfTerrace(
             variables: g.variables,
             features: g.features ?? "",
             learned: "",
-            parentId: newest.get(g.team),
+            parentIds: [newest.get(g.team)].filter((x) => x !== undefined),
           })
         ).id;
         newest.set(g.team, id);
@@ -218,7 +218,7 @@ export async function workOfTerrace(
             variables: g.variables,
             features: g.features ?? "",
             learned: g.learned,
-            parentId: b.parents[0],
+            parentIds: b.parents,
           });
         },
       });

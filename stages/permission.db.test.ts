@@ -127,7 +127,7 @@ test("a student cannot mix an own team with somebody else's record", async () =>
         stage: "mock-up",
         builtOn: "2027-02-21",
         whatChanged: "x",
-        parentId: foreign.build,
+        parentIds: [foreign.build],
       })
     ).ok,
   ).toBe(false);

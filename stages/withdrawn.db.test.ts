@@ -58,6 +58,8 @@ beforeAll(async () => {
     removeChallengeResult: result,
     withdrawBuild: w.build,
     removePhoto: (await ok(addPhoto, boss, { buildId: w.build, caption: "Side", base64: await picture() })).id,
+    withdrawFailure: w.failure,
+    withdrawPartLine: w.partLine,
     withdrawConcept: (await ok(saveConcept, mate, { projectId, title: "Siphon", mass: "5 lb" })).id,
     removeSketch: (await ok(addSketch, boss, { conceptId: w.concept, base64: await picture() })).id,
     withdrawSelection: w.selection,

@@ -14,6 +14,10 @@ export interface TeamRecord {
   /** Limits that the newest build breaks, in words. */
   readonly overLimits: readonly string[];
   readonly overdueMilestones: readonly string[];
+  /** Limits that the trend of the generations breaks before the event, in words. */
+  readonly trends?: readonly string[];
+  /** Failures that a later build was made without answering. */
+  readonly passedOver?: number;
 }
 
 export interface Flag {
@@ -80,7 +84,9 @@ export function teamFlags(teams: readonly TeamRecord[], sessionsLeft: number, be
     }
     if (t.overdueActions > 0) reasons.push(`${t.overdueActions} action${t.overdueActions === 1 ? "" : "s"} overdue`);
     for (const m of t.overdueMilestones) reasons.push(`${m} is overdue`);
-    for (const l of t.overLimits) reasons.push(l);
+    for (const l of [...t.overLimits, ...(t.trends ?? [])]) reasons.push(l);
+    if (t.passedOver)
+      reasons.push(`${t.passedOver} failure${t.passedOver === 1 ? "" : "s"} not answered by the build that followed`);
     return reasons.map((reason) => ({ team: t.id, reason }));
   });
 }

@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { donatedMethod } from "@/core/vocabulary/builds";
 import { conceptMethod } from "@/core/vocabulary/concepts";
 import { dateStyle, gateStrictness, unitSystem } from "@/core/vocabulary/project";
 import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
@@ -22,4 +23,5 @@ export const settings = yup.object({
   shareSchool: c.oneOf(shareMethod).optional(),
   units: c.oneOf(unitSystem).optional(),
   dates: c.oneOf(dateStyle).optional(),
+  donated: c.oneOf(donatedMethod).optional(),
 });

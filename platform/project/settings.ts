@@ -1,4 +1,5 @@
 import { type ProjectUnits, unitsOf } from "@/core/quantity/systems";
+import type { DonatedMethod } from "@/core/vocabulary/builds";
 import type { ConceptMethod } from "@/core/vocabulary/concepts";
 import type { DateStyle, GateStrictness, UnitSystem } from "@/core/vocabulary/project";
 import type { ShareMethod, TeamMethod } from "@/core/vocabulary/teams";
@@ -17,6 +18,7 @@ export interface Settings {
   readonly shareSchool: ShareMethod;
   readonly units: UnitSystem;
   readonly dates: DateStyle;
+  readonly donated: DonatedMethod;
 }
 
 const defaults: Settings = {
@@ -29,6 +31,7 @@ const defaults: Settings = {
   shareSchool: "number",
   units: "metric",
   dates: "day",
+  donated: "fair",
 };
 
 const asked = cache(async (projectId: string, sql: Tx): Promise<Settings> => {

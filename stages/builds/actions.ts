@@ -1,7 +1,9 @@
 "use server";
 import { action } from "@/platform/command/perform";
 import { addPhoto, saveBuild } from "./commands/builds";
-import { removePhoto, withdrawBuild } from "./withdrawals";
+import { closeFailure, saveFailure } from "./commands/failures";
+import { copyPartLines, savePartLine } from "./commands/parts";
+import { removePhoto, withdrawBuild, withdrawFailure, withdrawPartLine } from "./withdrawals";
 
 export const saveBuildAction = action(saveBuild);
 
@@ -10,3 +12,15 @@ export const addPhotoAction = action(addPhoto);
 export const removePhotoAction = action(removePhoto);
 
 export const withdrawBuildAction = action(withdrawBuild);
+
+export const saveFailureAction = action(saveFailure);
+
+export const closeFailureAction = action(closeFailure);
+
+export const withdrawFailureAction = action(withdrawFailure);
+
+export const savePartLineAction = action(savePartLine);
+
+export const copyPartLinesAction = action(copyPartLines);
+
+export const withdrawPartLineAction = action(withdrawPartLine);

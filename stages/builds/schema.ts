@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { buildStage } from "@/core/vocabulary/builds";
+import { buildStage, failureSeverity, partSource } from "@/core/vocabulary/builds";
 import * as c from "@/platform/schema/fields";
 
 export const build = yup.object({
@@ -22,7 +22,16 @@ export const build = yup.object({
     .test("variables", "Write one a line, like: stroke = 0.25 m", (v) =>
       (v ?? "").split("\n").every((l) => !l.trim() || /^[^=]+=.+$/.test(l)),
     ),
-  parentId: c.optionalId(),
+  /** What it was made from: the generation before, or several that were brought together. */
+  parentIds: c.ids(6),
+  /** Features of those that it does without, one a line with the reason. */
+  dropped: c
+    .optionalText(2000)
+    .test("dropped", "Write one a line with its reason, like: leather cup: leaks after an hour", (v) =>
+      (v ?? "").split("\n").every((l) => !l.trim() || /^[^:]+:.+$/.test(l)),
+    ),
+  /** Failures of earlier builds that this one answers. */
+  closes: c.ids(40),
   physical: yup.boolean().default(false),
 });
 
@@ -34,3 +43,38 @@ export const photo = yup.object({
     .max(40_000_000, "The photo is larger than 28 MB. Send a smaller one.")
     .required("Choose a photo."),
 });
+
+const share = () => yup.number().min(0).max(1).optional();
+
+/** What failed, and what is done about it; a pin on a photo is a share of its width and height. */
+export const failure = yup.object({
+  buildId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  mode: c.text(200),
+  place: c.optionalText(120),
+  cause: c.optionalText(60),
+  severity: c.oneOf(failureSeverity).required("Say how much it matters."),
+  nextStep: c.optionalText(400),
+  photoId: c.optionalId(),
+  pinX: share(),
+  pinY: share(),
+});
+
+/** Which build answers a failure; none opens it again. */
+export const closeFailure = yup.object({ id: c.id(), version: c.version(), closedBy: c.optionalId() });
+
+export const partLine = yup.object({
+  buildId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  name: c.text(80),
+  count: c.whole(1, 9999).default(1),
+  mass: c.quantity("kg"),
+  cost: c.quantity("1"),
+  source: c.oneOf(partSource).default("bought"),
+  supplier: c.optionalText(80),
+});
+
+/** The parts list of another build, taken over. */
+export const copyPartLines = yup.object({ buildId: c.id(), fromId: c.id() });

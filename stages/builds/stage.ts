@@ -4,6 +4,8 @@ import { db } from "@/platform/db/db";
 import type { Hit, Search, Stage, Stratum } from "@/platform/registry/stage";
 import { plural } from "@/platform/registry/words";
 import * as commands from "./commands/builds";
+import * as failures from "./commands/failures";
+import * as parts from "./commands/parts";
 import * as withdrawals from "./withdrawals";
 
 interface Row {
@@ -56,9 +58,13 @@ async function search({ projectId, like }: Search): Promise<Hit[]> {
 export const builds: Stage = {
   key: "builds",
   name: "Builds",
-  pages: [{ label: "Builds", path: "/builds" }],
-  shows: ["build", "run", "needs", "team", "gate", "file"],
-  commands: [commands, withdrawals],
+  pages: [
+    { label: "Builds", path: "/builds" },
+    { label: "Family tree of the builds", path: "/builds/tree" },
+    { label: "Failures", path: "/builds/failures" },
+  ],
+  shows: ["build", "failure", "part", "run", "needs", "team", "gate", "file"],
+  commands: [commands, failures, parts, withdrawals],
   stratum,
   search,
 };

@@ -3,6 +3,8 @@ import "server-only";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { buildActs } from "./acts";
 import { ofBuild } from "./queries/builds";
+import { ofFailure } from "./queries/failures";
+import { ofPart } from "./queries/parts";
 
 /** A build goes with its runs and pictures; reviews of it stay, and name it again when it is back. */
 export const withdrawBuild = withdrawal({
@@ -31,4 +33,22 @@ export const removePhoto = withdrawal({
   label:
     "(SELECT t.name || ' G' || b.number FROM build b JOIN team t ON t.id = b.team_id WHERE b.id = x.build_id) " +
     "|| CASE x.caption WHEN '' THEN '' ELSE ': ' || x.caption END",
+});
+
+export const withdrawFailure = withdrawal({
+  name: "withdrawFailure",
+  kind: "failure",
+  table: "failure",
+  act: buildActs.edit,
+  subject: ofFailure,
+  label: "x.mode",
+});
+
+export const withdrawPartLine = withdrawal({
+  name: "withdrawPartLine",
+  kind: "part",
+  table: "part_line",
+  act: buildActs.edit,
+  subject: ofPart,
+  label: "x.name",
 });

@@ -110,6 +110,15 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
   decideConcept: { may: staff, input: (w) => ({ id: w.concept, version: 1, fate: "goes on", reason: "client" }) },
   saveBuild: { may: own, input: (w) => ({ teamId: w.a, stage: "mock-up", builtOn: "2027-02-21", whatChanged: "x" }) },
   addPhoto: { may: own, input: (w) => ({ buildId: w.build, base64: "AAAA" }) },
+  saveFailure: {
+    may: own,
+    input: (w) => ({ buildId: w.build, mode: "The lever split", severity: "stop", cause: "joint" }),
+  },
+  closeFailure: { may: own, input: (w) => ({ id: w.failure, version: 1 }) },
+  withdrawFailure: { may: own, input: (w) => ({ id: w.failure }) },
+  savePartLine: { may: own, input: (w) => ({ buildId: w.build, name: "Lever", count: 1, mass: "0.2 lb" }) },
+  copyPartLines: { may: own, input: (w) => ({ buildId: w.build, fromId: w.otherBuild }) },
+  withdrawPartLine: { may: own, input: (w) => ({ id: w.partLine }) },
   removePhoto: { may: [], input: () => ({ id: randomUUID() }) },
   saveProtocol: { may: staff, input: (w) => ({ projectId: w.projectId, name: "P2", definition }) },
   recordRun: {

@@ -40,6 +40,8 @@ export const aBuild = (team: string, number: number, more: Partial<Build> = {}):
     revision: 1,
     parents: [],
     variables: {},
+    dropped: {},
+    features: [],
     photos: [],
     ...more,
   }) as unknown as Build;

@@ -8,6 +8,8 @@ import { recordRun } from "@/stages/bench/commands/runs";
 import { protocolsOf } from "@/stages/bench/queries";
 import { saveBrief, saveChallenge } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands/builds";
+import { saveFailure } from "@/stages/builds/commands/failures";
+import { savePartLine } from "@/stages/builds/commands/parts";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { openSelection } from "@/stages/concepts/commands/selection";
 import { saveEvent } from "@/stages/contest/commands/events";
@@ -271,6 +273,9 @@ export async function makeProject(owner: Actor, title: string) {
   await ok(setGate, boss, { milestoneId: gate, stage: "final" });
   const gateItem = (await ok(addGateItem, boss, { milestoneId: gate, kind: "each", label: "Own drawing" })).id;
   const tool = (await ok(saveTool, boss, { projectId, name: "Drill press" })).id;
+  const failure = (await ok(saveFailure, mate, { buildId: build, mode: "The drum split", severity: "stop" })).id;
+  const partLine = (await ok(savePartLine, mate, { buildId: build, name: "Drum", count: 2, mass: "120 g", cost: "3" }))
+    .id;
   const entryOfNotebook = randomUUID();
   await ok(writeEntry, mate, {
     id: entryOfNotebook,
@@ -297,6 +302,8 @@ export async function makeProject(owner: Actor, title: string) {
     gate,
     gateItem,
     tool,
+    failure,
+    partLine,
     entryOfNotebook,
     projectId,
     slug,

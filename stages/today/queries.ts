@@ -5,6 +5,7 @@ import type { ClassSession } from "@/core/sessions/sessions";
 import { db } from "@/platform/db/db";
 import { calendarsIn } from "@/platform/project/calendars";
 import type { Waiting } from "@/platform/registry/stage";
+import { passedOverIn } from "@/stages/builds/queries/failures";
 import { type ProjectState, projectStates } from "@/stages/needs/queries/state";
 import { type Milestone, milestonesIn } from "@/stages/plan/queries/milestones";
 import { tasksIn } from "@/stages/plan/queries/tasks";
@@ -31,17 +32,21 @@ export async function flagsOf(
     milestones: readonly Milestone[];
   },
 ): Promise<Flag[]> {
-  const overdue = await overdueIn([around.project], around.today);
-  return flagsIn(state, { ...around, overdue: overdue.map((x) => x.teamId) });
+  const [overdue, passed] = await Promise.all([
+    overdueIn([around.project], around.today),
+    passedOverIn([around.project]),
+  ]);
+  return flagsIn(state, { ...around, overdue: overdue.map((x) => x.teamId), passedOver: passed.map((x) => x.teamId) });
 }
 
 /** Plans that do not fit and teams to look at, each with the reasons; as many queries for many projects as for one. */
 export async function flagsWaiting(projectIds: readonly string[], today: string): Promise<Waiting[]> {
   if (!projectIds.length) return [];
-  const [states, calendars, overdue, milestones, tasks] = await Promise.all([
+  const [states, calendars, overdue, passed, milestones, tasks] = await Promise.all([
     projectStates(projectIds),
     calendarsIn(projectIds),
     overdueIn(projectIds, today),
+    passedOverIn(projectIds),
     milestonesIn(projectIds),
     tasksIn(projectIds),
   ]);
@@ -53,6 +58,7 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
       end: dates.eventOn ?? dates.endsOn,
       calendars: dates.of,
       overdue: overdue.filter((x) => x.projectId === projectId).map((x) => x.teamId),
+      passedOver: passed.filter((x) => x.projectId === projectId).map((x) => x.teamId),
       milestones: milestones.filter((m) => m.projectId === projectId),
     });
     const own = {

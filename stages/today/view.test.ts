@@ -9,6 +9,7 @@ const around = {
   end: "2027-02-22",
   calendars,
   overdue: [] as string[],
+  passedOver: [] as string[],
   milestones: [] as ReturnType<typeof aMilestone>[],
 };
 const teams = [aTeam("Alder"), aTeam("Birch"), aTeam("Cedar")];
@@ -82,5 +83,32 @@ test("a broken limit says by how much, in the limit's unit", () => {
   const heavy = [aBuild("Birch", 1, { mass: "6.42", cost: "80", builtOn: "2027-02-15" })];
   expect(reasons(aState({ teams: [aTeam("Birch")], builds: heavy, requirements }))).toEqual([
     "Birch: mass is 0.42 kg over its limit (R-01)",
+  ]);
+});
+
+test("a mass that grows over its limit before the event is said while it is still inside; one that shrinks is not", () => {
+  const limit = aRequirement("R-01", {
+    measure: "mass",
+    comparator: "≤",
+    target: "5",
+    unit: "kg",
+    priority: "should",
+  });
+  const going = (...masses: string[]) =>
+    reasons(
+      aState({
+        teams: [aTeam("Birch")],
+        requirements: [limit],
+        builds: masses.map((mass, i) => aBuild("Birch", i + 1, { mass, builtOn: days[2 + i]! })),
+      }),
+    );
+  expect(going("4.4", "4.7")).toEqual(["Birch: at this rate mass is 5.8 kg by the event, the limit is 5 kg (R-01)"]);
+  expect([going("4.7", "4.4"), going("4.4"), going("4.4", "4.41")]).toEqual([[], [], []]);
+});
+
+test("failures that a later build did not answer are counted by team", () => {
+  expect(reasons(aState({ teams: teams.slice(1), builds }), { passedOver: ["Birch", "Birch", "Cedar"] })).toEqual([
+    "Birch: 2 failures not answered by the build that followed",
+    "Cedar: 1 failure not answered by the build that followed",
   ]);
 });

@@ -1,3 +1,4 @@
+import { trendOf } from "@/core/builds/trend";
 import { type Flag, teamFlags } from "@/core/log/flags";
 import { marginOf } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
@@ -19,6 +20,24 @@ function overLimit(r: RequirementRow, build: Build | undefined): string[] {
   return [`${r.measure} is ${fromSi(margin.abs(), limit.unit).toDecimalPlaces(3)}${unit} over its limit (${r.code})`];
 }
 
+/** Where the team's mass or cost is over its limit by the event if it goes on as it went so far, in words. */
+function heading(r: RequirementRow, builds: readonly Build[], end: string): string[] {
+  const limit = limitOf(r);
+  const measure = r.measure === "mass" || r.measure === "cost" ? r.measure : null;
+  if (!limit?.target || limit.comparator !== "≤" || !measure) return [];
+  const known = builds.flatMap((b) => {
+    const value = b[measure];
+    return value === null ? [] : [{ name: `G${b.number}`, on: b.builtOn, value }];
+  });
+  const trend = trendOf(known, limit.target, end);
+  if (!trend?.crosses || Number(trend.margin) < 0) return [];
+  const shown = (si: number | string) =>
+    `${fromSi(String(si), limit.unit).toDecimalPlaces(2)}${limit.unit === "1" ? "" : ` ${limit.unit}`}`;
+  return [
+    `at this rate ${measure} is ${shown(trend.forecast)} by the event, the limit is ${shown(limit.target)} (${r.code})`,
+  ];
+}
+
 /** The teams of a project that want a look, each with the reason. */
 export function flagsIn(
   state: ProjectState,
@@ -31,9 +50,11 @@ export function flagsIn(
     /** A team for each action that is overdue. */
     readonly overdue: readonly string[];
     readonly milestones: readonly Milestone[];
+    /** A team for each failure that a later build was made without answering. */
+    readonly passedOver: readonly string[];
   },
 ): Flag[] {
-  const { today, end, calendars, overdue, milestones } = around;
+  const { today, end, calendars, overdue, milestones, passedOver } = around;
   const primary = state.protocols[0];
   const first = [...calendars.values()][0] ?? [];
   const musts = state.requirements.filter((r) => r.priority === "must");
@@ -57,6 +78,14 @@ export function flagsIn(
         .filter((m) => m.scope === "team" && dueFor(m, t.sectionId) < today && !m.checks.some((k) => k.teamId === t.id))
         .map((m) => m.title),
       overLimits: state.requirements.flatMap((r) => overLimit(r, newest)),
+      trends: state.requirements.flatMap((r) =>
+        heading(
+          r,
+          state.builds.filter((b) => b.teamId === t.id),
+          end,
+        ),
+      ),
+      passedOver: passedOver.filter((team) => team === t.id).length,
     };
   });
   const left = first.filter((s) => s.date > today && s.date <= end).length;

@@ -6,8 +6,8 @@ import { actorOf } from "@/platform/sign-in/actors";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
-import { addPhoto } from "./builds";
 import { buildById } from "../queries/builds";
+import { addPhoto } from "./builds";
 
 let done: () => Promise<void>;
 

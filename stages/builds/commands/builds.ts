@@ -20,6 +20,13 @@ const readVariables = (text: string) =>
     return at > 0 ? [{ name: l.slice(0, at).trim(), value: l.slice(at + 1).trim() }] : [];
   });
 
+/** Dropped features as typed, `feature: reason` a line. */
+const readDropped = (text: string) =>
+  text.split("\n").flatMap((l) => {
+    const at = l.indexOf(":");
+    return at > 0 ? [{ feature: l.slice(0, at).trim(), reason: l.slice(at + 1).trim() }] : [];
+  });
+
 const labels = {
   stage: "Stage",
   builtOn: "Built on",
@@ -126,6 +133,7 @@ export const saveBuild = command({
       await sql`UPDATE build SET ${sql({ ...row, revision })}, version = version + 1 WHERE id = ${id}`;
       await sql`DELETE FROM variable_setting WHERE build_id = ${id}`;
       await sql`DELETE FROM build_parent WHERE build_id = ${id}`;
+      await sql`DELETE FROM feature_drop WHERE build_id = ${id}`;
       audit({
         type: "build",
         id,
@@ -136,13 +144,33 @@ export const saveBuild = command({
       });
     }
     if (variables.length) await sql`INSERT INTO variable_setting ${sql(variables.map((v) => ({ ...v, buildId: id })))}`;
-    if (input.parentId) {
-      found(
-        (await sql`SELECT FROM build WHERE id = ${input.parentId} AND project_id = ${projectId} AND id <> ${id}`)[0],
-        "The generation before",
-      );
-      await sql`INSERT INTO build_parent (build_id, parent_id) VALUES (${id}, ${input.parentId})`;
+    if (input.parentIds.length) {
+      const known = await sql`
+        SELECT id FROM build WHERE id IN ${sql(input.parentIds)} AND project_id = ${projectId} AND id <> ${id}
+      `;
+      if (known.length < new Set(input.parentIds).size) refuse("A build that it was made from is not in this project.");
+      const [circle] = await sql`
+        WITH RECURSIVE before AS (
+          SELECT parent_id FROM build_parent WHERE build_id IN ${sql(input.parentIds)}
+          UNION
+          SELECT p.parent_id FROM build_parent p JOIN before b ON p.build_id = b.parent_id
+        )
+        SELECT 1 FROM before WHERE parent_id = ${id}
+      `;
+      if (circle) refuse("A build cannot be made from one that was made from it.", "parentIds");
+      await sql`INSERT INTO build_parent ${sql([...new Set(input.parentIds)].map((parentId) => ({ buildId: id, parentId })))}`;
     }
+    const dropped = readDropped(input.dropped);
+    if (new Set(dropped.map((d) => d.feature)).size < dropped.length) refuse("A feature is listed twice.", "dropped");
+    if (dropped.length) await sql`INSERT INTO feature_drop ${sql(dropped.map((d) => ({ ...d, buildId: id })))}`;
+    if (input.closes.length)
+      await sql`
+        UPDATE failure f
+        SET closed_by = ${id}, version = f.version + 1
+        FROM build b
+        WHERE f.id IN ${sql(input.closes)} AND f.closed_by IS NULL AND b.id = f.build_id AND b.id <> ${id}
+          AND b.team_id = ${input.teamId}
+      `;
     await noteBuildEvidence(sql, projectId, id, revision, before, row, by);
     return { id, number };
   },

@@ -1,14 +1,17 @@
 "use client";
 
+import { useState } from "react";
 import type { ProjectUnits } from "@/core/quantity/systems";
 import { buildStage } from "@/core/vocabulary/builds";
+import { cx } from "@/ui/classes";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
-import { LinkButton } from "@/ui/page";
+import type { Option } from "@/ui/option";
+import { buttonClass, LinkButton } from "@/ui/page";
 import { saveBuildAction } from "../actions";
 import { build } from "../schema";
 
-const { TextField, TextArea, SelectField, CheckField, QuantityField } = fieldsOf(build);
+const { TextField, TextArea, SelectField, CheckField, ChoiceField, QuantityField } = fieldsOf(build);
 
 export interface BuildDefaults {
   stage: string;
@@ -23,7 +26,29 @@ export interface BuildDefaults {
   learned: string;
   features: string;
   variables: string;
-  parentId: string;
+  parentIds: string[];
+  dropped: string;
+}
+
+/** What it was made from: the team's own builds, and behind a line those of others, for a merge. */
+function MadeFrom({ parents, others, chosen }: { parents: Option[]; others: Option[]; chosen: readonly string[] }) {
+  const merged = others.some((o) => chosen.includes(o.value));
+  const [more, setMore] = useState(merged);
+  return (
+    <div className="grid gap-1">
+      <ChoiceField
+        name="parentIds"
+        label="Made from"
+        options={more ? [...parents, ...others] : parents}
+        hint="The build before; or several that were brought together. Nothing for a first one."
+      />
+      {!more && others.length > 0 && (
+        <button type="button" className={cx(buttonClass("quiet"), "justify-self-start")} onClick={() => setMore(true)}>
+          also from another team's build
+        </button>
+      )}
+    </div>
+  );
 }
 
 export function BuildForm({
@@ -33,6 +58,8 @@ export function BuildForm({
   version,
   defaults,
   parents,
+  others,
+  open,
   predictedUnit,
   currency,
   units,
@@ -42,7 +69,12 @@ export function BuildForm({
   id?: string;
   version: number;
   defaults: BuildDefaults;
-  parents: { value: string; label: string }[];
+  /** Earlier builds of the team. */
+  parents: Option[];
+  /** Builds of other teams, for what is brought together. */
+  others: Option[];
+  /** Failures of the team's builds that no build answers yet. */
+  open: Option[];
   predictedUnit: string;
   currency: string;
   units: ProjectUnits;
@@ -52,7 +84,7 @@ export function BuildForm({
       schema={build}
       action={saveBuildAction}
       fixed={{ teamId, id, version }}
-      defaults={{ ...defaults, physical: false }}
+      defaults={{ ...defaults, closes: [], physical: false }}
       submit={id ? "Save" : "Record the build"}
       saved="The build is recorded."
       goTo={`/p/${slug}/builds/:id`}
@@ -66,8 +98,18 @@ export function BuildForm({
       <div className="grid gap-4 sm:grid-cols-3">
         <SelectField name="stage" label="Stage" options={buildStage.options} />
         <TextField name="builtOn" label="Built on" type="date" />
-        <SelectField name="parentId" label="Made from" empty="nothing before it" options={parents} />
       </div>
+      {(parents.length > 0 || others.length > 0) && (
+        <MadeFrom parents={parents} others={others} chosen={defaults.parentIds} />
+      )}
+      {open.length > 0 && (
+        <ChoiceField
+          name="closes"
+          label="This build answers"
+          options={open}
+          hint="What failed before and is not answered by a build yet."
+        />
+      )}
       <TextArea
         name="whatChanged"
         label="What changed"
@@ -93,6 +135,12 @@ export function BuildForm({
         <TextArea name="variables" label="Design variables" rows={3} hint="One a line: stroke = 0.25 m" />
         <div className="grid content-start gap-4">
           <TextField name="features" label="Features" hint="with commas between: ball valve, long lever" />
+          <TextArea
+            name="dropped"
+            label="Features that it does without, and why"
+            rows={2}
+            hint="One a line: leather cup: leaks after an hour"
+          />
           <TextArea name="learned" label="What it taught" rows={2} />
         </div>
       </div>

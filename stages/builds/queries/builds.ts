@@ -9,12 +9,15 @@ export interface Build extends row.Build {
   parents: string[];
   variables: Record<string, string>;
   photos: { id: string; caption: string }[];
+  /** Features of its parents that it does without, with the reason. */
+  dropped: Record<string, string>;
 }
 
 const columns = (sql: Tx) => sql`
   b.*, t.name AS team,
   (SELECT coalesce(json_agg(parent_id), '[]') FROM build_parent WHERE build_id = b.id) AS parents,
   (SELECT coalesce(json_object_agg(name, value), '{}') FROM variable_setting WHERE build_id = b.id) AS variables,
+  (SELECT coalesce(json_object_agg(feature, reason), '{}') FROM feature_drop WHERE build_id = b.id) AS dropped,
   (
     SELECT coalesce(json_agg(json_build_object('id', id, 'caption', caption) ORDER BY id), '[]')
     FROM file_use

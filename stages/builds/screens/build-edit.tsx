@@ -10,11 +10,17 @@ import { Caution, PageHead } from "@/ui/page";
 import { buildActs } from "../acts";
 import { BuildForm } from "../parts/build-form";
 import { type Build, buildsOf } from "../queries/builds";
+import { failuresOf } from "../queries/failures";
 
 export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: string; team?: string }) {
   const page = await projectPage(slug);
   const p = page.frame.project;
-  const [builds, teams, protocols] = await Promise.all([buildsOf(p.id), teamsOf(p.id), protocolsOf(p.id)]);
+  const [builds, teams, protocols, failures] = await Promise.all([
+    buildsOf(p.id),
+    teamsOf(p.id),
+    protocolsOf(p.id),
+    failuresOf(p.id),
+  ]);
   const b = id ? builds.find((x) => x.id === id) : undefined;
   const owner = teams.find((t) => t.id === (b?.teamId ?? team));
   if (!owner || (id && !b) || !page.may(buildActs.edit, { team: owner.id })) notFound();
@@ -23,6 +29,8 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
     protocols[0] && channelsOf(protocols[0].definition).find((c) => c.key === protocols[0]!.definition.primary);
   const last = mine.at(-1);
   const gate = b ? [] : (await gateBefore(p.id, owner.id, "final")).says;
+  const named = (x: Build) => ({ value: x.id as string, label: `${x.team} G${x.number}` });
+  const open = failures.filter((f) => f.teamId === owner.id && f.closedBy === null && f.buildId !== b?.id);
   const vars = (x?: Build) =>
     Object.entries(x?.variables ?? {})
       .map(([k, v]) => `${k} = ${v}`)
@@ -67,7 +75,9 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
         predictedUnit={primary?.unit ?? ""}
         currency={p.currency}
         units={page.frame.units}
-        parents={mine.map((x) => ({ value: x.id, label: `${owner.name} G${x.number}` }))}
+        parents={mine.map(named)}
+        others={builds.filter((x) => x.teamId !== owner.id).map(named)}
+        open={open.map((f) => ({ value: f.id as string, label: `${f.mode} (G${f.build})` }))}
         defaults={{
           stage: b?.stage ?? last?.stage ?? "mock-up",
           builtOn: b?.builtOn ?? page.frame.today,
@@ -79,7 +89,10 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
           learned: b?.learned ?? "",
           features: (b ?? last)?.features.join(", ") ?? "",
           variables: vars(b ?? last),
-          parentId: b?.parents[0] ?? (b ? "" : (last?.id ?? "")),
+          parentIds: b?.parents ?? (last ? [last.id] : []),
+          dropped: Object.entries(b?.dropped ?? {})
+            .map(([feature, reason]) => `${feature}: ${reason}`)
+            .join("\n"),
         }}
       />
     </>

@@ -3,6 +3,7 @@ import { changedVariables } from "@/core/builds/variables";
 import { formatNumber } from "@/core/quantity/quantity";
 import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
+import { settingsOf } from "@/platform/project/settings";
 import { projectState } from "@/stages/needs/queries/state";
 import { limitWords } from "@/stages/needs/view/requirements";
 import { cx } from "@/ui/classes";
@@ -11,19 +12,36 @@ import { LinkButton, PageHead, Sheet } from "@/ui/page";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
-import { PhotoUpload, RemovePhoto, WithdrawBuild } from "../parts/buttons";
+import { WithdrawBuild } from "../parts/buttons";
+import { FailureList } from "../parts/failure-list";
+import { PartsSheet } from "../parts/parts-sheet";
+import { PhotosSheet } from "../parts/photos-sheet";
 import { buildById } from "../queries/builds";
+import { failuresOf } from "../queries/failures";
+import { partsOf } from "../queries/parts";
+import { causesToChoose } from "../view/failures";
+import { featuresView } from "../view/features";
 import { margin, weightOf } from "../view/generations";
+import { partsView } from "../view/parts";
 
 /** One build: its record, its limits with margins, its photos, and how every requirement stands. */
 export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
   const { frame, staff, ownTeam } = await projectPage(slug);
   const p = frame.project;
-  const [b, facts] = await Promise.all([buildById(p.id, id), projectState(p.id)]);
+  const [b, facts, failures, parts, settings] = await Promise.all([
+    buildById(p.id, id),
+    projectState(p.id),
+    failuresOf(p.id),
+    partsOf(id),
+    settingsOf(p.id),
+  ]);
   if (!b) notFound();
+  const listed = partsView(parts, b, frame.units, settings.donated);
   const mine = staff || b.teamId === ownTeam;
   const siblings = facts.builds.filter((x) => x.teamId === b.teamId);
   const parents = facts.builds.filter((x) => b.parents.includes(x.id));
+  const features = featuresView(b, parents);
+  const own = failures.filter((f) => f.buildId === b.id);
   const changed = parents.length === 1 ? changedVariables(parents[0]!.variables, b.variables) : null;
   const statuses = facts.requirements.map((r) => ({
     r,
@@ -78,7 +96,9 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
                   ...weightOf(b, frame.units, p.currency),
                   ["What it taught", b.learned],
                   ["Made from", parents.map((x) => `${x.team} G${x.number}`).join(", ")],
-                  ["Features", b.features.join(", ")],
+                  ["Features", features.added.join(", ")],
+                  ["Kept", features.kept.join(", ")],
+                  ["Dropped", features.dropped.map((d) => `${d.feature}${d.reason && ` (${d.reason})`}`).join(", ")],
                 ] as (readonly [string, string])[]
               ).map(
                 ([k, v]) =>
@@ -118,28 +138,27 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
               </table>
             </Sheet>
           )}
-          <Sheet title="Photos" aside={mine && <PhotoUpload buildId={b.id} />}>
-            {b.photos.length === 0 ? (
-              <p className="text-soft">None yet. A photo of each generation is worth more than its description.</p>
-            ) : (
-              <div className="grid grid-cols-2 gap-3">
-                {b.photos.map((f) => (
-                  <figure key={f.id}>
-                    <img
-                      src={`/api/file/${f.id}`}
-                      alt={f.caption || `${b.team} G${b.number}`}
-                      className="w-full rounded-sm border border-line"
-                      loading="lazy"
-                    />
-                    <figcaption className="flex justify-between text-sm text-soft">
-                      {f.caption}
-                      {mine && <RemovePhoto id={f.id} />}
-                    </figcaption>
-                  </figure>
-                ))}
-              </div>
-            )}
+          {(parts.length > 0 || mine) && (
+            <PartsSheet
+              href={`/p/${slug}/builds/${b.id}/parts`}
+              view={listed}
+              mass={frame.units.mass}
+              currency={p.currency}
+            />
+          )}
+          <Sheet title="What failed">
+            <FailureList
+              buildId={b.id}
+              failures={own}
+              later={siblings
+                .filter((x) => x.number > b.number)
+                .map((x) => ({ value: x.id as string, label: `answered by G${x.number}` }))}
+              causes={causesToChoose(failures.map((f) => f.cause))}
+              photos={b.photos}
+              mine={mine}
+            />
           </Sheet>
+          <PhotosSheet build={b} failures={own} mine={mine} />
         </div>
         <Sheet
           title="Against the requirements"

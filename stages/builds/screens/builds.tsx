@@ -2,6 +2,7 @@ import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
+import { BuildTabs } from "../parts/build-tabs";
 import { GenerationsTable } from "../parts/generations-table";
 import { generationsView } from "../view/generations";
 
@@ -31,6 +32,7 @@ export async function BuildsScreen({ slug, team, week }: { slug: string; team?: 
           </LinkButton>
         )}
       </PageHead>
+      <BuildTabs slug={slug} />
       {facts.teams.length > 0 && (
         <nav aria-label="Team" className="no-print mb-3 text-soft">
           <Link href={base} className={chosen ? "hover:text-ink" : "font-[650] text-ink"}>

@@ -1,5 +1,6 @@
 "use client";
 
+import { donatedMethod } from "@/core/vocabulary/builds";
 import { conceptMethod } from "@/core/vocabulary/concepts";
 import { dateStyle, gateStrictness, unitSystem } from "@/core/vocabulary/project";
 import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
@@ -61,6 +62,12 @@ export const SchoolsForm = ({ projectId, values }: { projectId: string; values: 
       label="Dates"
       options={dateStyle.options}
       hint="How this project writes them, on every page and for its guests."
+    />
+    <SelectField
+      name="donated"
+      label="Donated parts"
+      options={donatedMethod.options}
+      hint="What they cost in a build's parts list, and so against a limit on cost."
     />
     <SelectField
       name="shareSchool"

@@ -39,6 +39,7 @@ export async function SettingsScreen({ slug }: { slug: string }) {
             shareSchool: settings.shareSchool,
             units: settings.units,
             dates: settings.dates,
+            donated: settings.donated,
           }}
         />
       </section>

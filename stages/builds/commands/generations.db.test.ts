@@ -1,0 +1,145 @@
+// What failed, what a build is made of and what it was made from, against the database.
+import type { Actor } from "@/core/access/can";
+import { ok, refused } from "@/stages/testing/database";
+import { openClass } from "@/stages/testing/school";
+import type { World } from "@/stages/testing/world";
+import { buildById } from "../queries/builds";
+import { causesOver, failuresOf, passedOverIn } from "../queries/failures";
+import { partsOf } from "../queries/parts";
+import { withdrawFailure } from "../withdrawals";
+import { saveBuild } from "./builds";
+import { closeFailure, saveFailure } from "./failures";
+import { copyPartLines, savePartLine } from "./parts";
+
+let done: () => Promise<void>;
+let boss: Actor;
+let mate: Actor;
+let other: Actor;
+let w: World;
+beforeAll(async () => {
+  ({ done, boss, mate, other, w } = await openClass());
+});
+afterAll(() => done());
+
+const next = (more: object = {}) =>
+  ok(saveBuild, mate, { teamId: w.a, stage: "prototype", builtOn: "2027-03-01", whatChanged: "A brace", ...more });
+
+test("a failure is open until a build of the team answers it, and is passed over when a later one does not", async () => {
+  const failed = await ok(saveFailure, mate, {
+    buildId: w.build,
+    mode: "The lever split",
+    cause: "Rust",
+    severity: "stop",
+    nextStep: "A brace",
+  });
+  const mine = async () => (await failuresOf(w.projectId, w.build)).find((f) => f.id === failed.id)!;
+  expect(await mine()).toMatchObject({ cause: "rust", answeredBy: null, version: 1 });
+  const g2 = await next();
+  expect((await passedOverIn([w.projectId])).map((f) => f.teamId)).toEqual([w.a, w.a]);
+  const g3 = await next({ closes: [failed.id] });
+  expect(await mine()).toMatchObject({ closedBy: g3.id, version: 2 });
+  expect(await refused(closeFailure, mate, { id: failed.id, version: 1, closedBy: g2.id })).toMatchObject({
+    kind: "conflict",
+  });
+  await ok(closeFailure, mate, { id: failed.id, version: 2 });
+  expect((await mine()).closedBy).toBeNull();
+  expect(await refused(closeFailure, boss, { id: failed.id, version: 3, closedBy: w.otherBuild })).toMatchObject({
+    message: "A build of the same team answers it.",
+  });
+  expect((await causesOver(w.projectId)).map((c) => [c.cause, c.failures, c.answered]).sort()).toEqual([
+    ["", 1, 0],
+    ["rust", 1, 0],
+  ]);
+  await ok(withdrawFailure, mate, { id: failed.id });
+  expect((await failuresOf(w.projectId, w.build)).map((f) => f.id)).toEqual([w.failure]);
+});
+
+test("a pin without its photo is not kept, and another build's photo takes none", async () => {
+  const { id } = await ok(saveFailure, mate, {
+    buildId: w.build,
+    mode: "A crack",
+    severity: "blemish",
+    pinX: 0.5,
+    pinY: 0.5,
+  });
+  expect((await failuresOf(w.projectId, w.build)).find((f) => f.id === id)).toMatchObject({
+    pinX: null,
+    photoId: null,
+  });
+  const message = (
+    await refused(saveFailure, mate, {
+      buildId: w.build,
+      mode: "A crack",
+      severity: "blemish",
+      photoId: w.otherBuild,
+      pinX: 0.5,
+      pinY: 0.5,
+    })
+  ).message;
+  expect(message).toContain("The photo with the pin");
+});
+
+test("a build is made from several, and never from what was made from it", async () => {
+  const merged = await next({ parentIds: [w.build, w.otherBuild, w.build] });
+  expect((await buildById(w.projectId, merged.id))!.parents.sort()).toEqual([w.build, w.otherBuild].sort());
+  const first = (await buildById(w.projectId, w.build))!;
+  const again = { teamId: w.a, id: w.build, stage: first.stage, builtOn: first.builtOn, whatChanged: "x" };
+  expect(await refused(saveBuild, mate, { ...again, version: first.version, parentIds: [merged.id] })).toMatchObject({
+    message: "A build cannot be made from one that was made from it.",
+  });
+  const far = await next({ parentIds: [merged.id] });
+  expect((await refused(saveBuild, mate, { ...again, version: first.version, parentIds: [far.id] })).message).toContain(
+    "made from one that was made from it",
+  );
+  expect((await refused(saveBuild, mate, { ...again, version: first.version, parentIds: [w.run] })).message).toContain(
+    "not in this project",
+  );
+});
+
+test("what it does without is kept with the reason, and read as typed", async () => {
+  const { id } = await next({ features: "hose", dropped: "lid: leaks: after an hour\nflap: sticks" });
+  expect((await buildById(w.projectId, id))!.dropped).toEqual({ lid: "leaks: after an hour", flap: "sticks" });
+  expect(
+    await refused(saveBuild, mate, {
+      teamId: w.a,
+      stage: "final",
+      builtOn: "2027-03-01",
+      whatChanged: "x",
+      dropped: "lid",
+    }),
+  ).toMatchObject({
+    fields: { dropped: expect.stringContaining("with its reason") },
+  });
+});
+
+describe("a parts list", () => {
+  test("keeps what was typed beside the exact value, refuses what cannot be, and one name once", async () => {
+    await ok(savePartLine, mate, { buildId: w.build, name: "Lever", count: 1, mass: "8 oz", cost: "$2.50" });
+    const lever = (await partsOf(w.build)).find((p) => p.name === "Lever")!;
+    expect([Number(lever.mass), Number(lever.cost), lever.entered]).toEqual([
+      0.226796185,
+      2.5,
+      { mass: "8 oz", cost: "$2.50" },
+    ]);
+    const again = { buildId: w.build, name: "lever", count: 1 };
+    expect((await refused(savePartLine, mate, again)).message).toContain("part of this name in the list");
+    expect(await refused(savePartLine, mate, { ...again, name: "x", mass: "-1 kg" })).toMatchObject({
+      fields: { mass: "This cannot be below zero." },
+    });
+    expect(await refused(savePartLine, mate, { ...again, name: "x", mass: "heavy" })).toMatchObject({
+      fields: { mass: expect.any(String) },
+    });
+    expect((await refused(savePartLine, other, { ...again, name: "x" })).kind).toBe("forbidden");
+  });
+  test("is taken over from another build without doubling what is there", async () => {
+    const { id } = await next();
+    await ok(savePartLine, mate, { buildId: id, name: "DRUM", count: 5 });
+    expect(await ok(copyPartLines, mate, { buildId: id, fromId: w.build })).toEqual({ copied: 1 });
+    expect((await partsOf(id)).map((p) => [p.name, p.count])).toEqual([
+      ["DRUM", 5],
+      ["Lever", 1],
+    ]);
+    expect(await ok(copyPartLines, mate, { buildId: id, fromId: w.build })).toEqual({ copied: 0 });
+    expect((await refused(copyPartLines, mate, { buildId: id, fromId: id })).message).toContain("The other build");
+  });
+});
