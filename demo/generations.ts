@@ -12,6 +12,10 @@ export interface Gen {
   sides: string;
   variables: string;
   features?: string;
+  /** Features of the generation before that it does without, with the reason. */
+  dropped?: string;
+  /** A team whose newest build it takes from too. */
+  joins?: string;
   learned?: string;
   /** Runs by week: how many, flow (L/min), efficiency, and where it went wrong, how. */
   runs: {
@@ -58,6 +62,7 @@ export const gens: Gen[] = [
     cost: "17.80",
     sides: "590 × 360 × 370 mm",
     variables: v(40, 0.25, "marble", "1 : 3").replace("valve", "seal = leather\nvalve"),
+    features: "leather cup, marble valve",
     runs: [
       { week: 5, day: 1, n: 3, flow: 5.1, eff: 0.17 },
       { week: 6, day: 1, n: 5, flow: 6.6, eff: 0.205 },
@@ -78,6 +83,7 @@ export const gens: Gen[] = [
     sides: "595 × 380 × 390 mm",
     variables: v(40, 0.27, "rubber flap", "1 : 3").replace("valve", "seal = leather\nvalve"),
     features: "leather cup, rubber flap valve, long lever",
+    dropped: "marble valve: closes late at 60 strokes a minute",
     runs: [{ week: 7, day: 0, n: 4, flow: 8.35, eff: 0.255 }],
     leak: ["3", "2.5"],
   },
@@ -139,6 +145,7 @@ export const gens: Gen[] = [
     cost: "21.50",
     sides: "560 × 380 × 360 mm",
     variables: v(30, 0.22, "syringe", "1 : 2").concat("\ncylinders = 2"),
+    features: "two cylinders, syringe valves",
     runs: [
       { week: 4, day: 1, n: 4, flow: 5.5, eff: 0.19 },
       { week: 5, day: 1, n: 4, flow: 6.3, eff: 0.21 },
@@ -157,6 +164,8 @@ export const gens: Gen[] = [
     cost: "31.90",
     sides: "580 × 390 × 380 mm",
     variables: v(30, 0.22, "rubber flap", "1 : 2").concat("\ncylinders = 2"),
+    features: "two cylinders, rubber flap valves",
+    dropped: "syringe valves: they stick when grit comes with the water",
     runs: [{ week: 6, day: 1, n: 5, flow: 7.9, eff: 0.25 }],
     leak: ["2", "1.5"],
   },
@@ -352,7 +361,8 @@ export const gens: Gen[] = [
     cost: "32.80",
     sides: "575 × 360 × 370 mm",
     variables: v(34, 0.24, "rubber flap", "1 : 2").concat("\nframe = braced"),
-    features: "double-acting, braced frame",
+    features: "double-acting, braced frame, rubber flap valves",
+    joins: "Cistern",
     runs: [{ week: 7, day: 0, n: 4, flow: 6.5, eff: 0.21 }],
   },
 ];

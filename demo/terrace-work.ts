@@ -7,6 +7,8 @@ import { protocolsOf } from "@/stages/bench/queries";
 import { acknowledgeBrief, saveBrief } from "@/stages/brief/commands";
 import { briefVersions } from "@/stages/brief/queries";
 import { addPhoto, saveBuild } from "@/stages/builds/commands/builds";
+import { saveFailure } from "@/stages/builds/commands/failures";
+import { savePartLine } from "@/stages/builds/commands/parts";
 import { buildById, buildsOf } from "@/stages/builds/queries/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { saveEvent } from "@/stages/contest/commands/events";
@@ -20,6 +22,7 @@ import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { planReviews } from "@/stages/reviews/commands/planning";
 import { reviewsOf, rubricsOf } from "@/stages/reviews/queries";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
+import * as record from "./failures";
 import * as generations from "./generations";
 import { dates, measure, scheme, sketch } from "./helpers";
 import { pumpOf } from "./model";
@@ -120,8 +123,13 @@ export async function workOfTerrace(
 ) {
   const steps: Step[] = [];
   const newest = new Map<string, string>();
+  const toAnswer = new Map<string, string[]>();
+  const made = new Map<string, number>();
   for (const [i, g] of generations.gens.entries()) {
     const team = teams.get(g.team)!;
+    made.set(g.team, (made.get(g.team) ?? 0) + 1);
+    const name = `${g.team} G${made.get(g.team)}`;
+    let photo: string | undefined;
     const lead = team.members[0]!;
     const recorder = team.members[2] ?? lead;
     let id = "";
@@ -145,16 +153,23 @@ export async function workOfTerrace(
             variables: g.variables,
             features: g.features ?? "",
             learned: "",
-            parentIds: [newest.get(g.team)].filter((x) => x !== undefined),
+            dropped: g.dropped ?? "",
+            parentIds: [newest.get(g.team), newest.get(g.joins ?? "")].filter((x) => x !== undefined),
+            closes: toAnswer.get(g.team) ?? [],
           })
         ).id;
         newest.set(g.team, id);
+        toAnswer.delete(g.team);
+        for (const [part, count, mass, cost, source] of record.parts[name] ?? [])
+          await run(savePartLine, lead, { buildId: id, name: part, count, mass, cost, source });
         if (g.stage === "prototype")
-          await run(addPhoto, lead, {
-            buildId: id,
-            caption: `${g.team}, ${g.changed.toLowerCase()}`,
-            base64: await sketch(`${g.team} prototype`, 20 + i * 9),
-          });
+          photo = (
+            await run(addPhoto, lead, {
+              buildId: id,
+              caption: `${g.team}, ${g.changed.toLowerCase()}`,
+              base64: await sketch(`${g.team} prototype`, 20 + i * 9),
+            })
+          ).id;
       },
     });
     for (const r of g.runs)
@@ -195,6 +210,26 @@ export async function workOfTerrace(
           });
         },
       });
+    for (const f of record.failures[name] ?? [])
+      steps.push({
+        when: day(g.runs.at(-1)!.week, g.runs.at(-1)!.day),
+        order: 250 + i,
+        act: async () => {
+          await at(day(g.runs.at(-1)!.week, g.runs.at(-1)!.day), 14, i);
+          const pin = photo && f.pin ? { photoId: photo, pinX: f.pin[0], pinY: f.pin[1] } : {};
+          const { mode, place, cause, severity, next } = f;
+          const failed = await run(saveFailure, recorder, {
+            buildId: id,
+            mode,
+            place,
+            cause,
+            severity,
+            nextStep: next,
+            ...pin,
+          });
+          if (f.answered) toAnswer.set(g.team, [...(toAnswer.get(g.team) ?? []), failed.id]);
+        },
+      });
     if (g.learned)
       steps.push({
         when: day(g.runs.at(-1)!.week, 4),
@@ -218,6 +253,7 @@ export async function workOfTerrace(
             variables: g.variables,
             features: g.features ?? "",
             learned: g.learned,
+            dropped: g.dropped ?? "",
             parentIds: b.parents,
           });
         },

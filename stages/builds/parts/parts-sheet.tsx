@@ -26,7 +26,7 @@ export const PartsSheet = ({
     }
   >
     {view.lines.length === 0 ? (
-      <p className="text-soft">None view. A list foresees mass and cost before anything is cut.</p>
+      <p className="text-soft">None listed. A list foresees mass and cost before anything is cut.</p>
     ) : (
       <p>
         {view.lines.length} {view.lines.length === 1 ? "part" : "parts"}

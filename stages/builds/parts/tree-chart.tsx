@@ -36,12 +36,14 @@ export default function TreeChart({
   base,
   nodes,
   edges,
+  width,
   height,
 }: {
   /** The address of the builds. */
   base: string;
   nodes: readonly TreeNode[];
   edges: readonly TreeEdge[];
+  width: number;
   height: number;
 }) {
   const shown: BuildNode[] = nodes.map((node) => ({
@@ -63,7 +65,10 @@ export default function TreeChart({
     markerEnd: { type: MarkerType.ArrowClosed, color: "#957656" },
   }));
   return (
-    <div className="sheet" style={{ height: Math.min(900, Math.max(260, height + 60)) }}>
+    <div
+      className="sheet w-full"
+      style={{ aspectRatio: `${width + 60} / ${height + 60}`, maxHeight: height + 60, minHeight: 180 }}
+    >
       <ReactFlow
         nodes={shown}
         edges={lines}

@@ -25,7 +25,7 @@ export async function FailuresScreen({ slug, team }: { slug: string; team?: stri
         note={`${failures.length} recorded, ${failures.filter((f) => f.closedBy === null).length} not answered by a build yet`}
       />
       <BuildTabs slug={slug} />
-      <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,5fr)_minmax(0,2fr)]">
+      <div className="grid items-start gap-5 2xl:grid-cols-[minmax(0,5fr)_minmax(0,2fr)]">
         <div className="grid gap-2">
           {facts.teams.length > 1 && (
             <LinkChoice

@@ -33,7 +33,11 @@ export async function PartsScreen({ slug, id }: { slug: string; id: string }) {
             {b.team} <span className="text-soft">G{b.number}</span>: parts
           </>
         }
-        note={view.against ? `${view.against}.` : "Count, mass and price of one; what is not known is left empty."}
+        note={
+          view.against
+            ? `Against the build: ${view.against}.`
+            : "Count, mass and price of one; what is not known is left empty."
+        }
       >
         {mine &&
           before.map((x) => <CopyParts key={x.id} buildId={b.id} fromId={x.id} from={`${x.team} G${x.number}`} />)}

@@ -35,7 +35,7 @@ export async function TreeScreen({ slug, team }: { slug: string; team?: string }
               hrefOf={(v) => (v ? `${base}/tree?team=${v}` : `${base}/tree`)}
             />
           )}
-          <LazyTree base={base} nodes={tree.nodes} edges={tree.edges} height={tree.height} />
+          <LazyTree base={base} nodes={tree.nodes} edges={tree.edges} width={tree.width} height={tree.height} />
           <Sheet title="The same as a list">
             <ul className="grid gap-1">
               {tree.lines.map((l) => (

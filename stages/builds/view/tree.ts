@@ -28,7 +28,7 @@ export interface TreeEdge {
 }
 
 const few = (words: readonly string[]) =>
-  words.length > 2 ? `${words.slice(0, 2).join(", ")} and ${words.length - 2} more` : words.join(", ");
+  words.length > 2 ? `${words[0]} and ${words.length - 1} more` : words.join(", ");
 
 /** The generations as a family tree from left to right, laid out, with branches and merges; and the same as a list. */
 export function treeView(
@@ -53,7 +53,7 @@ export function treeView(
     }),
   );
   const graph = new graphlib.Graph();
-  graph.setGraph({ rankdir: "LR", nodesep: 18, ranksep: 96 });
+  graph.setGraph({ rankdir: "LR", nodesep: 18, ranksep: 120 });
   graph.setDefaultEdgeLabel(() => ({}));
   for (const b of builds) graph.setNode(b.id, { ...size });
   for (const e of edges) graph.setEdge(e.from, e.to);
@@ -76,6 +76,7 @@ export function treeView(
   return {
     nodes,
     edges,
+    width: Math.max(...nodes.map((n) => n.x + n.width), 0),
     height: Math.max(...nodes.map((n) => n.y + n.height), 0),
     /** The same in words, a line a build. */
     lines: builds.map((b) => ({
