@@ -20,7 +20,7 @@ const between = (a, b) => a + Math.random() * (b - a);
 
 /**
  * A student who writes in the notebook: each entry has an id of its own and is sent again until the server has
- * answered for it. `acknowledged` takes the ids answered with a yes, `sent` all, `refusals` the last answer to the rest.
+ * answered for it. `acknowledged` takes the ids answered with a yes, `sent` all, `refusals` the last answer to others.
  */
 export async function writer({ url, action, project, who, acknowledged, sent, times, refusals, over }) {
   for (let n = 1; !over(); n++) {

@@ -33,9 +33,7 @@ test("a team's builds are compared two by two, teams side by side, two factors c
   await expect(drawer).toContainText("Alder G1: 4 ÷");
 });
 
-test("an experiment is planned by keyboard: what is wrong stands beside its field, the order is drawn again by its seed", async ({
-  page,
-}) => {
+test("an experiment is planned by keyboard: what is wrong is said, a seed draws the same order", async ({ page }) => {
   await enter(page, "Mara");
   await page.goto(`${demoUrl}/p/terrace-pump/bench/experiment`);
   const factors = page.getByLabel("Factors and their levels");

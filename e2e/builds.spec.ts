@@ -30,7 +30,7 @@ test("a failure is pinned by keyboard, the next generation answers it, and the c
 
   await page.goto(at);
   await page.getByRole("link", { name: "Alder", exact: true }).click();
-  await page.getByRole("link", { name: "Record a build" }).click();
+  await page.getByRole("link", { name: "Record a build", exact: true }).click();
   await page.getByLabel("What changed").fill("The handle bolted through");
   await page.getByRole("checkbox", { name: "The handle came off (G3)" }).click();
   await page.getByRole("button", { name: "also from another team's build" }).click();

@@ -88,7 +88,8 @@ export function rollUp(
  * The parts list against the weighed whole, in words; null where one of them is not known.
  * @param listed mass of the parts list in kg
  * @param weighed mass of the whole in kg
- * @example againstWhole("4.1", "4.6", true) // => { share: -0.10869565217391304, words: "the list is 11 % below the weighed whole: something is missing in it" }
+ * @example againstWhole("4.1", "4.6", true)?.words
+ * // => "the list is 11 % below the weighed whole: something is missing in it"
  * @example againstWhole("4.6", "4.6", true)?.words // => "the list agrees with the weighed whole"
  */
 export function againstWhole(

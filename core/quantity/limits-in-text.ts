@@ -108,7 +108,8 @@ function continued(first: string, unit: string, rest: string): { text: string; s
 }
 
 /**
- * The limits that a sentence states in numbers: “at most 5 kg”, “2–8 °C”, “36 ± 0.5 in”, “10 h or more”. Units that are not known make
+ * The limits that a sentence states in numbers: “at most 5 kg”, “2–8 °C”, “36 ± 0.5 in”, “10 h or more”. Units that
+ * are not known make
  * the number a bare one.
  * @example limitsInText("Weighs at most 5.0 kg").map((l) => [l.bound, l.high, l.unit]) // => [["≤", "5", "kg"]]
  * @example limitsInText("Kept at 2–8 °C").map((l) => [l.low, l.high]) // => [["275.15", "281.15"]]

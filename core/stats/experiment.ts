@@ -14,9 +14,9 @@ export const mostInExperiment = { factors: 4, levels: 8, runs: 240 } as const;
 /**
  * Factors as they are typed, one a line: a name, a colon, the levels with commas between. Says what is wrong with the
  * first line that is no such thing.
- * @example readFactors("valve: flap, ball\nstroke: 0.25 m, 0.30 m")
- * // => { ok: true, factors: [{ name: "valve", levels: ["flap", "ball"] }, { name: "stroke", levels: ["0.25 m", "0.30 m"] }] }
- * @example readFactors("valve flap").message // => "“valve flap”: write a name, a colon and the levels, like valve: flap, ball"
+ * @example readFactors("valve: flap, ball\nstroke: 0.25 m, 0.30 m").factors[1]
+ * // => { name: "stroke", levels: ["0.25 m", "0.30 m"] }
+ * @example readFactors("valve flap").ok // => false
  */
 export function readFactors(text: string): { ok: true; factors: Factor[] } | { ok: false; message: string } {
   const fail = (message: string) => ({ ok: false as const, message });
@@ -67,8 +67,8 @@ export function planRuns(factors: readonly Factor[], repeats: number, seed: stri
 }
 
 /**
- * The scatter between runs of one build, over several builds: their variances weighted by degrees of freedom; null where
- * no build has two runs.
+ * The scatter between runs of one build, over several builds: their variances weighted by degrees of freedom; null
+ * where no build has two runs.
  * @example pooledSd([[1, 3], [5, 7]]) // => 1.4142135623730951
  */
 export function pooledSd(groups: readonly (readonly number[])[]): number | null {
@@ -81,12 +81,12 @@ export function pooledSd(groups: readonly (readonly number[])[]): number | null 
  * The smallest difference between two levels of each factor that the planned runs show with 80 % power, in the unit of
  * `sd`; null where that cannot be told.
  * @example
- * tellsOf([{ name: "valve", levels: ["flap", "ball"] }, { name: "stroke", levels: ["short", "long"] }], 2, 0.3).map((t) => [
+ * tellsOf([{ name: "valve", levels: ["flap", "ball"] }], 4, 0.3).map((t) => [
  *   t.factor,
  *   t.perLevel,
  *   t.difference?.toFixed(2),
  * ])
- * // => [["valve", 4, "0.71"], ["stroke", 4, "0.71"]]
+ * // => [["valve", 4, "0.71"]]
  */
 export function tellsOf(factors: readonly Factor[], repeats: number, sd: number | null) {
   const runs = factors.length ? factors.reduce((n, f) => n * f.levels.length, repeats) : 0;

@@ -48,7 +48,8 @@ export function foresight(pairs: readonly Foreseen[]): Computed<Foresight | null
   const sentence =
     used.length === 1
       ? `The one prediction is ${way}.`
-      : `Half of the ${used.length} predictions miss by less than ${percent(typicalMiss)} %. They are ${way} on average.`;
+      : `Half of the ${used.length} predictions miss by less than ${percent(typicalMiss)} %. ` +
+        `They are ${way} on average.`;
   const shown = misses.map((m) => Number((100 * m).toPrecision(12)));
   return {
     value: { n: used.length, lean, typicalMiss, sentence },

@@ -56,7 +56,8 @@ function leftOver(y: readonly number[], columns: readonly (readonly number[])[])
  * Two factors crossed: means of the cells, main effects, interaction, and the two-way analysis of variance. Where cells
  * hold unequal numbers of values each factor is judged after the other (type II sums of squares, Yates 1934), which is
  * the usual analysis where they are equal. Where no cell repeats, the interaction cannot be told from the scatter and
- * the main effects are judged against it (Tukey's additive model). A cell may be given in parts. Null with fewer than two levels of a factor.
+ * the main effects are judged against it (Tukey's additive model). A cell may be given in parts. Null with fewer than
+ * two levels of a factor.
  * @example
  * twoWay([
  *   { row: "flap", column: "short", values: [6, 6.4] },

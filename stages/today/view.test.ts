@@ -86,7 +86,7 @@ test("a broken limit says by how much, in the limit's unit", () => {
   ]);
 });
 
-test("a mass that grows over its limit before the event is said while it is still inside; one that shrinks is not", () => {
+test("a mass that grows over its limit before the event is said while it is inside; one that shrinks is not", () => {
   const limit = aRequirement("R-01", {
     measure: "mass",
     comparator: "≤",

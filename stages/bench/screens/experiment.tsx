@@ -94,7 +94,7 @@ export async function ExperimentScreen({ slug, asked }: { slug: string; asked: A
           <div className="grid gap-1.5">
             <p>
               {plan.runs.length} runs in {howLong(plan.minutes)},{" "}
-              {plan.repeats === 1 ? "one complete set" : `${plan.repeats} complete sets`}, each in its own drawn order{" "}
+              {plan.repeats === 1 ? "one complete set" : `${plan.repeats} complete sets`}, each in a drawn order{" "}
               <span className="text-soft">(seed {plan.seed})</span>
             </p>
             <DataTable

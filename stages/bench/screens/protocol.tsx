@@ -1,5 +1,8 @@
 import { notFound } from "next/navigation";
+import { shelf } from "@/core/run/shelf";
 import { projectPage } from "@/platform/pages/page";
+import { Fold } from "@/ui/fold";
+import Link from "@/ui/link";
 import { PageHead } from "@/ui/page";
 import { protocolActs } from "../acts";
 import { ProtocolForm } from "../parts/protocol-form";
@@ -17,10 +20,13 @@ const emptyProtocol = {
   safety: [],
 };
 
-export async function ProtocolScreen({ slug, id }: { slug: string; id?: string }) {
+/** A protocol, new or changed; a new one starts empty or from the shelf. */
+export async function ProtocolScreen({ slug, id, from }: { slug: string; id?: string; from?: string }) {
   const { frame } = await projectPage(slug, protocolActs.edit);
   const x = id ? (await protocolsOf(frame.project.id)).find((v) => v.id === id) : undefined;
   if (id && !x) notFound();
+  const template = x ? undefined : shelf.find((t) => t.key === from);
+  const base = `/p/${slug}/bench/protocol`;
   return (
     <>
       <PageHead
@@ -37,17 +43,44 @@ export async function ProtocolScreen({ slug, id }: { slug: string; id?: string }
       >
         {x && !x.runs && <WithdrawProtocol id={x.id} goTo={`/p/${slug}/bench`} />}
       </PageHead>
+      {!x && (
+        <Fold
+          label={template ? `Started from: ${template.name}` : "Start from a kind of test"}
+          start={!template}
+          className="mb-4"
+          labelClass="font-[600]"
+        >
+          <ul className="mt-2 grid gap-x-6 gap-y-1 sm:grid-cols-2 lg:grid-cols-3">
+            {shelf.map((t) => (
+              <li key={t.key}>
+                <Link
+                  href={`${base}?from=${t.key}`}
+                  aria-current={t.key === template?.key ? "true" : undefined}
+                  className="font-[600] hover:text-iron"
+                >
+                  {t.name}
+                </Link>
+                <span className="block text-sm text-soft">{t.fits}</span>
+              </li>
+            ))}
+          </ul>
+          <p className="mt-2 text-sm text-soft">
+            Everything in it can be changed. What is below is replaced when another is taken.
+          </p>
+        </Fold>
+      )}
       <ProtocolForm
+        key={template?.key ?? ""}
         projectId={frame.project.id}
         slug={slug}
         id={x?.id}
         version={x?.version ?? 0}
         used={(x?.runs ?? 0) > 0}
         defaults={{
-          name: x?.name ?? "",
+          name: x?.name ?? template?.name ?? "",
           whatChanged: "",
-          definition: x?.definition ?? emptyProtocol,
-          safetyText: (x?.definition.safety ?? []).join("\n"),
+          definition: x?.definition ?? template?.definition ?? emptyProtocol,
+          safetyText: (x?.definition ?? template?.definition)?.safety.join("\n") ?? "",
         }}
       />
     </>

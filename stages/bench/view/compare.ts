@@ -197,7 +197,7 @@ export function varying(builds: readonly Build[]): string[] {
   return names.filter((n) => new Set(builds.flatMap((b) => b.variables[n] ?? [])).size > 1).sort(byName);
 }
 
-/** The two variables whose combinations were measured most often of those that can be crossed; the first two if none. */
+/** The two variables whose combinations were measured most completely; the first two if none can be crossed. */
 function likelyPair(builds: readonly Build[], names: readonly string[], x: string | undefined): (string | undefined)[] {
   const pairs = names.flatMap((a, i) => names.slice(i + 1).map((b) => [a, b] as const));
   const wanted = pairs.filter((p) => x === undefined || p.includes(x));

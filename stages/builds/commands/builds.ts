@@ -158,7 +158,8 @@ export const saveBuild = command({
         SELECT 1 FROM before WHERE parent_id = ${id}
       `;
       if (circle) refuse("A build cannot be made from one that was made from it.", "parentIds");
-      await sql`INSERT INTO build_parent ${sql([...new Set(input.parentIds)].map((parentId) => ({ buildId: id, parentId })))}`;
+      const parents = [...new Set(input.parentIds)].map((parentId) => ({ buildId: id, parentId }));
+      await sql`INSERT INTO build_parent ${sql(parents)}`;
     }
     const dropped = readDropped(input.dropped);
     if (new Set(dropped.map((d) => d.feature)).size < dropped.length) refuse("A feature is listed twice.", "dropped");

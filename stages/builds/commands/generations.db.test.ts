@@ -24,7 +24,7 @@ afterAll(() => done());
 const next = (more: object = {}) =>
   ok(saveBuild, mate, { teamId: w.a, stage: "prototype", builtOn: "2027-03-01", whatChanged: "A brace", ...more });
 
-test("a failure is open until a build of the team answers it, and is passed over when a later one does not", async () => {
+test("a failure is open until a build answers it, and is passed over when a later one does not", async () => {
   const failed = await ok(saveFailure, mate, {
     buildId: w.build,
     mode: "The lever split",

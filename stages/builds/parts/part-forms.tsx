@@ -33,7 +33,8 @@ export const AddPart = ({ buildId, ...shown }: { buildId: string; units: Project
     defaults={{ name: "", count: "1", mass: "", cost: "", source: "bought", supplier: "" }}
     submit="Add"
     clear
-    onDone={(_, form) => form.setFocus("name")}
+    // Once the emptied form stands.
+    onDone={(_, form) => requestAnimationFrame(() => form.setFocus("name"))}
   >
     <Fields {...shown} />
   </ActionForm>

@@ -14,7 +14,10 @@ const moves: Record<string, readonly [number, number]> = {
 /** A mark on a photo, told by its number too. */
 export const Pin = ({ x, y, label }: { x: number; y: number; label: string }) => (
   <span
-    className="pointer-events-none absolute grid size-5 -translate-1/2 place-items-center rounded-full border-2 border-white bg-iron text-[11px] font-[700] text-white"
+    className={
+      "pointer-events-none absolute grid size-5 -translate-1/2 place-items-center rounded-full border-2 " +
+      "border-white bg-iron text-[11px] font-[700] text-white"
+    }
     style={{ left: `${100 * x}%`, top: `${100 * y}%` }}
   >
     {label}

@@ -31,7 +31,7 @@ function Generation({ data: { node, href } }: NodeProps<BuildNode>) {
 
 const nodeTypes = { build: Generation };
 
-/** The family tree: each build a link, what changed on the lines; it is moved by dragging and by the wheel with Ctrl. */
+/** The family tree: each build a link, what changed on the lines; dragging and the wheel with Ctrl move it. */
 export default function TreeChart({
   base,
   nodes,

@@ -22,7 +22,10 @@ export async function FailuresScreen({ slug, team }: { slug: string; team?: stri
     <>
       <PageHead
         title="Failures"
-        note={`${failures.length} recorded, ${failures.filter((f) => f.closedBy === null).length} not answered by a build yet`}
+        note={
+          `${failures.length} recorded, ` +
+          `${failures.filter((f) => f.closedBy === null).length} not answered by a build yet`
+        }
       />
       <BuildTabs slug={slug} />
       <div className="grid items-start gap-5 2xl:grid-cols-[minmax(0,5fr)_minmax(0,2fr)]">

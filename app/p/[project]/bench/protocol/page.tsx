@@ -6,7 +6,8 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ id?: string }>;
+  searchParams: Promise<{ id?: string; from?: string }>;
 }) {
-  return <ProtocolScreen slug={(await params).project} id={(await searchParams).id} />;
+  const { id, from } = await searchParams;
+  return <ProtocolScreen slug={(await params).project} id={id} from={from} />;
 }
