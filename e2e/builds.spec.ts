@@ -1,6 +1,6 @@
 // Generations: what failed, what they are made of, what they were made from; pressed through in the browser.
 import { expect, test } from "@playwright/test";
-import { choose, demoUrl, enter } from "./tools";
+import { choose, demoUrl, enter, findings } from "./tools";
 
 test("a failure is pinned by keyboard, the next generation answers it, and the class sees both", async ({ page }) => {
   test.setTimeout(120_000);
@@ -79,6 +79,7 @@ test("parts are listed by keyboard, taken over from the build before, and come t
     await expect(page.getByRole("row", { name: new RegExp(`^${part}`) })).toBeVisible();
     await expect(name).toBeFocused();
   }
+  expect(await findings(page)).toEqual([]);
   await page.getByRole("button", { name: /^0\.55/ }).press("w");
   await expect(page.getByRole("dialog")).toContainText("1 × Lever, pine");
   await page.keyboard.press("Escape");

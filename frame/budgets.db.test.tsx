@@ -2,9 +2,14 @@
 import type { ReactElement } from "react";
 import { openSession } from "@/platform/sign-in/sessions";
 import { BenchScreen } from "@/stages/bench/screens/bench";
+import { CompareScreen } from "@/stages/bench/screens/compare";
+import { ExperimentScreen } from "@/stages/bench/screens/experiment";
 import { BriefScreen } from "@/stages/brief/screens/brief";
 import { BuildScreen } from "@/stages/builds/screens/build";
 import { BuildsScreen } from "@/stages/builds/screens/builds";
+import { FailuresScreen } from "@/stages/builds/screens/failures";
+import { PartsScreen } from "@/stages/builds/screens/parts";
+import { TreeScreen } from "@/stages/builds/screens/tree";
 import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
 import { ContestScreen } from "@/stages/contest/screens/contest";
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
@@ -98,7 +103,12 @@ const views: [string, number, () => ReactElement][] = [
   ],
   ["builds", 12, () => <BuildsScreen slug={slug} />],
   ["a build", 12, () => <BuildScreen slug={slug} id={w.build} />],
+  ["parts", 12, () => <PartsScreen slug={slug} id={w.build} />],
+  ["family tree", 12, () => <TreeScreen slug={slug} />],
+  ["failures", 12, () => <FailuresScreen slug={slug} />],
   ["bench", 12, () => <BenchScreen slug={slug} />],
+  ["comparison", 12, () => <CompareScreen slug={slug} wanted={{ by: "teams" }} />],
+  ["experiment", 12, () => <ExperimentScreen slug={slug} asked={{}} />],
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],
   ["grades", 12, () => <GradesScreen slug={slug} />],
   ["contest", 12, () => <ContestScreen slug={slug} />],
