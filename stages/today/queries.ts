@@ -5,20 +5,35 @@ import type { ClassSession } from "@/core/sessions/sessions";
 import { db } from "@/platform/db/db";
 import { calendarsIn } from "@/platform/project/calendars";
 import type { Waiting } from "@/platform/registry/stage";
-import { passedOverIn } from "@/stages/builds/queries/failures";
 import { type ProjectState, projectStates } from "@/stages/needs/queries/state";
 import { type Milestone, milestonesIn } from "@/stages/plan/queries/milestones";
 import { tasksIn } from "@/stages/plan/queries/tasks";
 import { planSays, planView } from "@/stages/plan/view/tasks";
 import { flagsIn } from "./view";
 
-const overdueIn = (projectIds: readonly string[], today: string) => {
+/** A team for each action that is overdue, and for each failure that a later build was made without answering. */
+const leftIn = (projectIds: readonly string[], today: string) => {
   const sql = db();
-  return sql<{ projectId: row.ActionItem["projectId"]; teamId: row.ActionItem["teamId"] }[]>`
-    SELECT project_id, team_id
+  return sql<{ projectId: row.ActionItem["projectId"]; teamId: row.Team["id"]; failure: boolean }[]>`
+    SELECT project_id, team_id, false AS failure
     FROM action_item
     WHERE project_id IN ${sql(projectIds)} AND closed_at IS NULL AND due_on < ${today}
+    UNION ALL
+    SELECT f.project_id, b.team_id, true
+    FROM failure f
+    JOIN build b ON b.id = f.build_id
+    WHERE f.project_id IN ${sql(projectIds)} AND f.closed_by IS NULL
+      AND EXISTS (SELECT FROM build l WHERE l.team_id = b.team_id AND l.number > b.number)
   `;
+};
+
+type Left = Awaited<ReturnType<typeof leftIn>>[number];
+
+/** The same of one project, as the flags take it. */
+const splitLeft = (left: readonly Left[], projectId: string) => {
+  const of = (failure: boolean) =>
+    left.filter((x) => x.projectId === projectId && x.failure === failure).map((x) => x.teamId as string);
+  return { overdue: of(false), passedOver: of(true) };
 };
 
 /** The teams of a project that want a look, each with the reason, from what its page has loaded already. */
@@ -32,21 +47,17 @@ export async function flagsOf(
     milestones: readonly Milestone[];
   },
 ): Promise<Flag[]> {
-  const [overdue, passed] = await Promise.all([
-    overdueIn([around.project], around.today),
-    passedOverIn([around.project]),
-  ]);
-  return flagsIn(state, { ...around, overdue: overdue.map((x) => x.teamId), passedOver: passed.map((x) => x.teamId) });
+  const left = await leftIn([around.project], around.today);
+  return flagsIn(state, { ...around, ...splitLeft(left, around.project) });
 }
 
 /** Plans that do not fit and teams to look at, each with the reasons; as many queries for many projects as for one. */
 export async function flagsWaiting(projectIds: readonly string[], today: string): Promise<Waiting[]> {
   if (!projectIds.length) return [];
-  const [states, calendars, overdue, passed, milestones, tasks] = await Promise.all([
+  const [states, calendars, left, milestones, tasks] = await Promise.all([
     projectStates(projectIds),
     calendarsIn(projectIds),
-    overdueIn(projectIds, today),
-    passedOverIn(projectIds),
+    leftIn(projectIds, today),
     milestonesIn(projectIds),
     tasksIn(projectIds),
   ]);
@@ -57,8 +68,7 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
       today,
       end: dates.eventOn ?? dates.endsOn,
       calendars: dates.of,
-      overdue: overdue.filter((x) => x.projectId === projectId).map((x) => x.teamId),
-      passedOver: passed.filter((x) => x.projectId === projectId).map((x) => x.teamId),
+      ...splitLeft(left, projectId),
       milestones: milestones.filter((m) => m.projectId === projectId),
     });
     const own = {

@@ -3,8 +3,9 @@ import type { Actor } from "@/core/access/can";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
+import { flagsWaiting } from "@/stages/today/queries";
 import { buildById } from "../queries/builds";
-import { causesOver, failuresOf, passedOverIn } from "../queries/failures";
+import { causesOver, failuresOf } from "../queries/failures";
 import { partsOf } from "../queries/parts";
 import { withdrawFailure } from "../withdrawals";
 import { saveBuild } from "./builds";
@@ -35,9 +36,11 @@ test("a failure is open until a build answers it, and is passed over when a late
   const mine = async () => (await failuresOf(w.projectId, w.build)).find((f) => f.id === failed.id)!;
   expect(await mine()).toMatchObject({ cause: "rust", answeredBy: null, version: 1 });
   const g2 = await next();
-  expect((await passedOverIn([w.projectId])).map((f) => f.teamId)).toEqual([w.a, w.a]);
+  const says = async () => (await flagsWaiting([w.projectId], "2027-03-01")).find((x) => x.who === "Alder")?.what;
+  expect(await says()).toContain("2 failures not answered by the build that followed");
   const g3 = await next({ closes: [failed.id] });
   expect(await mine()).toMatchObject({ closedBy: g3.id, version: 2 });
+  expect(await says()).toContain("1 failure not answered by the build that followed");
   expect(await refused(closeFailure, mate, { id: failed.id, version: 1, closedBy: g2.id })).toMatchObject({
     kind: "conflict",
   });

@@ -1,5 +1,6 @@
 "use client";
 
+import { useRef } from "react";
 import type { ProjectUnits } from "@/core/quantity/systems";
 import { partSource } from "@/core/vocabulary/builds";
 import { ActButton } from "@/ui/form/act-button";
@@ -24,21 +25,25 @@ const Fields = ({ units, currency }: { units: ProjectUnits; currency: string }) 
 );
 
 /** The next line of the list: Enter saves it and begins another. */
-export const AddPart = ({ buildId, ...shown }: { buildId: string; units: ProjectUnits; currency: string }) => (
-  <ActionForm
-    inline
-    schema={partLine}
-    action={savePartLineAction}
-    fixed={{ buildId, version: 0 }}
-    defaults={{ name: "", count: "1", mass: "", cost: "", source: "bought", supplier: "" }}
-    submit="Add"
-    clear
-    // Once the emptied form stands.
-    onDone={(_, form) => requestAnimationFrame(() => form.setFocus("name"))}
-  >
-    <Fields {...shown} />
-  </ActionForm>
-);
+export function AddPart({ buildId, ...shown }: { buildId: string; units: ProjectUnits; currency: string }) {
+  const box = useRef<HTMLDivElement>(null);
+  return (
+    <div ref={box}>
+      <ActionForm
+        inline
+        schema={partLine}
+        action={savePartLineAction}
+        fixed={{ buildId, version: 0 }}
+        defaults={{ name: "", count: "1", mass: "", cost: "", source: "bought", supplier: "" }}
+        submit="Add"
+        clear
+        onDone={() => box.current?.querySelector("input")?.focus()}
+      >
+        <Fields {...shown} />
+      </ActionForm>
+    </div>
+  );
+}
 
 /** A line corrected or taken out. */
 export const PartTools = ({

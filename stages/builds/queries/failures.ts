@@ -25,17 +25,6 @@ export const failuresOf = (projectId: string, buildId: string | null = null, sql
   ORDER BY f.recorded_at DESC, f.id DESC
 `;
 
-/** A team for each failure of these projects that a later build was made without answering. */
-export const passedOverIn = (projectIds: readonly string[], sql: Tx = db()) => sql<
-  { projectId: row.Failure["projectId"]; teamId: row.Team["id"] }[]
->`
-  SELECT f.project_id, b.team_id
-  FROM failure f
-  JOIN build b ON b.id = f.build_id
-  WHERE f.project_id IN ${sql(projectIds)} AND f.closed_by IS NULL
-    AND EXISTS (SELECT FROM build l WHERE l.team_id = b.team_id AND l.number > b.number)
-`;
-
 /** How often each cause was named in a project and in the editions before it, with how many were answered. */
 export const causesOver = (projectId: string, sql: Tx = db()) => sql<
   { projectId: string; edition: string; startsOn: string; cause: string; failures: number; answered: number }[]
