@@ -52,3 +52,19 @@ test("the working opens by W on a focused figure and closes by Escape", async ({
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { name: "Cistern G4" })).toBeVisible();
 });
+
+test("a class of eight teams with five attempts: forty numbers and no mouse", async ({ page }) => {
+  test.setTimeout(120_000);
+  await enter(page, "Mara");
+  await page.goto(`${demoUrl}/p/terrace-pump/bench`);
+  await page.getByRole("link", { name: "Whole class" }).click();
+  await page.getByLabel("Protocol").getByRole("link", { name: "Leak test" }).click();
+  await expect(page).toHaveURL(/protocol=/);
+  const first = page.getByRole("textbox").first();
+  await expect(first).toBeEnabled();
+  await first.focus();
+  for (let i = 0; i < 40; i++) await page.keyboard.type(`${(i % 7) + 1}\n`);
+  await expect(page.getByText("saved", { exact: true })).toHaveCount(40);
+  await page.reload();
+  await expect(page.getByRole("row", { name: /^Bramble G2 5 on record/ })).toBeVisible();
+});

@@ -2,6 +2,7 @@
 import type { ReactElement } from "react";
 import { openSession } from "@/platform/sign-in/sessions";
 import { BenchScreen } from "@/stages/bench/screens/bench";
+import { ClassScreen } from "@/stages/bench/screens/class";
 import { CompareScreen } from "@/stages/bench/screens/compare";
 import { ExperimentScreen } from "@/stages/bench/screens/experiment";
 import { BriefScreen } from "@/stages/brief/screens/brief";
@@ -107,6 +108,7 @@ const views: [string, number, () => ReactElement][] = [
   ["family tree", 12, () => <TreeScreen slug={slug} />],
   ["failures", 12, () => <FailuresScreen slug={slug} />],
   ["bench", 12, () => <BenchScreen slug={slug} />],
+  ["whole class", 12, () => <ClassScreen slug={slug} asked={{}} />],
   ["comparison", 12, () => <CompareScreen slug={slug} wanted={{ by: "teams" }} />],
   ["experiment", 12, () => <ExperimentScreen slug={slug} asked={{}} />],
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],

@@ -74,6 +74,7 @@ export const bench: Stage = {
   name: "Bench",
   pages: [
     { label: "Bench", path: "/bench" },
+    { label: "Test the whole class", path: "/bench/class" },
     { label: "Compare runs", path: "/bench/compare" },
     { label: "Plan an experiment", path: "/bench/experiment" },
   ],

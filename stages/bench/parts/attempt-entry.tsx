@@ -2,7 +2,7 @@
 
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
-import { type Condition, implausible, type Measure } from "@/core/run/protocol";
+import type { Condition, Measure } from "@/core/run/protocol";
 import type { EnteredState } from "@/core/vocabulary/runs";
 import { attemptWords, useAttempts } from "@/ui/attempts";
 import { cx } from "@/ui/classes";
@@ -10,6 +10,7 @@ import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
 import { recordRunAction } from "../actions";
+import { look } from "../view/reading";
 
 interface Props {
   buildId: string;
@@ -30,15 +31,6 @@ interface Sent {
   readings: Record<string, string>;
   conditions: Record<string, string>;
   sure: boolean;
-}
-
-/** What is wrong or odd with a typed reading, said at once beside the field. */
-function look(m: Measure, typed: string): { bad: boolean; text: string } | null {
-  if (!typed.trim()) return null;
-  const parsed = parseQuantity(typed, m.unit);
-  if (!parsed.ok) return { bad: true, text: parsed.message };
-  const odd = implausible(m, formatSi(parsed.quantity.si, m.unit).replace("−", "-"));
-  return odd ? { bad: false, text: odd } : null;
 }
 
 /**

@@ -6,6 +6,7 @@ export const BenchTabs = ({ slug }: { slug: string }) => (
     label="Bench"
     pages={[
       { href: `/p/${slug}/bench`, label: "Attempts" },
+      { href: `/p/${slug}/bench/class`, label: "Whole class" },
       { href: `/p/${slug}/bench/compare`, label: "Compare" },
       { href: `/p/${slug}/bench/experiment`, label: "Plan an experiment" },
     ]}

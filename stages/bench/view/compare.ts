@@ -93,7 +93,7 @@ export interface ComparePart {
 }
 
 /** An address that says what is asked for; what is not asked for is left out. */
-export function addressOf(base: string, wanted: Wanted): string {
+export function addressOf(base: string, wanted: Readonly<Record<string, string | undefined>> | Wanted): string {
   const said = Object.entries(wanted).filter(([, v]) => v);
   return said.length ? `${base}?${new URLSearchParams(said as [string, string][])}` : base;
 }

@@ -1,0 +1,236 @@
+"use client";
+
+import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from "react";
+import type { Measure } from "@/core/run/protocol";
+import { type EnteredState, runState } from "@/core/vocabulary/runs";
+import { cx } from "@/ui/classes";
+import { useOutbox } from "@/ui/outbox";
+import { useReady } from "@/ui/ready";
+import { Waiting } from "@/ui/waiting";
+import { recordRunAction } from "../actions";
+import { look, pastedCells, stateTyped } from "../view/reading";
+
+export interface GridRow {
+  readonly buildId: string;
+  readonly name: string;
+  /** Attempts on record under this protocol. */
+  readonly runs: number;
+}
+
+interface Sent {
+  readonly id: string;
+  readonly name: string;
+  readonly buildId: string;
+  readonly protocolVersionId: string;
+  readonly state: EnteredState;
+  readonly readings: Record<string, string>;
+  readonly sure: boolean;
+}
+
+/** One attempt of a build in the grid: what is typed, and what became of it. */
+interface Box {
+  readonly typed: Readonly<Record<string, string>>;
+  readonly id?: string;
+  readonly state: "typed" | "sent" | "saved" | "refused";
+  readonly note?: string;
+  /** It was asked about a reading outside its range: sent again, it is right. */
+  readonly asked?: boolean;
+}
+
+const empty: Box = { typed: {}, state: "typed" };
+
+/**
+ * Teams down, attempts across: a whole class is entered by numbers and Enter alone, which saves the attempt and goes to
+ * the next team; or pasted from a spreadsheet. A foul is an f, no finish an n.
+ */
+export function ClassGrid({
+  rows,
+  measures,
+  protocolVersionId,
+  attempts,
+}: {
+  rows: readonly GridRow[];
+  measures: readonly Measure[];
+  protocolVersionId: string;
+  attempts: number;
+}) {
+  const ready = useReady();
+  const [boxes, setBoxes] = useState<Readonly<Record<string, Box>>>({});
+  const latest = useRef(boxes);
+  const fields = useRef(new Map<string, HTMLInputElement>());
+  const change = (key: string, to: Partial<Box>) => {
+    latest.current = { ...latest.current, [key]: { ...(latest.current[key] ?? empty), ...to } };
+    setBoxes(latest.current);
+  };
+  const keyOf = (row: number, attempt: number) => `${rows[row]!.buildId} ${attempt}`;
+  const boxOf = (id: string) => Object.keys(latest.current).find((k) => latest.current[k]!.id === id);
+  const outbox = useOutbox<Sent>(`bench.grid.${protocolVersionId}`, recordRunAction as never, [], {
+    answered(sent, r) {
+      const key = boxOf(sent.id);
+      if (!key) return;
+      if (r.ok) return change(key, { state: "saved", note: undefined });
+      outbox.drop(sent.id);
+      const asked = Boolean((r.fields as Record<string, string> | undefined)?.sure);
+      change(key, { state: "refused", note: r.message, asked });
+    },
+  });
+
+  /** Sends an attempt if it is whole; otherwise says beside it what is missing or wrong. */
+  function send(row: number, attempt: number) {
+    const key = keyOf(row, attempt);
+    const box = latest.current[key] ?? empty;
+    if (box.state === "sent" || box.state === "saved") return;
+    const words = measures.map((m) => box.typed[m.key]?.trim() ?? "");
+    if (words.every((w) => !w)) return;
+    const state = stateTyped(words[0]!);
+    if (state === "valid") {
+      const missing = measures.find((_, i) => !words[i]);
+      if (missing) return change(key, { note: `${missing.name} is missing.` });
+      const bad = measures.map((m, i) => look(m, words[i]!)).find((x) => x?.bad);
+      if (bad) return change(key, { note: bad.text });
+    }
+    const id = crypto.randomUUID();
+    const { name, buildId } = rows[row]!;
+    change(key, { id, state: "sent", note: undefined });
+    const readings = state === "valid" ? Object.fromEntries(measures.map((m, i) => [m.key, words[i]!])) : {};
+    outbox.add({ id, name, buildId, protocolVersionId, state, readings, sure: box.asked === true });
+  }
+
+  const focus = (row: number, attempt: number, measure: number) =>
+    fields.current.get(`${keyOf(row, attempt)} ${measures[measure]!.key}`)?.focus();
+
+  function keys(e: KeyboardEvent, row: number, attempt: number, measure: number) {
+    if (e.key === "ArrowDown" && row < rows.length - 1) focus(row + 1, attempt, measure);
+    else if (e.key === "ArrowUp" && row > 0) focus(row - 1, attempt, measure);
+    else if (e.key === "Enter") {
+      const foul = stateTyped(latest.current[keyOf(row, attempt)]?.typed[measures[0]!.key] ?? "") !== "valid";
+      if (measure < measures.length - 1 && !foul) return focus(row, attempt, measure + 1);
+      send(row, attempt);
+      if (row < rows.length - 1) focus(row + 1, attempt, 0);
+      else if (attempt < attempts) focus(0, attempt + 1, 0);
+    } else return;
+    e.preventDefault();
+  }
+
+  /** A block of a spreadsheet, from this cell on: what becomes whole by it is sent, in the order of the attempts. */
+  function paste(e: ClipboardEvent, row: number, attempt: number, measure: number) {
+    const cells = pastedCells(e.clipboardData.getData("text/plain"));
+    if (cells.length === 1 && cells[0]!.length === 1) return;
+    e.preventDefault();
+    const first = (attempt - 1) * measures.length + measure;
+    const touched = new Map<string, readonly [number, number]>();
+    cells.forEach((line, dy) =>
+      line.forEach((text, dx) => {
+        const [y, x] = [row + dy, first + dx];
+        const [a, m] = [Math.floor(x / measures.length) + 1, measures[x % measures.length]!];
+        if (y >= rows.length || a > attempts || !text) return;
+        const key = keyOf(y, a);
+        const box = latest.current[key] ?? empty;
+        if (box.state === "sent" || box.state === "saved") return;
+        change(key, { typed: { ...box.typed, [m.key]: text }, state: "typed", note: undefined });
+        touched.set(key, [y, a]);
+      }),
+    );
+    for (const [y, a] of [...touched.values()].sort((p, q) => p[1] - q[1] || p[0] - q[0])) send(y, a);
+  }
+
+  return (
+    <div className="grid gap-3">
+      <div className="table-room">
+        <table className="table">
+          <caption className="sr-only">Attempts of the whole class</caption>
+          <thead>
+            <tr>
+              <th scope="col">Build</th>
+              {Array.from({ length: attempts }, (_, i) =>
+                measures.map((m) => (
+                  <th key={`${i} ${m.key}`} scope="col" className="num">
+                    {measures.length > 1 ? `${i + 1}: ${m.name}` : `${i + 1}`} <span className="unit">{m.unit}</span>
+                  </th>
+                )),
+              )}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r, row) => (
+              <tr key={r.buildId}>
+                <th scope="row" className="text-left align-top font-[600] whitespace-nowrap">
+                  {r.name}
+                  <span className="block text-xs font-normal text-soft">{r.runs} on record</span>
+                </th>
+                {Array.from({ length: attempts }, (_, i) => {
+                  const key = keyOf(row, i + 1);
+                  const box = boxes[key] ?? empty;
+                  return measures.map((m, k) => {
+                    const typed = box.typed[m.key] ?? "";
+                    const seen = stateTyped(typed) === "valid" ? look(m, typed) : null;
+                    const words = k === measures.length - 1 ? (box.note ?? seen?.text) : seen?.text;
+                    const done = box.state === "saved" || box.state === "sent";
+                    return (
+                      <td key={`${key} ${m.key}`} className="num align-top" data-label={`${i + 1}: ${m.name}`}>
+                        <input
+                          ref={(el) => {
+                            if (el) fields.current.set(`${key} ${m.key}`, el);
+                          }}
+                          disabled={!ready}
+                          readOnly={done}
+                          aria-label={`${r.name}, attempt ${i + 1}, ${m.name} in ${m.unit}`}
+                          aria-invalid={box.state === "refused" || seen?.bad || undefined}
+                          aria-describedby={words ? `${key} ${m.key} note` : undefined}
+                          className={cx("input w-24 text-right", done && "border-transparent bg-transparent")}
+                          autoComplete="off"
+                          value={typed}
+                          onChange={(e) =>
+                            change(key, {
+                              typed: { ...box.typed, [m.key]: e.target.value },
+                              state: "typed",
+                              note: undefined,
+                              asked: false,
+                            })
+                          }
+                          onKeyDown={(e) => keys(e, row, i + 1, k)}
+                          onPaste={(e) => paste(e, row, i + 1, k)}
+                        />
+                        {box.state === "saved" && k === measures.length - 1 && (
+                          <span className="block text-xs text-moss">saved</span>
+                        )}
+                        {words && (
+                          <span
+                            id={`${key} ${m.key} note`}
+                            className={cx(
+                              "block max-w-40 text-left text-xs",
+                              box.note || seen?.bad ? "text-iron" : "text-ochre-deep",
+                            )}
+                          >
+                            {words}
+                          </span>
+                        )}
+                      </td>
+                    );
+                  });
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <Waiting
+        items={outbox.waiting.filter((x) => outbox.offline || x.problem)}
+        words={(x) =>
+          `${x.name}: ${
+            x.state === "valid"
+              ? measures.map((m) => `${m.name} ${x.readings[m.key] ?? ""} ${m.unit}`).join(", ")
+              : runState.labels[x.state]
+          }`
+        }
+        onRetry={outbox.retry}
+        onDrop={outbox.drop}
+      />
+      <p className="text-sm text-soft">
+        Enter saves an attempt and goes to the next team, arrows go up and down. A block from a spreadsheet is pasted
+        into its first cell. f is a foul, n no finish. Conditions are as the protocol sets them; where they were not,
+        the attempt is corrected at its build.
+      </p>
+    </div>
+  );
+}

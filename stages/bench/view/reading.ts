@@ -1,0 +1,26 @@
+import { formatSi, parseQuantity } from "@/core/quantity/quantity";
+import { implausible, type Measure } from "@/core/run/protocol";
+import type { EnteredState } from "@/core/vocabulary/runs";
+
+/** What is wrong or odd with a typed reading, said at once beside the field. */
+export function look(m: Measure, typed: string): { bad: boolean; text: string } | null {
+  if (!typed.trim()) return null;
+  const parsed = parseQuantity(typed, m.unit);
+  if (!parsed.ok) return { bad: true, text: parsed.message };
+  const odd = implausible(m, formatSi(parsed.quantity.si, m.unit).replace("−", "-"));
+  return odd ? { bad: false, text: odd } : null;
+}
+
+/**
+ * Cells of a spreadsheet as they are pasted: a line a row, tabs between the cells; a last empty line is none.
+ */
+export const pastedCells = (text: string): string[][] =>
+  text
+    .replace(/\r\n?/g, "\n")
+    .replace(/\n$/, "")
+    .split("\n")
+    .map((line) => line.split("\t").map((cell) => cell.trim()));
+
+/** What a word in place of a reading says of the attempt: a foul, or no finish. */
+export const stateTyped = (typed: string): EnteredState =>
+  /^f(oul)?$/i.test(typed.trim()) ? "foul" : /^(n|nf|no ?finish)$/i.test(typed.trim()) ? "no_finish" : "valid";
