@@ -13,7 +13,7 @@ import { buildById, buildsOf } from "@/stages/builds/queries/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { saveEvent } from "@/stages/contest/commands/events";
 import { enterMark, publishGrades, saveScheme } from "@/stages/grades/commands";
-import { recordFinding } from "@/stages/needs/commands/requirements";
+import { recordFinding } from "@/stages/needs/commands/findings";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { staffOf } from "@/stages/people/queries/students";
 import { checkMilestone } from "@/stages/plan/commands/milestones";

@@ -84,3 +84,17 @@ test("parts are listed by keyboard, taken over from the build before, and come t
   await expect(page.getByRole("dialog")).toContainText("1 × Lever, pine");
   await page.keyboard.press("Escape");
 });
+
+test("what is looked at is entered for every team on one page, by a key or a number", async ({ page }) => {
+  await enter(page, "Mara");
+  await page.goto(`${demoUrl}/p/terrace-pump/needs`);
+  await page.getByRole("link", { name: "Inspection", exact: true }).click();
+  const cells = page.getByRole("table", { name: "Inspection" }).getByRole("textbox");
+  await expect(cells.first()).toBeEnabled();
+  await cells.first().focus();
+  await page.keyboard.type("m\nn\nmaybe\n");
+  await expect(page.getByText("saved: met")).toBeVisible();
+  await expect(page.getByText("saved: not met")).toBeVisible();
+  await expect(page.getByText("m is met, n not met, x does not apply.", { exact: true })).toBeVisible();
+  await expect(cells.nth(16)).toHaveValue("maybe");
+});

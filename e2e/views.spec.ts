@@ -11,6 +11,7 @@ const views = [
   "/needs/sources",
   "/needs/statements",
   "/needs/changes",
+  "/needs/inspection",
   "/brief/compare",
   "/brief/challenge",
   "/concepts",

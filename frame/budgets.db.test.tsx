@@ -15,6 +15,7 @@ import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
 import { ContestScreen } from "@/stages/contest/screens/contest";
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
 import { GradesScreen } from "@/stages/grades/screens/grades";
+import { InspectionScreen } from "@/stages/needs/screens/inspection";
 import { NeedsScreen } from "@/stages/needs/screens/needs";
 import { StatementsScreen } from "@/stages/needs/screens/statements";
 import { NotebookScreen } from "@/stages/notebook/screens/notebook";
@@ -92,6 +93,7 @@ const views: [string, number, () => ReactElement][] = [
   ["requirements", 12, () => <NeedsScreen slug={slug} />],
   ["a requirement", 12, () => <NeedsScreen slug={slug} open="R-01" />],
   ["statements", 12, () => <StatementsScreen slug={slug} />],
+  ["inspection", 12, () => <InspectionScreen slug={slug} />],
   ["concepts", 12, () => <ConceptsScreen slug={slug} />],
   ["teams", 12, () => <TeamsScreen slug={slug} />],
   ["forming", 12, () => <FormingScreen slug={slug} />],

@@ -9,7 +9,7 @@ import { recordChallenge } from "@/stages/brief/commands";
 import { addPhoto, saveBuild } from "@/stages/builds/commands/builds";
 import { commands } from "@/stages/commands";
 import { addSketch, saveConcept } from "@/stages/concepts/commands/concepts";
-import { recordFinding } from "@/stages/needs/commands/requirements";
+import { recordFinding } from "@/stages/needs/commands/findings";
 import { eraseStudent } from "@/stages/people/commands/erase";
 import { addDaysOffToProject } from "@/stages/plan/commands/days-off";
 import { tickGate } from "@/stages/plan/commands/gates";

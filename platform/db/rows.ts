@@ -263,6 +263,8 @@ export interface Evidence {
   keptReason: string | null;
   recordedBy: string;
   recordedAt: string;
+  value: string | null;
+  entered: string;
 }
 
 export interface ExtraSession {

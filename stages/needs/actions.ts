@@ -1,17 +1,12 @@
 "use server";
 import { action } from "@/platform/command/perform";
+import { keepEvidence, recordFinding } from "./commands/findings";
 import { keepHolding } from "./commands/keep";
 import { changeRequirements } from "./commands/many";
 import { amendNote, closeSource, editSource, openSource, writeNote } from "./commands/notes";
 import { draftQuestion, dropQuestion, editQuestion, mergeQuestions, orderQuestions } from "./commands/questions";
 import { adoptStatement, askChange, decideChange, makeBaseline, ownRequirement } from "./commands/register";
-import {
-  keepEvidence,
-  recordFinding,
-  restoreRequirement,
-  retireRequirement,
-  saveRequirement,
-} from "./commands/requirements";
+import { restoreRequirement, retireRequirement, saveRequirement } from "./commands/requirements";
 import {
   askClient,
   linkStatement,

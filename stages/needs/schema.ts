@@ -176,7 +176,13 @@ export const restore = yup.object({ id: c.id() });
 export const finding = yup.object({
   requirementId: c.id(),
   buildId: c.id(),
-  outcome: c.oneOf(findingOutcome).required(),
+  /** What was found; where a number was measured, the number decides. */
+  outcome: c.oneOf(findingOutcome).when("value", {
+    is: (v: string) => !v,
+    then: (o) => o.required(),
+  }),
+  /** What was measured, as typed, for a requirement with a number. */
+  value: c.optionalText(60),
   note: c.optionalText(400),
 });
 

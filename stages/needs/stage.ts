@@ -5,6 +5,7 @@ import { db } from "@/platform/db/db";
 import type { Hit, HomePart, Search, Stage, Stratum } from "@/platform/registry/stage";
 import { plural, share } from "@/platform/registry/words";
 import { needsActs } from "./acts";
+import * as findings from "./commands/findings";
 import * as keep from "./commands/keep";
 import * as many from "./commands/many";
 import * as notes from "./commands/notes";
@@ -93,6 +94,7 @@ export const needs: Stage = {
     { label: "Interviews and sources", path: "/needs/sources" },
     { label: "Statements", path: "/needs/statements" },
     { label: "Baseline and changes", path: "/needs/changes" },
+    { label: "Inspection", path: "/needs/inspection", for: "staff" },
   ],
   shows: [
     "needs",
@@ -107,7 +109,7 @@ export const needs: Stage = {
     "protocol",
     "team",
   ],
-  commands: [keep, many, notes, questions, register, requirements, statements, table, withdrawals],
+  commands: [findings, keep, many, notes, questions, register, requirements, statements, table, withdrawals],
   stratum,
   home,
   search,

@@ -43,3 +43,7 @@ CREATE TABLE feature_drop (
   reason text NOT NULL DEFAULT '',
   PRIMARY KEY (build_id, feature)
 );
+
+-- What was measured when somebody looked: the exact value and what was typed; a finding without a number has neither.
+ALTER TABLE evidence ADD value numeric CHECK (value IS NULL OR kind = 'finding');
+ALTER TABLE evidence ADD entered text NOT NULL DEFAULT '';

@@ -1,5 +1,4 @@
 import { numeric, twoNumbers } from "@/core/vocabulary/needs";
-import type * as row from "@/platform/db/rows";
 import "server-only";
 import { isBuildMeasure, runMeasure } from "@/core/needs/requirement";
 import { sameDimension } from "@/core/quantity/dimension";
@@ -10,7 +9,7 @@ import { isId } from "@/platform/db/id";
 import { projectUnits } from "@/platform/project/settings";
 import { adoptEvidence, insertRequirement } from "@/platform/register/requirement";
 import { readSides, siOrNull } from "@/platform/schema/fields";
-import { evidenceActs, findingActs, needsActs } from "../acts";
+import { needsActs } from "../acts";
 import { type RequirementRow, requirementsOf } from "../queries/requirements";
 import * as s from "../schema";
 import { limitWords } from "../view/requirements";
@@ -214,92 +213,5 @@ export const restoreRequirement = command({
       RETURNING code
     `;
     audit({ type: "requirement", id: input.id, label: r?.code, after: { retired: false } });
-  },
-});
-
-async function requirementAndBuild(sql: Tx, requirementId: string, buildId: string) {
-  const [row] = await sql<
-    {
-      projectId: row.Requirement["projectId"];
-      code: row.Requirement["code"];
-      requirementVersion: row.RequirementVersion["number"];
-      buildRevision: row.Build["revision"];
-      comparator: row.RequirementVersion["comparator"];
-      measure: row.RequirementVersion["measure"];
-    }[]
-  >`
-    SELECT r.project_id, r.code, v.number AS requirement_version, v.comparator, v.measure, b.revision AS build_revision
-    FROM requirement r
-    JOIN build b ON b.id = ${buildId} AND b.project_id = r.project_id
-    JOIN LATERAL (SELECT * FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1) v ON true
-    WHERE r.id = ${requirementId}
-  `;
-  return found(row, "This requirement or build");
-}
-
-/**
- * What somebody found on a build: for requirements verified by inspection, demonstration or analysis without a measured
- * value.
- */
-export const recordFinding = command({
-  name: "recordFinding",
-  act: findingActs.record,
-  schema: s.finding,
-  subject: (sql, i) => ofRequirement(sql, i.requirementId),
-  async run({ sql, audit, by }, input) {
-    const r = await requirementAndBuild(sql, input.requirementId, input.buildId);
-    if (r.measure && input.outcome !== "not applicable")
-      refuse(
-        `${r.code} is decided by its measured value. Record that value, or say that the requirement does not ` +
-          "apply to this build.",
-        "outcome",
-      );
-    await sql`
-      INSERT INTO evidence ${sql({
-        id: newId(),
-        projectId: r.projectId,
-        requirementId: input.requirementId,
-        buildId: input.buildId,
-        kind: "finding",
-        requirementVersion: r.requirementVersion,
-        buildRevision: r.buildRevision,
-        finding: input.outcome,
-        note: input.note,
-        recordedBy: by,
-      })}
-    `;
-    audit({ type: "finding", id: input.requirementId, label: `${r.code}: ${input.outcome}`, after: input });
-  },
-});
-
-/** Keeps stale evidence with a reason: it counts again, under the versions that are current now. */
-export const keepEvidence = command({
-  name: "keepEvidence",
-  act: evidenceActs.keep,
-  schema: s.keep,
-  subject: (sql, i) => ofRequirement(sql, i.requirementId),
-  async run({ sql, audit }, input) {
-    const r = await requirementAndBuild(sql, input.requirementId, input.buildId);
-    const before = await sql`
-        SELECT id, requirement_version, build_revision, protocol_version
-        FROM evidence
-        WHERE requirement_id = ${input.requirementId} AND build_id = ${input.buildId}
-      `;
-    if (!before.length) refuse("There is no evidence to keep.");
-    await sql`
-      UPDATE evidence e
-      SET
-        requirement_version = ${r.requirementVersion}, build_revision = ${r.buildRevision},
-        kept_reason = ${input.reason},
-        protocol_version = CASE WHEN protocol_version IS NULL THEN NULL ELSE (
-          SELECT max(n.number)
-          FROM run x
-          JOIN protocol_version o ON o.id = x.protocol_version_id
-          JOIN protocol_version n ON n.protocol_id = o.protocol_id
-          WHERE x.id = e.run_id
-        ) END
-      WHERE requirement_id = ${input.requirementId} AND build_id = ${input.buildId}
-    `;
-    audit({ type: "evidence", id: input.requirementId, label: `${r.code} kept`, before, reason: input.reason });
   },
 });

@@ -1,6 +1,6 @@
 import { Tabs } from "@/ui/tabs";
 
-export const NeedsTabs = ({ slug }: { slug: string }) => (
+export const NeedsTabs = ({ slug, staff }: { slug: string; staff: boolean }) => (
   <Tabs
     label="Needs"
     pages={[
@@ -9,6 +9,7 @@ export const NeedsTabs = ({ slug }: { slug: string }) => (
       { href: `/p/${slug}/needs/sources`, label: "Interviews and sources" },
       { href: `/p/${slug}/needs/statements`, label: "Statements" },
       { href: `/p/${slug}/needs/changes`, label: "Baseline and changes" },
+      ...(staff ? [{ href: `/p/${slug}/needs/inspection`, label: "Inspection" }] : []),
     ]}
   />
 );

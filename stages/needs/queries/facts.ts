@@ -18,6 +18,8 @@ export interface EvidenceRow {
   buildRevision: row.Evidence["buildRevision"];
   protocolVersion: row.Evidence["protocolVersion"];
   finding: row.Evidence["finding"];
+  value: row.Evidence["value"];
+  entered: row.Evidence["entered"];
   note: row.Evidence["note"];
   keptReason: row.Evidence["keptReason"];
   recordedBy: row.Evidence["recordedBy"];

@@ -42,7 +42,7 @@ export async function ChangesScreen({ slug }: { slug: string }) {
             : "No baseline yet: changes are free, and are not counted."
         }
       />
-      <NeedsTabs slug={slug} />
+      <NeedsTabs slug={slug} staff={staff} />
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_360px]">
         <div className="grid min-w-0 gap-4">
           <section>

@@ -40,7 +40,7 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
     return (
       <>
         <PageHead title="Requirements" />
-        <NeedsTabs slug={slug} />
+        <NeedsTabs slug={slug} staff={staff} />
         <Empty
           title="No requirement yet"
           action={
@@ -82,7 +82,7 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
           </LinkButton>
         )}
       </PageHead>
-      <NeedsTabs slug={slug} />
+      <NeedsTabs slug={slug} staff={staff} />
       {view.clashes.length > 0 && (
         <ul className="mb-3 border-l-4 border-iron bg-iron-wash px-3 py-1.5">
           {view.clashes.map((c) => (

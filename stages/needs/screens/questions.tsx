@@ -26,7 +26,7 @@ export async function QuestionsScreen({ slug }: { slug: string }) {
             : "What the class wants to know of the client."
         }
       />
-      <NeedsTabs slug={slug} />
+      <NeedsTabs slug={slug} staff={staff} />
       <div className="mb-4">
         <QuestionForm projectId={p.id} />
       </div>

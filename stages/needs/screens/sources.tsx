@@ -11,7 +11,7 @@ import { SourceForm } from "../parts/source-form";
 import { sourcesOf } from "../queries/notes";
 
 export async function SourcesScreen({ slug }: { slug: string }) {
-  const { frame } = await projectPage(slug, noteActs.write);
+  const { frame, staff } = await projectPage(slug, noteActs.write);
   const sources = await sourcesOf(frame.project.id);
   return (
     <>
@@ -19,7 +19,7 @@ export async function SourcesScreen({ slug }: { slug: string }) {
         title="Interviews and sources"
         note="Where the needs come from: what people said, what was watched, what exists already."
       />
-      <NeedsTabs slug={slug} />
+      <NeedsTabs slug={slug} staff={staff} />
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_330px]">
         {sources.length === 0 ? (
           <Empty title="No source yet">

@@ -34,7 +34,7 @@ export async function StatementsScreen({ slug }: { slug: string }) {
             : "What the notes say, one need in one sentence."
         }
       />
-      <NeedsTabs slug={slug} />
+      <NeedsTabs slug={slug} staff={staff} />
       <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_380px]">
         <div className="grid min-w-0 gap-4">
           {looked.groups.length > 0 && (

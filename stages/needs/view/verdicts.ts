@@ -125,6 +125,21 @@ export function requirementStatus(
     };
   };
   if (!newest) return done(null);
+  if (newest.kind === "finding" && newest.value !== null && limit)
+    return done({
+      kind: "value",
+      value: newest.value,
+      U: 0,
+      inputs: [
+        {
+          label: "measured by looking",
+          value: newest.entered,
+          note: newest.note,
+          by: newest.recordedBy,
+          at: newest.recordedAt,
+        },
+      ],
+    });
   if (newest.kind === "finding")
     return done({
       kind: "finding",
