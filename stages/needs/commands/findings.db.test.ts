@@ -36,15 +36,16 @@ test("a number inside its limit is met, one outside is not, whatever its unit; b
   expect(await verdict()).toBe("met");
   expect(await ok(recordFinding, boss, find({ value: "93 cm" }))).toEqual({ outcome: "not met" });
   expect(await verdict()).toBe("not met");
-  const kept =
-    await db()`SELECT value::text, entered, finding FROM evidence WHERE requirement_id = ${handle} ORDER BY recorded_at`;
+  const kept = await db()`
+    SELECT value::text, entered, finding FROM evidence WHERE requirement_id = ${handle} ORDER BY recorded_at
+  `;
   expect(kept.map((k) => ({ ...k }))).toEqual([
     { value: "0.92075", entered: "3 ft 1/4 in", finding: "met" },
     { value: "0.93", entered: "93 cm", finding: "not met" },
   ]);
 });
 
-test("another kind of quantity, no number at all, and a requirement without a number are refused in words", async () => {
+test("another kind of quantity, no number, and a requirement without one are refused in words", async () => {
   expect(await refused(recordFinding, boss, find({ value: "3 kg" }))).toMatchObject({
     fields: { value: expect.any(String) },
   });

@@ -27,8 +27,8 @@ async function requirementAndBuild(sql: Tx, requirementId: string, buildId: stri
     }[]
   >`
     SELECT
-      r.project_id, r.code, v.number AS requirement_version, v.comparator, v.measure, v.target, v.second, v.sides, v.unit,
-      b.revision AS build_revision
+      r.project_id, r.code, v.number AS requirement_version, v.comparator, v.measure, v.target, v.second, v.sides,
+      v.unit, b.revision AS build_revision
     FROM requirement r
     JOIN build b ON b.id = ${buildId} AND b.project_id = r.project_id
     JOIN LATERAL (SELECT * FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1) v ON true

@@ -49,7 +49,7 @@ const unitOf = (r: RequirementRow) => {
   return limit?.target && limit.comparator !== "fits" && limit.comparator !== "yes" ? limit.unit : null;
 };
 
-/** What is looked at rather than measured by a run or weighed with the build: musts first, against the newest builds. */
+/** What is looked at rather than measured by a run or weighed: musts first, against the newest builds. */
 export function inspectionView(state: ProjectState, currency: string) {
   const builds = state.teams.flatMap((t) => state.newest.get(t.id) ?? []);
   const looked = state.requirements.filter((r) => !r.measure);
