@@ -32,6 +32,7 @@ const help = `ironstone: design projects from the brief to the contest
   PORT        where to serve (default 4170; a taken port is stepped past)
   HOST        the address to serve on (default 127.0.0.1: this machine only; 0.0.0.0: the network)
   DATABASE_URL  a PostgreSQL server to use instead of a cluster of Ironstone's own
+  IRONSTONE_HEAP     megabytes that the server's objects may take (1024)
   IRONSTONE_BACKUPS  where start backs up every day (FOLDER or FOLDER:COUNT; off: not at all)
   IRONSTONE_DEMO=1  a command is about the demo's database (export, backup, verify ...)
   IRONSTONE_PROXY=1  a proxy stands in front: the addresses that it names are believed

@@ -50,3 +50,23 @@ export const SectionChoice = ({
       hrefOf={(id) => (id ? `${base}?section=${id}` : base)}
     />
   );
+
+/** Whose records a list shows; nothing where there is only one team. */
+export const TeamChoice = ({
+  teams,
+  chosen,
+  base,
+}: {
+  teams: readonly { readonly id: string; readonly name: string }[];
+  chosen: string | undefined;
+  /** The page's address. */
+  base: string;
+}) =>
+  teams.length > 1 && (
+    <LinkChoice
+      label="Team"
+      options={[{ value: "", label: "all teams" }, ...teams.map((t) => ({ value: t.id, label: t.name }))]}
+      chosen={chosen ?? ""}
+      hrefOf={(id) => (id ? `${base}?team=${id}` : base)}
+    />
+  );

@@ -1,8 +1,9 @@
 "use client";
 
-import { type ClipboardEvent, type KeyboardEvent, useRef, useState } from "react";
+import type { ClipboardEvent, KeyboardEvent } from "react";
 import type { Measure } from "@/core/run/protocol";
 import { type EnteredState, runState } from "@/core/vocabulary/runs";
+import { useBoxes } from "@/ui/boxes";
 import { cx } from "@/ui/classes";
 import { useOutbox } from "@/ui/outbox";
 import { useReady } from "@/ui/ready";
@@ -55,55 +56,48 @@ export function ClassGrid({
   attempts: number;
 }) {
   const ready = useReady();
-  const [boxes, setBoxes] = useState<Readonly<Record<string, Box>>>({});
-  const latest = useRef(boxes);
-  const fields = useRef(new Map<string, HTMLInputElement>());
-  const change = (key: string, to: Partial<Box>) => {
-    latest.current = { ...latest.current, [key]: { ...(latest.current[key] ?? empty), ...to } };
-    setBoxes(latest.current);
-  };
+  const boxes = useBoxes<Box>(empty);
   const keyOf = (row: number, attempt: number) => `${rows[row]!.buildId} ${attempt}`;
-  const boxOf = (id: string) => Object.keys(latest.current).find((k) => latest.current[k]!.id === id);
   const outbox = useOutbox<Sent>(`bench.grid.${protocolVersionId}`, recordRunAction as never, [], {
     answered(sent, r) {
-      const key = boxOf(sent.id);
+      const key = boxes.keyOf(sent.id);
       if (!key) return;
-      if (r.ok) return change(key, { state: "saved", note: undefined });
+      if (r.ok) return boxes.change(key, { state: "saved", note: undefined });
       outbox.drop(sent.id);
       const asked = Boolean((r.fields as Record<string, string> | undefined)?.sure);
-      change(key, { state: "refused", note: r.message, asked });
+      boxes.change(key, { state: "refused", note: r.message, asked });
     },
   });
 
   /** Sends an attempt if it is whole; otherwise says beside it what is missing or wrong. */
   function send(row: number, attempt: number) {
     const key = keyOf(row, attempt);
-    const box = latest.current[key] ?? empty;
+    const box = boxes.now(key);
     if (box.state === "sent" || box.state === "saved") return;
     const words = measures.map((m) => box.typed[m.key]?.trim() ?? "");
     if (words.every((w) => !w)) return;
     const state = stateTyped(words[0]!);
     if (state === "valid") {
       const missing = measures.find((_, i) => !words[i]);
-      if (missing) return change(key, { note: `${missing.name} is missing.` });
+      if (missing) return boxes.change(key, { note: `${missing.name} is missing.` });
       const bad = measures.map((m, i) => look(m, words[i]!)).find((x) => x?.bad);
-      if (bad) return change(key, { note: bad.text });
+      if (bad) return boxes.change(key, { note: bad.text });
     }
     const id = crypto.randomUUID();
     const { name, buildId } = rows[row]!;
-    change(key, { id, state: "sent", note: undefined });
+    boxes.change(key, { id, state: "sent", note: undefined });
     const readings = state === "valid" ? Object.fromEntries(measures.map((m, i) => [m.key, words[i]!])) : {};
     outbox.add({ id, name, buildId, protocolVersionId, state, readings, sure: box.asked === true });
   }
 
   const focus = (row: number, attempt: number, measure: number) =>
-    fields.current.get(`${keyOf(row, attempt)} ${measures[measure]!.key}`)?.focus();
+    boxes.focus(`${keyOf(row, attempt)} ${measures[measure]!.key}`);
 
   function keys(e: KeyboardEvent, row: number, attempt: number, measure: number) {
     if (e.key === "ArrowDown" && row < rows.length - 1) focus(row + 1, attempt, measure);
     else if (e.key === "ArrowUp" && row > 0) focus(row - 1, attempt, measure);
     else if (e.key === "Enter") {
-      const foul = stateTyped(latest.current[keyOf(row, attempt)]?.typed[measures[0]!.key] ?? "") !== "valid";
+      const foul = stateTyped(boxes.now(keyOf(row, attempt)).typed[measures[0]!.key] ?? "") !== "valid";
       if (measure < measures.length - 1 && !foul) return focus(row, attempt, measure + 1);
       send(row, attempt);
       if (row < rows.length - 1) focus(row + 1, attempt, 0);
@@ -125,9 +119,9 @@ export function ClassGrid({
         const [a, m] = [Math.floor(x / measures.length) + 1, measures[x % measures.length]!];
         if (y >= rows.length || a > attempts || !text) return;
         const key = keyOf(y, a);
-        const box = latest.current[key] ?? empty;
+        const box = boxes.now(key);
         if (box.state === "sent" || box.state === "saved") return;
-        change(key, { typed: { ...box.typed, [m.key]: text }, state: "typed", note: undefined });
+        boxes.change(key, { typed: { ...box.typed, [m.key]: text }, state: "typed", note: undefined });
         touched.set(key, [y, a]);
       }),
     );
@@ -160,7 +154,7 @@ export function ClassGrid({
                 </th>
                 {Array.from({ length: attempts }, (_, i) => {
                   const key = keyOf(row, i + 1);
-                  const box = boxes[key] ?? empty;
+                  const box = boxes.shown(key);
                   return measures.map((m, k) => {
                     const typed = box.typed[m.key] ?? "";
                     const seen = stateTyped(typed) === "valid" ? look(m, typed) : null;
@@ -169,9 +163,7 @@ export function ClassGrid({
                     return (
                       <td key={`${key} ${m.key}`} className="num align-top" data-label={`${i + 1}: ${m.name}`}>
                         <input
-                          ref={(el) => {
-                            if (el) fields.current.set(`${key} ${m.key}`, el);
-                          }}
+                          ref={boxes.field(`${key} ${m.key}`)}
                           disabled={!ready}
                           readOnly={done}
                           aria-label={`${r.name}, attempt ${i + 1}, ${m.name} in ${m.unit}`}
@@ -181,7 +173,7 @@ export function ClassGrid({
                           autoComplete="off"
                           value={typed}
                           onChange={(e) =>
-                            change(key, {
+                            boxes.change(key, {
                               typed: { ...box.typed, [m.key]: e.target.value },
                               state: "typed",
                               note: undefined,

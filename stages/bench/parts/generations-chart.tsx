@@ -13,6 +13,7 @@ import {
 } from "recharts";
 import type { Axis } from "@/core/quantity/axis";
 import { formatNumber } from "@/core/quantity/quantity";
+import { valueAxis } from "./value-axis";
 
 export interface Generation {
   label: string;
@@ -156,17 +157,7 @@ export default function GenerationsChart({
                 axisLine={{ stroke: "#ded6c8" }}
                 tickLine={false}
               />
-              <YAxis
-                type="number"
-                dataKey="y"
-                domain={[axis.ticks[0]!, axis.ticks.at(-1)!]}
-                ticks={[...axis.ticks]}
-                tickFormatter={(y: number) => axis.labels[axis.ticks.indexOf(y)] ?? ""}
-                tick={{ fontSize: 12, fill: "#6b6258" }}
-                axisLine={false}
-                tickLine={false}
-                width={14 + 7 * Math.max(...axis.labels.map((l) => l.length))}
-              />
+              <YAxis type="number" dataKey="y" {...valueAxis(axis)} />
               {benchmark && (
                 <ReferenceLine
                   y={benchmark.value}

@@ -2,6 +2,7 @@
 
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { Axis } from "@/core/quantity/axis";
+import { valueAxis } from "./value-axis";
 
 /** Told by dash as well as by colour. */
 const looks = [
@@ -46,15 +47,7 @@ export default function InteractionChart({
               axisLine={{ stroke: "#ded6c8" }}
               tickLine={false}
             />
-            <YAxis
-              domain={[axis.ticks[0]!, axis.ticks.at(-1)!]}
-              ticks={[...axis.ticks]}
-              tickFormatter={(y: number) => axis.labels[axis.ticks.indexOf(y)] ?? ""}
-              tick={{ fontSize: 12, fill: "#6b6258" }}
-              axisLine={false}
-              tickLine={false}
-              width={14 + 7 * Math.max(...axis.labels.map((l) => l.length))}
-            />
+            <YAxis {...valueAxis(axis)} />
             {rows.map((r, i) => (
               <Line
                 key={r}

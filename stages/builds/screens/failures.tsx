@@ -2,7 +2,7 @@ import { failureSeverity } from "@/core/vocabulary/builds";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import Link from "@/ui/link";
-import { LinkChoice } from "@/ui/link-choice";
+import { TeamChoice } from "@/ui/link-choice";
 import { PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { BuildTabs } from "../parts/build-tabs";
@@ -30,17 +30,7 @@ export async function FailuresScreen({ slug, team }: { slug: string; team?: stri
       <BuildTabs slug={slug} />
       <div className="grid items-start gap-5 2xl:grid-cols-[minmax(0,5fr)_minmax(0,2fr)]">
         <div className="grid gap-2">
-          {facts.teams.length > 1 && (
-            <LinkChoice
-              label="Team"
-              options={[
-                { value: "", label: "all teams" },
-                ...facts.teams.map((t) => ({ value: t.id as string, label: t.name })),
-              ]}
-              chosen={chosen ?? ""}
-              hrefOf={(v) => (v ? `${base}/failures?team=${v}` : `${base}/failures`)}
-            />
-          )}
+          <TeamChoice teams={facts.teams} chosen={chosen} base={`${base}/failures`} />
           <DataTable
             caption="Failures"
             empty="No failure is recorded. They are written down on a build's page, with the likely cause."

@@ -1,7 +1,7 @@
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import Link from "@/ui/link";
-import { LinkChoice } from "@/ui/link-choice";
+import { TeamChoice } from "@/ui/link-choice";
 import { Empty, PageHead, Sheet } from "@/ui/page";
 import { BuildTabs } from "../parts/build-tabs";
 import { LazyTree } from "../parts/lazy-tree";
@@ -24,17 +24,7 @@ export async function TreeScreen({ slug, team }: { slug: string; team?: string }
         <Empty title="No build yet">A tree grows from the first build on. Each says what it was made from.</Empty>
       ) : (
         <div className="grid gap-4">
-          {facts.teams.length > 1 && (
-            <LinkChoice
-              label="Team"
-              options={[
-                { value: "", label: "all teams" },
-                ...facts.teams.map((t) => ({ value: t.id as string, label: t.name })),
-              ]}
-              chosen={chosen ?? ""}
-              hrefOf={(v) => (v ? `${base}/tree?team=${v}` : `${base}/tree`)}
-            />
-          )}
+          <TeamChoice teams={facts.teams} chosen={chosen} base={`${base}/tree`} />
           <LazyTree base={base} nodes={tree.nodes} edges={tree.edges} width={tree.width} height={tree.height} />
           <Sheet title="The same as a list">
             <ul className="grid gap-1">

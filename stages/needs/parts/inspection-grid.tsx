@@ -1,7 +1,8 @@
 "use client";
 
-import { type KeyboardEvent, useRef, useState } from "react";
+import type { KeyboardEvent } from "react";
 import type { Verdict } from "@/core/vocabulary/needs";
+import { useBoxes } from "@/ui/boxes";
 import { cx } from "@/ui/classes";
 import { useOutbox } from "@/ui/outbox";
 import { useReady } from "@/ui/ready";
@@ -45,34 +46,29 @@ export function InspectionGrid({
   rows: readonly InspectionRow[];
 }) {
   const ready = useReady();
-  const [boxes, setBoxes] = useState<Readonly<Record<string, Box>>>({});
-  const latest = useRef(boxes);
-  const fields = useRef(new Map<string, HTMLInputElement>());
-  const change = (key: string, to: Partial<Box>) => {
-    latest.current = { ...latest.current, [key]: { ...(latest.current[key] ?? empty), ...to } };
-    setBoxes(latest.current);
-  };
+  const boxes = useBoxes<Box>(empty);
   const keyOf = (row: number, column: number) => `${rows[row]!.id} ${builds[column]!.id}`;
   const outbox = useOutbox<Sent>(`needs.inspection.${projectId}`, recordFindingAction as never, [], {
     answered(sent, r) {
-      const key = Object.keys(latest.current).find((k) => latest.current[k]!.id === sent.id);
+      const key = boxes.keyOf(sent.id);
       if (!key) return;
-      if (r.ok) return change(key, { typed: "", state: "saved", verdict: (r.value as { outcome: Verdict }).outcome });
+      if (r.ok)
+        return boxes.change(key, { typed: "", state: "saved", verdict: (r.value as { outcome: Verdict }).outcome });
       outbox.drop(sent.id);
-      change(key, { state: "typed", note: r.message });
+      boxes.change(key, { state: "typed", note: r.message });
     },
   });
 
   function send(row: number, column: number) {
     const key = keyOf(row, column);
-    const box = latest.current[key] ?? empty;
+    const box = boxes.now(key);
     const r = rows[row]!;
     const typed = box.typed.trim();
     if (!typed || box.state === "sent") return;
     const read = readCell(typed, r.unit);
-    if (read.kind === "wrong") return change(key, { note: read.message });
+    if (read.kind === "wrong") return boxes.change(key, { note: read.message });
     const id = crypto.randomUUID();
-    change(key, { id, state: "sent", note: undefined });
+    boxes.change(key, { id, state: "sent", note: undefined });
     outbox.add({
       id,
       requirementId: r.id,
@@ -81,7 +77,7 @@ export function InspectionGrid({
       ...(read.kind === "outcome" ? { outcome: read.outcome, value: "" } : { value: typed }),
     });
   }
-  const focus = (row: number, column: number) => fields.current.get(keyOf(row, column))?.focus();
+  const focus = (row: number, column: number) => boxes.focus(keyOf(row, column));
   function keys(e: KeyboardEvent, row: number, column: number) {
     if (e.key === "ArrowDown" && row < rows.length - 1) focus(row + 1, column);
     else if (e.key === "ArrowUp" && row > 0) focus(row - 1, column);
@@ -118,16 +114,14 @@ export function InspectionGrid({
                 </th>
                 {builds.map((b, column) => {
                   const key = keyOf(row, column);
-                  const box = boxes[key] ?? empty;
+                  const box = boxes.shown(key);
                   const verdict = box.verdict ?? r.verdicts[column]!;
                   return (
                     <td key={b.id} className="align-top" data-label={b.name}>
                       <span className="flex items-center gap-1.5">
                         <VerdictMark verdict={verdict} />
                         <input
-                          ref={(el) => {
-                            if (el) fields.current.set(key, el);
-                          }}
+                          ref={boxes.field(key)}
                           disabled={!ready}
                           className="input w-20"
                           autoComplete="off"
@@ -135,7 +129,9 @@ export function InspectionGrid({
                           aria-invalid={box.note ? true : undefined}
                           aria-describedby={box.note ? `${key} note` : undefined}
                           value={box.typed}
-                          onChange={(e) => change(key, { typed: e.target.value, state: "typed", note: undefined })}
+                          onChange={(e) =>
+                            boxes.change(key, { typed: e.target.value, state: "typed", note: undefined })
+                          }
                           onKeyDown={(e) => keys(e, row, column)}
                         />
                       </span>
