@@ -3,8 +3,8 @@
 import { useRef, useState } from "react";
 
 /**
- * Cells of a table in which one types: what each holds, by its key, known at once to who handles a key or an answer, and
- * the fields to go to.
+ * Cells of a table in which one types: what each holds, by its key, known at once to who handles a key or an answer,
+ * and the fields to go to.
  * @param empty what a cell holds before anything is typed
  */
 export function useBoxes<B extends { readonly id?: string }>(empty: B) {

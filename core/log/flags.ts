@@ -14,7 +14,7 @@ export interface TeamRecord {
   /** Limits that the newest build breaks, in words. */
   readonly overLimits: readonly string[];
   readonly overdueMilestones: readonly string[];
-  /** Limits that the trend of the generations breaks before the event, in words. */
+  /** Limits that another step like the last one would break, in words. */
   readonly trends?: readonly string[];
   /** Failures that a later build was made without answering. */
   readonly passedOver?: number;

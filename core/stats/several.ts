@@ -62,7 +62,7 @@ export function compareSeveral(
                   ? "p is at most 1"
                   : equation(
                       [`${able.length - smaller.indexOf(value.p)} × `, { of: value.p, digits: 6 }],
-                      formatNumber(p!, 4),
+                      formatNumber(p!, Math.min(12, Math.max(4, 2 - Math.floor(Math.log10(p! || 1))))),
                     )),
           ]
         : [];

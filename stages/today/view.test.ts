@@ -86,7 +86,7 @@ test("a broken limit says by how much, in the limit's unit", () => {
   ]);
 });
 
-test("a mass that grows over its limit before the event is said while it is inside; one that shrinks is not", () => {
+test("a mass that another step like the last brings over its limit is said while it is inside", () => {
   const limit = aRequirement("R-01", {
     measure: "mass",
     comparator: "≤",
@@ -94,16 +94,25 @@ test("a mass that grows over its limit before the event is said while it is insi
     unit: "kg",
     priority: "should",
   });
-  const going = (...masses: string[]) =>
+  const going = (stage: "mock-up" | "prototype", ...masses: string[]) =>
     reasons(
       aState({
         teams: [aTeam("Birch")],
         requirements: [limit],
-        builds: masses.map((mass, i) => aBuild("Birch", i + 1, { mass, builtOn: days[2 + i]! })),
+        builds: masses.map((mass, i) =>
+          aBuild("Birch", i + 1, { mass, builtOn: days[2 + i]!, stage: i === 0 ? stage : "prototype" }),
+        ),
       }),
     );
-  expect(going("4.4", "4.7")).toEqual(["Birch: at this rate mass is 5.8 kg by the event, the limit is 5 kg (R-01)"]);
-  expect([going("4.7", "4.4"), going("4.4"), going("4.4", "4.41")]).toEqual([[], [], []]);
+  expect(going("prototype", "4.2", "4.7")).toEqual([
+    "Birch: another step like the last brings mass to 5.2 kg, the limit is 5 kg (R-01)",
+  ]);
+  // A mock-up is of other material, and what shrinks or stands still is going nowhere.
+  expect([going("mock-up", "1.2", "4.7"), going("prototype", "4.7", "4.2"), going("prototype", "4.7")]).toEqual([
+    [],
+    [],
+    [],
+  ]);
 });
 
 test("failures that a later build did not answer are counted by team", () => {

@@ -1,4 +1,4 @@
-import { trendOf } from "@/core/builds/trend";
+import { anotherStep } from "@/core/builds/growth";
 import { type Flag, teamFlags } from "@/core/log/flags";
 import { marginOf } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
@@ -20,21 +20,21 @@ function overLimit(r: RequirementRow, build: Build | undefined): string[] {
   return [`${r.measure} is ${fromSi(margin.abs(), limit.unit).toDecimalPlaces(3)}${unit} over its limit (${r.code})`];
 }
 
-/** Where the team's mass or cost is over its limit by the event if it goes on as it went so far, in words. */
-function heading(r: RequirementRow, builds: readonly Build[], end: string): string[] {
+/**
+ * What another step like the last one brings the team's mass or cost to, where that is over the limit, in words. A
+ * mock-up is of other material: it is no step.
+ */
+function heading(r: RequirementRow, builds: readonly Build[]): string[] {
   const limit = limitOf(r);
   const measure = r.measure === "mass" || r.measure === "cost" ? r.measure : null;
   if (!limit?.target || limit.comparator !== "≤" || !measure) return [];
-  const known = builds.flatMap((b) => {
-    const value = b[measure];
-    return value === null ? [] : [{ name: `G${b.number}`, on: b.builtOn, value }];
-  });
-  const trend = trendOf(known, limit.target, end);
-  if (!trend?.crosses || Number(trend.margin) < 0) return [];
-  const shown = (si: number | string) =>
-    `${fromSi(String(si), limit.unit).toDecimalPlaces(2)}${limit.unit === "1" ? "" : ` ${limit.unit}`}`;
+  const real = builds.filter((b) => b.stage !== "mock-up").flatMap((b) => b[measure] ?? []);
+  const next = anotherStep(real, limit.target);
+  if (next === null) return [];
+  const shown = (si: string) =>
+    `${fromSi(si, limit.unit).toDecimalPlaces(2)}${limit.unit === "1" ? "" : ` ${limit.unit}`}`;
   return [
-    `at this rate ${measure} is ${shown(trend.forecast)} by the event, the limit is ${shown(limit.target)} (${r.code})`,
+    `another step like the last brings ${measure} to ${shown(next)}, the limit is ${shown(limit.target)} (${r.code})`,
   ];
 }
 
@@ -82,7 +82,6 @@ export function flagsIn(
         heading(
           r,
           state.builds.filter((b) => b.teamId === t.id),
-          end,
         ),
       ),
       passedOver: passedOver.filter((team) => team === t.id).length,

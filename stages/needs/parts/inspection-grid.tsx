@@ -106,7 +106,7 @@ export function InspectionGrid({
           <tbody>
             {rows.map((r, row) => (
               <tr key={r.id}>
-                <th scope="row" className="min-w-52 text-left align-top font-normal">
+                <th scope="row" className="min-w-44 text-left align-top font-normal">
                   <span className="font-[600]">{r.code}</span> {r.statement}
                   <span className="block text-xs text-soft">
                     {[r.must ? "must" : "", r.limit === "yes" ? "" : r.limit].filter(Boolean).join(" · ")}
@@ -123,7 +123,7 @@ export function InspectionGrid({
                         <input
                           ref={boxes.field(key)}
                           disabled={!ready}
-                          className="input w-20"
+                          className={cx("input", r.unit ? "w-20" : "w-12")}
                           autoComplete="off"
                           aria-label={`${r.code}, ${b.name}${r.unit ? `, in ${r.unit}, or m, n, x` : ": m, n or x"}`}
                           aria-invalid={box.note ? true : undefined}
