@@ -47,3 +47,6 @@ CREATE TABLE feature_drop (
 -- What was measured when somebody looked: the exact value and what was typed; a finding without a number has neither.
 ALTER TABLE evidence ADD value numeric CHECK (value IS NULL OR kind = 'finding');
 ALTER TABLE evidence ADD entered text NOT NULL DEFAULT '';
+
+-- A notebook is read a page at a time, the newest first.
+CREATE INDEX ON notebook_entry (project_id, on_date DESC, created_at DESC);

@@ -73,7 +73,7 @@ test("a block of a spreadsheet fills the cells from its first one on; what lies 
   expect(cell("Cedar", 2).value).toBe("");
 });
 
-test("what the server will not take stays typed with its reason; what it asks about is sure the second time", async () => {
+test("what the server refuses stays typed with its reason; what it asks about is sure the second time", async () => {
   record.mockResolvedValueOnce({ ok: false, kind: "invalid", message: "Is that right?", fields: { sure: "?" } });
   open();
   cell("Alder", 1).focus();

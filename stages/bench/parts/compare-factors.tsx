@@ -1,7 +1,8 @@
 import { LinkChoice } from "@/ui/link-choice";
 import { Empty, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
-import { type ComparePart, factorsView } from "../view/compare";
+import type { ComparePart } from "../view/compare";
+import { factorsView } from "../view/factors";
 import { Besides } from "./besides";
 import { FactorsTable, VarianceTable } from "./factors-table";
 import { LazyInteractionChart } from "./lazy-charts";

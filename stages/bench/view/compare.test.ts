@@ -1,18 +1,8 @@
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aProtocol, aState, aTeam } from "@/stages/testing/rows";
-import {
-  addressOf,
-  buildsFor,
-  changeWords,
-  chosenIn,
-  factorsView,
-  groupsView,
-  predictionsView,
-  valuesByBuild,
-  variableView,
-  varying,
-} from "./compare";
+import { addressOf, buildsFor, changeWords, chosenIn, groupsView, predictionsView, valuesByBuild } from "./compare";
 import { experimentView, howLong } from "./experiment";
+import { factorsView, variableView, varying } from "./factors";
 
 const lift = aProtocol(definition);
 const of = (team: string, number: number, valve: string, stroke: string, more = {}) =>

@@ -9,7 +9,7 @@ import { Empty, PageHead } from "@/ui/page";
 import { Amend } from "../parts/amend";
 import { EntryField } from "../parts/entry-field";
 import { WithdrawEntry } from "../parts/withdraw-entry";
-import { entriesOf } from "../queries";
+import { entriesOf, notebooksOf, onPage } from "../queries";
 
 /**
  * Each student's dated record. A student writes and reads the own one; instructors read all. What was written first
@@ -19,36 +19,42 @@ export async function NotebookScreen({
   slug,
   person,
   section: asked,
+  page: askedPage,
 }: {
   slug: string;
   person?: string;
   section?: string;
+  page?: string;
 }) {
   const { frame, staff, actor } = await projectPage(slug);
   const p = frame.project;
   const who = staff ? (person ?? null) : actor.id;
-  const [everything, everybody] = await Promise.all([
-    entriesOf(p.id, staff ? null : who),
+  const section = staff ? sectionOf(frame, asked) : undefined;
+  const page = Math.max(1, Math.floor(Number(askedPage)) || 1);
+  const [found, notebooks, everybody] = await Promise.all([
+    entriesOf(p.id, { personId: who, sectionId: who ? null : section?.id, page }),
+    notebooksOf(p.id),
     staff ? studentsOf(p.id) : [],
   ]);
-  const section = staff ? sectionOf(frame, asked) : undefined;
   const students = everybody.filter((s) => !section || s.sectionId === section.id);
-  const all = section ? everything.filter((e) => students.some((s) => s.id === e.personId)) : everything;
-  const entries = who ? all.filter((e) => e.personId === who) : all;
+  const entries = found.slice(0, onPage);
   const chosen = students.find((s) => s.id === who);
-  const hrefOf = (more: { person?: string }) => {
+  const hrefOf = (more: { person?: string; page?: string }) => {
     const q = new URLSearchParams({ ...(section ? { section: section.id } : {}), ...more }).toString();
     return `/p/${slug}/notebook${q && `?${q}`}`;
   };
-  const last = new Map<string, string>();
-  for (const e of all) if (!last.has(e.personId)) last.set(e.personId, e.onDate);
+  const pageOf = (n: number) =>
+    hrefOf({ ...(staff && who ? { person: who } : {}), ...(n > 1 ? { page: String(n) } : {}) });
+  const last = new Map(notebooks.map((n) => [n.personId as string, n]));
+  const written = students.filter((s) => last.has(s.id));
+  const count = who ? (last.get(who)?.entries ?? 0) : written.reduce((n, s) => n + last.get(s.id)!.entries, 0);
   return (
     <>
       <PageHead
         title={staff ? (chosen ? `Notebook of ${chosen.name}` : "Notebooks") : "My notebook"}
         note={
           staff
-            ? `${entries.length} entries${chosen ? "" : ` of ${last.size} of ${students.length} students`}`
+            ? `${count} entries${chosen ? "" : ` of ${written.length} of ${students.length} students`}`
             : "Dated, in your own words. A later change is shown as an amendment."
         }
       />
@@ -73,7 +79,7 @@ export async function NotebookScreen({
                     {s.name}
                   </Link>
                   <span className={last.has(s.id) ? "text-soft" : "text-ochre-deep"}>
-                    {last.has(s.id) ? shortDate(last.get(s.id)!) : "none"}
+                    {last.has(s.id) ? shortDate(last.get(s.id)!.last) : "none"}
                   </span>
                 </li>
               ))}
@@ -90,7 +96,7 @@ export async function NotebookScreen({
                 : "Write down today what you did and why: in six weeks nobody remembers."}
             </Empty>
           )}
-          {entries.slice(0, 80).map((e) => {
+          {entries.map((e) => {
             const now = e.versions.at(-1)!;
             return (
               <article key={e.id} className="border-t-2 border-stone-3 pt-1.5">
@@ -131,6 +137,20 @@ export async function NotebookScreen({
               </article>
             );
           })}
+          {(page > 1 || found.length > onPage) && (
+            <nav aria-label="Pages" className="no-print flex gap-5">
+              {page > 1 && (
+                <Link href={pageOf(page - 1)} className="underline">
+                  Later entries
+                </Link>
+              )}
+              {found.length > onPage && (
+                <Link href={pageOf(page + 1)} className="underline">
+                  Earlier entries
+                </Link>
+              )}
+            </nav>
+          )}
         </div>
       </div>
     </>

@@ -42,7 +42,7 @@ test("an erased student's name stands in no table any more, and what the class d
   expect(await anywhere()).toEqual([]);
   const [notes, entries, own] = [
     await notesOf(w.projectId),
-    await entriesOf(w.projectId, me),
+    await entriesOf(w.projectId, { personId: me }),
     await db()`
       SELECT
       FROM wish
@@ -80,7 +80,9 @@ test("a name that is a word takes nothing else with it, and what people wrote is
   expect(mentions).toContainEqual({ table: "notebook_version", column: "text", n: 1 });
   expect(await db()`SELECT definition FROM protocol_version`).toEqual([before]);
   expect(await db()`SELECT definition FROM scheme_version`).toEqual(schemes);
-  expect((await entriesOf(w.projectId, w.students[1]!)).some((e) => JSON.stringify(e).includes("Q and I"))).toBe(true);
+  expect(
+    (await entriesOf(w.projectId, { personId: w.students[1]! })).some((e) => JSON.stringify(e).includes("Q and I")),
+  ).toBe(true);
 });
 
 test("where somebody else has the same name, it stays theirs", async () => {

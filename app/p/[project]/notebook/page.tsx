@@ -6,8 +6,8 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ person?: string; section?: string }>;
+  searchParams: Promise<{ person?: string; section?: string; page?: string }>;
 }) {
-  const { person, section } = await searchParams;
-  return <NotebookScreen slug={(await params).project} person={person} section={section} />;
+  const { person, section, page } = await searchParams;
+  return <NotebookScreen slug={(await params).project} person={person} section={section} page={page} />;
 }
