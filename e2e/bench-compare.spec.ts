@@ -56,3 +56,27 @@ test("an experiment is planned by keyboard: what is wrong is said, a seed draws 
   await expect(rows).toHaveCount(13);
   expect(await rows.allInnerTexts()).toEqual(order);
 });
+
+test("a protocol from the shelf: a machine of steps says where it stops and which repair gains most", async ({
+  page,
+}) => {
+  await enter(page, "Mara");
+  await page.goto(`${demoUrl}/p/terrace-pump/bench`);
+  await page.getByRole("link", { name: "New protocol" }).click();
+  await page.getByRole("link", { name: "Steps that trigger one another" }).click();
+  await expect(page.getByLabel("Name", { exact: true }).first()).toHaveValue("Steps that trigger one another");
+  await page.getByRole("button", { name: "Save protocol" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: /Steps that trigger one another/ })).toBeVisible();
+  await expect(page.getByText("Hands stay out once it has started.")).toBeVisible();
+  for (const [n, passed] of ["5", "3", "5", "0"].entries()) {
+    const steps = page.getByRole("textbox", { name: new RegExp(`^Steps passed without help, attempt ${n + 1}`) });
+    await steps.fill(passed);
+    await page.keyboard.press("Enter");
+    await page.keyboard.type("20");
+    await page.keyboard.press("Enter");
+    await expect(page.getByText(`Attempt ${n + 1} is saved.`)).toBeVisible();
+  }
+  await expect(page.getByText("The whole chain passes")).toContainText("50 %, so the first success takes 2.0 trials");
+  await expect(page.getByRole("row", { name: /^4 Wheel turns 3 2 67 %/ })).toBeVisible();
+  await expect(page.getByText("a repair of Wheel turns gains most")).toBeVisible();
+});

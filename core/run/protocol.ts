@@ -60,6 +60,8 @@ export interface ProtocolDefinition {
   readonly policy: AttemptsPolicy;
   /** Cautions shown before the first run, with who must be asked. */
   readonly safety: readonly string[];
+  /** Steps that trigger one another, in their order: what the protocol is about is how many a trial passed. */
+  readonly steps?: readonly string[];
 }
 
 export interface Channel {
@@ -199,6 +201,14 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
   }
   if (!channelsOf(p).some((c) => c.key === p.primary))
     problems.push(`The protocol is about “${p.primary}”, which it does not measure.`);
+  if (p.steps?.length) {
+    const counted = p.measures.find((m) => m.key === p.primary);
+    if (!counted || counted.unit !== "1" || Number(counted.resolution) !== 1)
+      problems.push("A protocol of steps is about how many were passed: a reading without a unit, of resolution 1.");
+    if (counted?.max && Number(counted.max) !== p.steps.length)
+      problems.push(`There are ${p.steps.length} steps: no more than ${p.steps.length} can be passed.`);
+    if (new Set(p.steps).size < p.steps.length) problems.push("Each step has a name of its own.");
+  }
   if (p.policy.foul === "zero" && p.better === "less") problems.push(noZero);
   if (p.policy.n < 1 || p.policy.n > 50) problems.push("Attempts: between 1 and 50.");
   if (p.policy.school === "best-k" && !((p.policy.k ?? 0) >= 1 && p.policy.k! <= p.policy.n))

@@ -303,11 +303,11 @@ export const shelf: readonly Template[] = [
     key: "steps",
     name: "Steps that trigger one another",
     fits: "a machine of steps, a mission in phases",
-    example: { passed: "7", t: "31.5" },
+    example: { passed: "4", t: "31.5" },
     definition: {
       conditions: [],
       measures: [
-        { key: "passed", name: "Steps passed without help", unit: "1", resolution: "1", min: "0", max: "100" },
+        { key: "passed", name: "Steps passed without help", unit: "1", resolution: "1", min: "0", max: "5" },
         { key: "t", name: "Time to the last of them", unit: "s", resolution: "0.5", min: "0", max: "600" },
       ],
       constants: [],
@@ -315,6 +315,7 @@ export const shelf: readonly Template[] = [
       primary: "passed",
       better: "more",
       policy: { school: "best", n: 3, foul: "out" },
+      steps: ["Ball released", "Lever tips", "Weight falls", "Wheel turns", "Flag rises"],
       safety: ["Hands stay out once it has started.", ask],
     },
   },

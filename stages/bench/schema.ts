@@ -72,6 +72,7 @@ export const protocolDefinition = yup.object({
     })
     .required(),
   safety: yup.array(yup.string().trim().max(300).required()).max(12).default([]),
+  steps: yup.array(yup.string().trim().max(80).required()).max(40).default([]),
 });
 
 export const protocol = yup.object({

@@ -16,8 +16,8 @@ export interface Entry {
 export const onPage = 40;
 
 /**
- * A page of notebook entries, the newest first: of one person, or of one section's students, or of all. One more than is
- * shown where there is another page.
+ * A page of notebook entries, the newest first: of one person, or of one section's students, or of all. One more than
+ * is shown where there is another page.
  */
 export const entriesOf = (
   projectId: string,

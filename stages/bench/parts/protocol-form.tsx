@@ -10,9 +10,15 @@ import { buttonClass, LinkButton } from "@/ui/page";
 import { saveProtocolAction } from "../actions";
 import { protocol } from "../schema";
 
-/** A protocol as it is typed: its cautions a line each. */
-type Typed = InferType<typeof protocol> & { safetyText: string };
+/** A protocol as it is typed: its cautions and its steps a line each. */
+type Typed = InferType<typeof protocol> & { safetyText: string; stepsText: string };
 const { TextField, TextArea, SelectField, MethodField } = fieldsFor<Typed>();
+
+const lines = (text: unknown) =>
+  String(text ?? "")
+    .split("\n")
+    .map((l) => l.trim())
+    .filter(Boolean);
 
 const blank = {
   measures: { key: "", name: "", unit: "", resolution: "", u: "", min: "", max: "" },
@@ -170,10 +176,8 @@ export function ProtocolForm({
         ...v,
         definition: {
           ...v.definition,
-          safety: String(v.safetyText ?? "")
-            .split("\n")
-            .map((l) => l.trim())
-            .filter(Boolean),
+          safety: lines(v.safetyText),
+          steps: lines(v.stepsText),
         },
       })}
     >
@@ -198,6 +202,15 @@ export function ProtocolForm({
         </div>
         <Fouls />
       </div>
+      <TextArea
+        name="stepsText"
+        label="Steps that trigger one another, if it is a machine of steps"
+        rows={3}
+        hint={
+          "One a line, in their order. What the protocol is about is then how many steps a trial passed: the bench " +
+          "shows where it stops, and which repair gains most."
+        }
+      />
       <TextArea
         name="safetyText"
         label="Cautions"

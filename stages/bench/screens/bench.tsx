@@ -13,6 +13,7 @@ import { AttemptsTable } from "../parts/attempts-table";
 import { BenchComparison, BenchSummary } from "../parts/bench-summary";
 import { BenchTabs } from "../parts/bench-tabs";
 import { LazyGenerationsChart } from "../parts/lazy-charts";
+import { SequenceTable } from "../parts/sequence-table";
 import { benchView, buildAtBench, generationsAxis } from "../view/bench";
 
 /** The bench: one build under one protocol, its attempts, what they come to, and how its generations compare. */
@@ -216,6 +217,7 @@ export async function BenchScreen({
         method={d.policy.school.replace("-", " ")}
         at={{ build: build.id, protocol: protocol.id, key: d.primary }}
       />
+      {view.sequence && <SequenceTable sequence={view.sequence} before={view.before?.number} />}
       <BenchComparison view={view} number={build.number} />
       {view.teamTested && (
         <LazyGenerationsChart

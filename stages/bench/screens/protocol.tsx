@@ -80,6 +80,7 @@ export async function ProtocolScreen({ slug, id, from }: { slug: string; id?: st
           name: x?.name ?? template?.name ?? "",
           whatChanged: "",
           definition: x?.definition ?? template?.definition ?? emptyProtocol,
+          stepsText: (x?.definition ?? template?.definition)?.steps?.join("\n") ?? "",
           safetyText: (x?.definition ?? template?.definition)?.safety.join("\n") ?? "",
         }}
       />

@@ -3,6 +3,7 @@ import { axisOf } from "@/core/quantity/axis";
 import { decimalsFor, formatSi, fromSi } from "@/core/quantity/quantity";
 import type { AssessedRun } from "@/core/run/assess";
 import { channelsOf, readTo } from "@/core/run/protocol";
+import { sequenceOf } from "@/core/run/sequence";
 import { compareMeans } from "@/core/stats/compare";
 import { outliers } from "@/core/stats/describe";
 import type { Build } from "@/stages/builds/queries/builds";
@@ -28,6 +29,10 @@ export function buildAtBench(state: ProjectState, wanted: string | undefined, ow
   const newest = own.toSorted((a, b) => (age(a) < age(b) ? -1 : 1));
   return state.builds.find((b) => b.id === wanted) ?? newest.at(-1);
 }
+
+/** Counts of steps that there can be: what was read beyond the last step is no trial of this sequence. */
+const passedOf = (steps: readonly string[], values: readonly number[]) =>
+  values.map(Math.round).filter((n) => n >= 0 && n <= steps.length);
 
 /** What the bench shows of a build under a protocol. */
 export function benchView(state: ProjectState, facts: BenchFacts, protocol: Protocol, build: Build) {
@@ -75,6 +80,13 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
     comparison,
     changed: before ? changedVariables(before.variables, build.variables) : [],
     verdicts: asked.map((r) => ({ id: r.id, code: r.code, value: state.verdict(r.id, build.id) })),
+    /** Of a machine of steps: where this build's trials stop, and where those of the one before did. */
+    sequence: d.steps?.length
+      ? {
+          now: sequenceOf(d.steps, passedOf(d.steps, valuesOf(build.id))),
+          before: before ? sequenceOf(d.steps, passedOf(d.steps, valuesOf(before.id))) : null,
+        }
+      : null,
     /** The limit on the primary channel, for the chart. */
     limit: limit
       ? {
