@@ -1,16 +1,24 @@
 import { defineConfig } from "@playwright/test";
 
+/** Journeys that begin with an empty school. */
+const fromNothing = /(journey|us-school)\.spec\.ts/;
+
 export default defineConfig({
   testDir: "e2e",
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  // Two of them side by side on two cores: slow is not wrong.
+  timeout: 300_000,
+  projects: [
+    { name: "demo", testIgnore: fromNothing, outputDir: "test-results/demo" },
+    { name: "empty", testMatch: fromNothing, outputDir: "test-results/empty" },
+  ],
+  expect: { timeout: 25_000 },
   workers: 1,
   retries: 0,
   reporter: [["list"], ["json"]],
   use: {
     viewport: { width: 1280, height: 800 },
     trace: "off",
-    actionTimeout: 10_000,
+    actionTimeout: 20_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
       args: [

@@ -12,7 +12,6 @@ type Role = "owner" | "student" | "nobody" | "client" | "reviewer" | "scorer";
 const inside: Role[] = ["owner", "student"];
 
 test("every route handler against every role", async ({ page, browser }) => {
-  test.setTimeout(180_000);
   await enter(page, "Mara");
   const slug = "terrace-pump";
   await page.goto(`${demoUrl}/p/${slug}/plan`);
@@ -115,7 +114,6 @@ test(
   "a reviewer with a link fills in a sheet; a judge with a PIN inspects and scores on a tablet; the " +
     "board shows it",
   async ({ page, browser }) => {
-    test.setTimeout(180_000);
     await enter(page, "Mara");
     const reviewer = await guestLink(page, "terrace-pump", "reviewer", "Odile Brandt");
     const judge = await guestLink(page, "terrace-pump", "judge", "Gym");

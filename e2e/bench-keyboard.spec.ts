@@ -54,7 +54,6 @@ test("the working opens by W on a focused figure and closes by Escape", async ({
 });
 
 test("a class of eight teams with five attempts: forty numbers and no mouse", async ({ page }) => {
-  test.setTimeout(120_000);
   await enter(page, "Mara");
   await page.goto(`${demoUrl}/p/terrace-pump/bench`);
   await page.getByRole("link", { name: "Whole class" }).click();

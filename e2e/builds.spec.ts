@@ -3,7 +3,6 @@ import { expect, test } from "@playwright/test";
 import { choose, demoUrl, enter, findings } from "./tools";
 
 test("a failure is pinned by keyboard, the next generation answers it, and the class sees both", async ({ page }) => {
-  test.setTimeout(120_000);
   await enter(page, "Mara");
   const at = `${demoUrl}/p/terrace-pump/builds`;
   await page.goto(at);

@@ -19,7 +19,6 @@ test(
   "a class votes on phones; the running count is hidden until it is closed, and the result stands as " +
     "every concept's reason",
   async ({ page, browser }) => {
-    test.setTimeout(90_000);
     await enter(page, "Mara");
     await go(page, "terrace-pump/concepts/choose");
     await page.getByLabel("Title").fill("Dearest two");
@@ -63,7 +62,6 @@ test("students tell wishes, choose a team within its size, and share the parts; 
   page,
   browser,
 }) => {
-  test.setTimeout(90_000);
   await enter(page, "Mara");
   const greta = await onPhone(browser, "Greta Malik");
   await go(greta, "terrace-pump/teams/wishes");

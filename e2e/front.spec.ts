@@ -14,7 +14,6 @@ test(
   "two people note one interview; what is written without a network arrives when it is back, and a " +
     "reload loses nothing",
   async ({ page, browser }) => {
-    test.setTimeout(90_000);
     await enter(page, "Mara");
     await go(page, "terrace-pump/needs/sources");
     await page.getByLabel("Title").fill("Interview 3");
@@ -55,7 +54,6 @@ test(
   "questions are drafted, merged and ordered; notes become a statement, duplicates are decided on, a " +
     "requirement keeps the words",
   async ({ page, browser }) => {
-    test.setTimeout(90_000);
     const kira = await someone(browser, "Tomas");
     await enter(page, "Mara");
     await go(page, "cold-box/needs/questions");
@@ -98,7 +96,6 @@ test(
 test(
   "the client answers and chooses on a phone, and sees the brief, the questions and the concepts, " + "nothing else",
   async ({ page, browser }) => {
-    test.setTimeout(90_000);
     await enter(page, "Mara");
     const { url } = await guestLink(page, "cold-box", "client", "Sunniva on the road");
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
@@ -153,7 +150,6 @@ test(
 test(
   "the solver forms teams in a worker, explains itself, is kept, adopted and undone; a clash is said " + "in words",
   async ({ page }) => {
-    test.setTimeout(90_000);
     await enter(page, "Mara");
     await go(page, "cold-box/teams/form");
     await page.getByLabel("Seed").first().fill("77");
@@ -211,7 +207,6 @@ test(
   "a concept stays its author's until it is opened; a gate blocks the build until it is signed; the " +
     "notebook shows amendments",
   async ({ page, browser }) => {
-    test.setTimeout(90_000);
     await enter(page, "Mara");
     const [amara, greta] = [await someone(browser, "Amara Diallo"), await someone(browser, "Greta Malik")];
     await go(page, "terrace-pump/concepts");

@@ -8,7 +8,6 @@ import { choose, emptyUrl, findings } from "./tools";
 const go = (page: Page, stage: string) => page.goto(`${emptyUrl}/p/garden-lift/${stage}`);
 
 test("from an empty school to the board and the next edition", async ({ page, browser }) => {
-  test.setTimeout(240_000);
   await test.step("the first visit makes the first instructor", async () => {
     await page.goto(emptyUrl);
     await expect(page).toHaveURL(/welcome/);

@@ -6,7 +6,6 @@ test("a class gets its logins in three clicks; a student signs in by name and ch
   page,
   browser,
 }) => {
-  test.setTimeout(120_000);
   await enter(page, "Mara");
   await page.goto(`${demoUrl}/p/terrace-pump/people`);
   await page.getByRole("button", { name: /^Make (all|it)/ }).click();

@@ -57,7 +57,6 @@ function pressing(page: Page) {
 const wide = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
 
 test("64 students, pounds and inches: from the roster to the next edition", async ({ page, browser }) => {
-  test.setTimeout(240_000);
   await begin(page);
   await test.step("a project on a six-day cycle with double periods, in US units and dates", async () => {
     await page.goto(`${emptyUrl}/new`);

@@ -5,7 +5,6 @@ import { choose, demoUrl, enter } from "./tools";
 test("a build is withdrawn with its runs and brought back; a student is corrected, leaves and comes again", async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await enter(page, "Mara");
   const at = (path: string) => page.goto(`${demoUrl}/p/terrace-pump${path}`);
   await at("/builds");
