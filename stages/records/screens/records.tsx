@@ -46,7 +46,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
           (p.finishedAt ? <ReopenForm projectId={p.id} /> : <FinishButton projectId={p.id} />)}
       </PageHead>
       <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_340px]">
-        <div className="grid gap-6">
+        <div className="grid min-w-0 gap-6 [&>*]:min-w-0">
           <section>
             <h2 className="mb-1.5">Best of each edition</h2>
             {lines.length === 0 || bests.every((b) => !b) ? (
@@ -54,51 +54,57 @@ export async function RecordsScreen({ slug }: { slug: string }) {
                 The best comparable run of each measure stands here, this year's and those of earlier editions.
               </Empty>
             ) : (
-              <table className="table">
-                <thead>
-                  <tr>
-                    <th>Edition</th>
-                    {lines.map((l) => (
-                      <th key={`${l.protocol.id}${l.channel.key}`} className="num">
-                        {l.channel.name} <span className="unit">{l.channel.unit}</span>
-                      </th>
-                    ))}
-                  </tr>
-                </thead>
-                <tbody>
-                  {editions.map((e, row) => (
-                    <tr key={e.id}>
-                      <td>
-                        {actor.projects[e.id] ? (
-                          <Link href={`/p/${e.slug}/records`} className="font-[600] hover:text-iron">
-                            {e.title}
-                          </Link>
-                        ) : (
-                          <span className="font-[600]">{e.title}</span>
-                        )}
-                        {e.id === p.id && <span className="text-soft"> this one</span>}
-                      </td>
-                      {lines.map((l, column) => {
-                        const b = bests[row * lines.length + column];
-                        return (
-                          <td key={`${l.protocol.id}${l.channel.key}`} className="num">
-                            {b ? (
-                              <>
-                                <Figure working={b.working}>{formatNumber(b.value, 2)}</Figure>
-                                <span className="block text-sm text-soft">
-                                  {b.team} G{b.build}, {b.place}
-                                </span>
-                              </>
-                            ) : (
-                              "–"
-                            )}
-                          </td>
-                        );
-                      })}
+              <div className="table-room">
+                <table className="table">
+                  <thead>
+                    <tr>
+                      <th>Edition</th>
+                      {lines.map((l) => (
+                        <th key={`${l.protocol.id}${l.channel.key}`} className="num">
+                          {l.channel.name} <span className="unit">{l.channel.unit}</span>
+                        </th>
+                      ))}
                     </tr>
-                  ))}
-                </tbody>
-              </table>
+                  </thead>
+                  <tbody>
+                    {editions.map((e, row) => (
+                      <tr key={e.id}>
+                        <td>
+                          {actor.projects[e.id] ? (
+                            <Link href={`/p/${e.slug}/records`} className="font-[600] hover:text-iron">
+                              {e.title}
+                            </Link>
+                          ) : (
+                            <span className="font-[600]">{e.title}</span>
+                          )}
+                          {e.id === p.id && <span className="text-soft"> this one</span>}
+                        </td>
+                        {lines.map((l, column) => {
+                          const b = bests[row * lines.length + column];
+                          return (
+                            <td
+                              key={`${l.protocol.id}${l.channel.key}`}
+                              className="num"
+                              data-label={`${l.channel.name} (${l.channel.unit})`}
+                            >
+                              {b ? (
+                                <>
+                                  <Figure working={b.working}>{formatNumber(b.value, 2)}</Figure>
+                                  <span className="block text-sm text-soft">
+                                    {b.team} G{b.build}, {b.place}
+                                  </span>
+                                </>
+                              ) : (
+                                "–"
+                              )}
+                            </td>
+                          );
+                        })}
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </div>
             )}
           </section>
           {winners.length > 0 && (
