@@ -55,6 +55,26 @@ test("what the server would not take stays with its reason and is not sent again
   expect([result.current.waiting, stored()]).toEqual([[], []]);
 });
 
+test("what was refused is sent again as another request, what nobody knows of as the same", async () => {
+  const send = jest
+    .fn()
+    .mockResolvedValueOnce({ ok: false, kind: "unknown", message: "?" })
+    .mockResolvedValueOnce({ ok: false, kind: "failed", message: "The database went away: nothing was saved." })
+    .mockResolvedValue({ ok: true });
+  const first = box(send);
+  act(() => first.result.current.add({ id: "n1", text: "sixty litres" }));
+  await waitFor(() => expect(first.result.current.offline).toBe(true));
+  act(() => void window.dispatchEvent(new Event("online")));
+  await waitFor(() => expect(first.result.current.waiting[0]?.problem).toContain("nothing was saved"));
+  // Its request is over for good: the server would refuse it under the same name. A reload changes nothing in that.
+  first.unmount();
+  box(send);
+  await waitFor(() => expect(stored()).toEqual([]));
+  const [one, two, three] = send.mock.calls.map((c) => (c[1] as { requestId: string }).requestId);
+  expect([one, two]).toEqual(["n1", "n1"]);
+  expect(three).toMatch(/^[0-9a-f-]{36}$/);
+});
+
 test("notes go in the order in which they were written", async () => {
   const send = jest.fn(async () => ({ ok: true }));
   const { result } = box(send);

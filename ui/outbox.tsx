@@ -6,6 +6,8 @@ import { sentByUs } from "./own-requests";
 
 interface Waiting<T> {
   id: string;
+  /** Under which it is sent: its own id at first, another after an answer, since that request is over for good. */
+  request?: string;
   input: T /** The server has it. */;
   sent: boolean /** Said by the server when it would not take it. */;
   problem?: string;
@@ -77,11 +79,12 @@ export function useOutbox<T extends { id: string }>(
       ) {
         at = next;
         const { id } = at;
-        const r = await sender.current(at.input, { requestId: sentByUs(at.id) });
+        const r = await sender.current(at.input, { requestId: sentByUs(at.request ?? at.id) });
         // It may stand already: it is sent again in a while, under the same id.
         if (r.kind === "unknown") return waits();
         setOffline(false);
-        keep(list.current.map((x) => (x.id === id ? { ...x, sent: r.ok, problem: r.ok ? undefined : r.message } : x)));
+        const over = r.ok ? { problem: undefined } : { problem: r.message, request: crypto.randomUUID() };
+        keep(list.current.map((x) => (x.id === id ? { ...x, sent: r.ok, ...over } : x)));
         heard.current.answered?.(at.input, r);
         if (r.ok) router.refresh();
       }
