@@ -130,7 +130,7 @@ export function ClassGrid({
 
   return (
     <div className="grid gap-3">
-      <div className="table-room">
+      <div className="table-room" tabIndex={0} role="region" aria-label="Attempts of the whole class">
         <table className="table">
           <caption className="sr-only">Attempts of the whole class</caption>
           <thead>

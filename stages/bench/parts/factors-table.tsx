@@ -19,7 +19,7 @@ export function FactorsTable({
 }) {
   const mean = (m: number | null) => (m === null ? "–" : formatNumber(m, digits));
   return (
-    <div className="table-room overflow-x-auto">
+    <div className="table-room" tabIndex={0} role="region" aria-label="Means of the combinations">
       <table className="table">
         <caption className="sr-only">{`${channel.name} in ${channel.unit} by ${names[0]} and ${names[1]}`}</caption>
         <thead>
@@ -81,7 +81,7 @@ export function VarianceTable({ table, names }: { table: TwoWay; names: readonly
     { name: "scatter", ...table.residual, F: null, p: null },
   ];
   return (
-    <div className="table-room">
+    <div className="table-room" tabIndex={0} role="region" aria-label="Analysis of variance">
       <table className="table">
         <caption className="sr-only">Analysis of variance</caption>
         <thead>

@@ -66,8 +66,8 @@ export default function TreeChart({
   }));
   return (
     <div
-      className="sheet w-full"
-      style={{ aspectRatio: `${width + 60} / ${height + 60}`, maxHeight: height + 60, minHeight: 180 }}
+      className="sheet w-full min-w-0"
+      style={{ aspectRatio: `${width + 60} / ${height + 60}`, maxHeight: height + 60 }}
     >
       <ReactFlow
         nodes={shown}

@@ -23,7 +23,7 @@ export async function TreeScreen({ slug, team }: { slug: string; team?: string }
       {tree.nodes.length === 0 ? (
         <Empty title="No build yet">A tree grows from the first build on. Each says what it was made from.</Empty>
       ) : (
-        <div className="grid gap-4">
+        <div className="grid min-w-0 gap-4 [&>*]:min-w-0">
           <TeamChoice teams={facts.teams} chosen={chosen} base={`${base}/tree`} />
           <LazyTree base={base} nodes={tree.nodes} edges={tree.edges} width={tree.width} height={tree.height} />
           <Sheet title="The same as a list">

@@ -90,7 +90,7 @@ export function InspectionGrid({
   }
   return (
     <div className="grid gap-3">
-      <div className="table-room">
+      <div className="table-room" tabIndex={0} role="region" aria-label="Inspection">
         <table className="table">
           <caption className="sr-only">Inspection</caption>
           <thead>

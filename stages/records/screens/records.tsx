@@ -54,7 +54,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
                 The best comparable run of each measure stands here, this year's and those of earlier editions.
               </Empty>
             ) : (
-              <div className="table-room">
+              <div className="table-room" tabIndex={0} role="region" aria-label="Best of each edition">
                 <table className="table">
                   <thead>
                     <tr>
