@@ -59,7 +59,9 @@ test("a class of eight teams with five attempts: forty numbers and no mouse", as
   await page.getByRole("link", { name: "Whole class" }).click();
   await page.getByLabel("Protocol").getByRole("link", { name: "Leak test" }).click();
   await expect(page).toHaveURL(/protocol=/);
-  const first = page.getByRole("textbox").first();
+  // The leak's table stands, not the one before it.
+  await expect(page.getByRole("columnheader", { name: /mL$/ })).toHaveCount(5);
+  const first = page.getByRole("textbox", { name: /^Alder G\d+, attempt 1, / });
   await expect(first).toBeEnabled();
   await first.focus();
   for (let i = 0; i < 40; i++) await page.keyboard.type(`${(i % 7) + 1}\n`);
