@@ -8,6 +8,7 @@ test("a team's builds are compared two by two, teams side by side, two factors c
   await enter(page, "Mara");
   await page.goto(`${demoUrl}/p/terrace-pump/bench`);
   await page.getByRole("link", { name: "Compare", exact: true }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Compare" })).toBeVisible();
   const pair = page.getByRole("row", { name: /G3 against G2/ });
   await expect(pair).toContainText("stroke and valve changed together: the record cannot say which one did it");
   await pair.getByRole("button").first().press("w");

@@ -57,6 +57,7 @@ test("a class of eight teams with five attempts: forty numbers and no mouse", as
   await enter(page, "Mara");
   await page.goto(`${demoUrl}/p/terrace-pump/bench`);
   await page.getByRole("link", { name: "Whole class" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Whole class" })).toBeVisible();
   await page.getByLabel("Protocol").getByRole("link", { name: "Leak test" }).click();
   await expect(page).toHaveURL(/protocol=/);
   // The leak's table stands, not the one before it.
