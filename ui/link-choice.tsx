@@ -31,42 +31,31 @@ export function LinkChoice({
   );
 }
 
-/** Which section a list shows; nothing where there is only one. */
-export const SectionChoice = ({
-  sections,
-  chosen,
-  base,
-}: {
-  sections: readonly { readonly id: string; readonly name: string }[];
-  chosen: string | undefined;
+interface Narrowing {
+  readonly chosen: string | undefined;
   /** The page's address. */
-  base: string;
-}) =>
-  sections.length > 1 && (
+  readonly base: string;
+}
+
+type Named = readonly { readonly id: string; readonly name: string }[];
+
+/** What a list is narrowed to, in the address under `name`; nothing where there is only one. */
+const Narrow = ({ name, all, of, chosen, base }: Narrowing & { name: string; all: string; of: Named }) =>
+  of.length > 1 && (
     <LinkChoice
-      label="Section"
-      options={[{ value: "", label: "all sections" }, ...sections.map((s) => ({ value: s.id, label: s.name }))]}
+      label={`${name[0]!.toUpperCase()}${name.slice(1)}`}
+      options={[{ value: "", label: all }, ...of.map((x) => ({ value: x.id, label: x.name }))]}
       chosen={chosen ?? ""}
-      hrefOf={(id) => (id ? `${base}?section=${id}` : base)}
+      hrefOf={(id) => (id ? `${base}?${name}=${id}` : base)}
     />
   );
 
-/** Whose records a list shows; nothing where there is only one team. */
-export const TeamChoice = ({
-  teams,
-  chosen,
-  base,
-}: {
-  teams: readonly { readonly id: string; readonly name: string }[];
-  chosen: string | undefined;
-  /** The page's address. */
-  base: string;
-}) =>
-  teams.length > 1 && (
-    <LinkChoice
-      label="Team"
-      options={[{ value: "", label: "all teams" }, ...teams.map((t) => ({ value: t.id, label: t.name }))]}
-      chosen={chosen ?? ""}
-      hrefOf={(id) => (id ? `${base}?team=${id}` : base)}
-    />
-  );
+/** Which section a list shows. */
+export const SectionChoice = ({ sections, ...rest }: Narrowing & { sections: Named }) => (
+  <Narrow name="section" all="all sections" of={sections} {...rest} />
+);
+
+/** Whose records a list shows. */
+export const TeamChoice = ({ teams, ...rest }: Narrowing & { teams: Named }) => (
+  <Narrow name="team" all="all teams" of={teams} {...rest} />
+);

@@ -88,24 +88,18 @@ export function rollUp(
  * The parts list against the weighed whole, in words; null where one of them is not known.
  * @param listed mass of the parts list in kg
  * @param weighed mass of the whole in kg
- * @example againstWhole("4.1", "4.6", true)?.words
+ * @example againstWhole("4.1", "4.6", true)
  * // => "the list is 11 % below the weighed whole: something is missing in it"
- * @example againstWhole("4.6", "4.6", true)?.words // => "the list agrees with the weighed whole"
+ * @example againstWhole("4.6", "4.6", true) // => "the list agrees with the weighed whole"
  */
-export function againstWhole(
-  listed: string | null,
-  weighed: string | null,
-  complete: boolean,
-): { share: number; words: string } | null {
+export function againstWhole(listed: string | null, weighed: string | null, complete: boolean): string | null {
   if (listed === null || weighed === null || Number(weighed) === 0) return null;
   const share = new Decimal(listed).div(weighed).minus(1).toNumber();
   const percent = formatNumber(Math.abs(100 * share), 0);
-  const words =
-    Math.abs(share) < 0.02
-      ? "the list agrees with the weighed whole"
-      : share < 0
-        ? `the list is ${percent} % below the weighed whole: ` +
-          (complete ? "something is missing in it" : "the parts without a mass, or something missing")
-        : `the list is ${percent} % above the weighed whole: a part is counted or weighed too high`;
-  return { share, words };
+  return Math.abs(share) < 0.02
+    ? "the list agrees with the weighed whole"
+    : share < 0
+      ? `the list is ${percent} % below the weighed whole: ` +
+        (complete ? "something is missing in it" : "the parts without a mass, or something missing")
+      : `the list is ${percent} % above the weighed whole: a part is counted or weighed too high`;
 }

@@ -26,6 +26,12 @@ const forms = {
   points: /^(?:\d{1,3}(?:,\d{3})+\.\d+|\d{1,3}(?:\.\d{3})+,\d+|\d{1,3}(?:,\d{3}){2,}|\d{1,3}(?:\.\d{3}){2,})(?![\d.,])/,
   plain: /^(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:e[+-]?\d+)?(?![\d.,:])/i,
 };
+/**
+ * A number without what the last digits of the arithmetic leave over: an exact half stays one.
+ * @example settled(0.1 + 0.2) // => 0.3
+ */
+export const settled = (value: number): number => Number(value.toPrecision(12));
+
 /** The value of the last digit of a number that is written with a point. */
 export const decimals = (text: string): Decimal => {
   const [mantissa = "", exponent] = text.toLowerCase().split("e");

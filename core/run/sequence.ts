@@ -1,3 +1,4 @@
+import { settled } from "../quantity/number";
 import { formatNumber } from "../quantity/quantity";
 import { wilson } from "../stats/proportion";
 import { equation, joined } from "../working/equation";
@@ -24,7 +25,7 @@ export interface Sequence {
   readonly repair: number | null;
 }
 
-const percent = (share: number) => formatNumber(Number((100 * share).toPrecision(12)), 0);
+const percent = (share: number) => formatNumber(settled(100 * share), 0);
 
 /**
  * A machine of steps that trigger one another: how reliable each step is, and what that makes of the chain. A trial
@@ -51,7 +52,7 @@ export function sequenceOf(steps: readonly string[], passed: readonly number[]):
     const least = at === null ? 1 : records[at]!.share!;
     return r.share !== null && r.share < least ? i : at;
   }, null);
-  const trials = chain ? Number((1 / chain).toPrecision(12)) : null;
+  const trials = chain ? settled(1 / chain) : null;
   return {
     value: { steps: records, chain, trials, repair: weakest },
     working: makeWorking({

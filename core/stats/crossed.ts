@@ -1,3 +1,4 @@
+import { settled } from "../quantity/number";
 import { decimalsFor, formatNumber } from "../quantity/quantity";
 import { equation } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
@@ -74,20 +75,19 @@ export function crossFactors(
     ...(missing.length ? [`Not measured: ${missing.join(", ")}.`] : []),
   ];
   const scatter = residual.df > 0 ? residual.sumOfSquares / residual.df : 0;
-  const clean = (x: number) => Number(x.toPrecision(12));
   const digits = Math.min(10, Math.max(4, 4 - Math.floor(Math.log10(scatter || 1))));
   const line = (name: string, e: Effect) =>
     e.F === null
-      ? `${name}: sum of squares ${formatNumber(clean(e.sumOfSquares), digits)}, ${e.df} degrees of freedom`
+      ? `${name}: sum of squares ${formatNumber(settled(e.sumOfSquares), digits)}, ${e.df} degrees of freedom`
       : `${name}: F = ${equation(
           [
             "(",
-            { of: clean(e.sumOfSquares), digits },
+            { of: settled(e.sumOfSquares), digits },
             ` ÷ ${e.df}) ÷ (`,
-            { of: clean(residual.sumOfSquares), digits },
+            { of: settled(residual.sumOfSquares), digits },
             ` ÷ ${residual.df})`,
           ],
-          formatNumber(clean(e.F), 3),
+          formatNumber(settled(e.F), 3),
         )}`;
   const told = (name: string, e: Effect) => (e.p === null ? [] : [`p of ${name}: ${e.p.toPrecision(3)}`]);
   const shown = resolution > 0 ? decimalsFor(resolution) + 1 : 3;
@@ -108,7 +108,7 @@ export function crossFactors(
           const mean = table.cells[i]![k];
           return mean === null || mean === undefined
             ? []
-            : [{ label: `${r}, ${c}`, value: formatNumber(clean(mean), shown), unit, note: "mean of the cell" }];
+            : [{ label: `${r}, ${c}`, value: formatNumber(settled(mean), shown), unit, note: "mean of the cell" }];
         }),
       ),
       warnings: missing.length ? [`Not measured: ${missing.join(", ")}.`] : [],

@@ -60,18 +60,23 @@ export const upperF = (f: number, between: number, within: number): number =>
   Number.isFinite(f) ? betaShare(within / (within + between * f), within / 2, between / 2) : 0;
 
 /**
- * How many standard errors hold the inner `share` (0 to 1) of Student's t with `df` degrees of freedom, by halving the
- * interval.
+ * How many standard errors hold the inner `share` (0 to 1) of Student's t with `df` degrees of freedom, by Newton's
+ * steps inside an interval that is halved where a step leaves it.
  * @example insideT(0.95, 8).toFixed(4) // => "2.3060"
  */
 export function insideT(share: number, df: number): number {
   const outside = 1 - share;
   let [low, high] = [0, 1];
-  while (twoSidedT(high, df) > outside && high < 1e12) high *= 2;
-  for (let i = 0; i < 200 && high - low > 1e-15 * high; i++) {
-    const middle = (low + high) / 2;
-    if (twoSidedT(middle, df) > outside) low = middle;
-    else high = middle;
+  while (twoSidedT(high, df) > outside && high < 1e12) [low, high] = [high, high * 2];
+  const height = 2 * Math.exp(logGamma((df + 1) / 2) - logGamma(df / 2) - 0.5 * Math.log(df * Math.PI));
+  let at = (low + high) / 2;
+  for (let i = 0; i < 200 && high - low > 1e-13 * high; i++) {
+    const over = twoSidedT(at, df) - outside;
+    if (over > 0) low = at;
+    else high = at;
+    const step = over / (height * Math.exp((-(df + 1) / 2) * Math.log1p((at * at) / df)));
+    if (Math.abs(step) <= 1e-13 * at) break;
+    at = at + step > low && at + step < high ? at + step : (low + high) / 2;
   }
-  return (low + high) / 2;
+  return at;
 }

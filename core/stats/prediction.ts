@@ -1,3 +1,4 @@
+import { settled } from "../quantity/number";
 import { formatNumber } from "../quantity/quantity";
 import { equation, joined } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
@@ -19,7 +20,7 @@ export interface Foresight {
   readonly sentence: string;
 }
 
-const percent = (share: number) => formatNumber(Number((100 * share).toPrecision(12)), 0);
+const percent = (share: number) => formatNumber(settled(100 * share), 0);
 
 /**
  * How good predictions before the test were: the miss as a share of what was measured, its median size and its mean
@@ -50,7 +51,7 @@ export function foresight(pairs: readonly Foreseen[]): Computed<Foresight | null
       ? `The one prediction is ${way}.`
       : `Half of the ${used.length} predictions miss by less than ${percent(typicalMiss)} %. ` +
         `They are ${way} on average.`;
-  const shown = misses.map((m) => Number((100 * m).toPrecision(12)));
+  const shown = misses.map((m) => settled(100 * m));
   return {
     value: { n: used.length, lean, typicalMiss, sentence },
     working: makeWorking({

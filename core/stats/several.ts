@@ -1,7 +1,7 @@
 import { formatNumber } from "../quantity/quantity";
 import { equation } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
-import { type Comparison, compareMeans, type Side } from "./compare";
+import { type Comparison, compareMeans, type Side, welch } from "./compare";
 
 /**
  * p values of several comparisons made at once, corrected so that one false alarm in twenty is the most for all of them
@@ -32,7 +32,8 @@ export interface Pair {
 
 /**
  * Every two of several groups of runs compared, with Holm's correction over those that can be compared. A pair is
- * distinct when it is by itself (`compareMeans`) and its corrected p lies below 5 %.
+ * distinct when it is by itself (`compareMeans`) and its corrected p lies below 5 %. All pairs are corrected for; those
+ * that are `wanted` are given, with what it takes to say something of them.
  * @example
  * compareSeveral([
  *   { name: "A", values: [7.8, 8.1, 7.6, 8] },
@@ -44,37 +45,39 @@ export interface Pair {
 export function compareSeveral(
   sides: readonly Side[],
   options: { verb?: string; unit?: string; resolution?: number } = {},
+  wanted: (a: Side, b: Side) => boolean = () => true,
 ): Pair[] {
-  const pairs = sides.flatMap((a, i) => sides.slice(i + 1).map((b) => ({ a, b, ...compareMeans(a, b, options) })));
-  const able = pairs.flatMap((x, i) => (x.value.kind === "compared" ? [{ i, p: x.value.p }] : []));
-  const corrected = new Map(holm(able.map((x) => x.p)).map((p, k) => [able[k]!.i, p]));
-  const smaller = able.map((x) => x.p).sort((a, b) => a - b);
-  return pairs.map(({ a, b, value, working }, i) => {
-    const p = corrected.get(i) ?? null;
-    const lost = value.kind === "compared" && value.distinct && p! >= 0.05;
-    const steps =
-      value.kind === "compared" && able.length > 1
-        ? [
-            `Holm's correction, ${able.length} comparisons: ` +
-              (p! > Math.min(1, (able.length - smaller.indexOf(value.p)) * value.p) + 1e-12
-                ? `p is not below that of a clearer one: ${p!.toPrecision(3)}`
-                : p === 1
-                  ? "p is at most 1"
-                  : equation(
-                      [`${able.length - smaller.indexOf(value.p)} × `, { of: value.p, digits: 6 }],
-                      formatNumber(p!, Math.min(12, Math.max(4, 2 - Math.floor(Math.log10(p! || 1))))),
-                    )),
-          ]
-        : [];
-    return {
-      a: a.name,
-      b: b.name,
-      p,
-      comparison: { value, working: makeWorking({ ...working, steps: [...working.steps, ...steps] }) },
-      distinct: value.kind === "compared" && value.distinct && !lost,
-      sentence: lost
-        ? `No difference can be told: one of ${able.length} comparisons may look like this by chance.`
-        : value.sentence,
-    };
-  });
+  const pairs = sides.flatMap((a, i) => sides.slice(i + 1).map((b) => ({ a, b })));
+  const able = pairs.filter(({ a, b }) => a.values.length > 1 && b.values.length > 1);
+  const own = able.map(({ a, b }) => welch(a.values, b.values, options.resolution ?? 0).p);
+  const corrected = new Map(holm(own).map((p, k) => [able[k]!, p]));
+  const smaller = [...own].sort((a, b) => a - b);
+  /** How the corrected p came about. */
+  const line = (mine: number, p: number): string => {
+    const times = able.length - smaller.indexOf(mine);
+    if (p > Math.min(1, times * mine) + 1e-12) return `p is not below that of a clearer one: ${p.toPrecision(3)}`;
+    if (p === 1) return "p is at most 1";
+    const digits = Math.min(12, Math.max(4, 2 - Math.floor(Math.log10(p || 1))));
+    return equation([`${times} × `, { of: mine, digits: 6 }], formatNumber(p, digits));
+  };
+  return pairs
+    .filter(({ a, b }) => wanted(a, b))
+    .map((pair) => {
+      const { value, working } = compareMeans(pair.a, pair.b, options);
+      const p = corrected.get(pair) ?? null;
+      const compared = value.kind === "compared" ? value : null;
+      const lost = compared?.distinct === true && p! >= 0.05;
+      const steps =
+        compared && able.length > 1 ? [`Holm's correction, ${able.length} comparisons: ${line(compared.p, p!)}`] : [];
+      return {
+        a: pair.a.name,
+        b: pair.b.name,
+        p,
+        comparison: { value, working: makeWorking({ ...working, steps: [...working.steps, ...steps] }) },
+        distinct: compared?.distinct === true && !lost,
+        sentence: lost
+          ? `No difference can be told: one of ${able.length} comparisons may look like this by chance.`
+          : value.sentence,
+      };
+    });
 }

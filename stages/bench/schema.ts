@@ -119,12 +119,8 @@ export const experiment = yup.object({
     .required("Write a factor a line, like valve: flap, ball")
     .test("factors", "", function check(v) {
       const read = readFactors(v ?? "");
-      return read.ok || this.createError({ message: read.message });
-    })
-    .test("runs", "", function check(v) {
-      const read = readFactors(v ?? "");
-      const repeats = Number(this.parent.repeats);
-      const runs = read.ok ? read.factors.reduce((n, f) => n * f.levels.length, repeats) : 0;
+      if (!read.ok) return this.createError({ message: read.message });
+      const runs = read.factors.reduce((n, f) => n * f.levels.length, Number(this.parent.repeats));
       return (
         runs <= mostInExperiment.runs ||
         this.createError({ message: `That makes ${runs} runs: at most ${mostInExperiment.runs}. Take fewer levels.` })

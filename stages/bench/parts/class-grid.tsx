@@ -2,7 +2,8 @@
 
 import type { ClipboardEvent, KeyboardEvent } from "react";
 import type { Measure } from "@/core/run/protocol";
-import { type EnteredState, runState } from "@/core/vocabulary/runs";
+import type { EnteredState } from "@/core/vocabulary/runs";
+import { attemptWords } from "@/ui/attempts";
 import { useBoxes } from "@/ui/boxes";
 import { cx } from "@/ui/classes";
 import { useOutbox } from "@/ui/outbox";
@@ -208,13 +209,7 @@ export function ClassGrid({
       </div>
       <Waiting
         items={outbox.waiting.filter((x) => outbox.offline || x.problem)}
-        words={(x) =>
-          `${x.name}: ${
-            x.state === "valid"
-              ? measures.map((m) => `${m.name} ${x.readings[m.key] ?? ""} ${m.unit}`).join(", ")
-              : runState.labels[x.state]
-          }`
-        }
+        words={(x) => `${x.name}: ${attemptWords(measures, x)}`}
         onRetry={outbox.retry}
         onDrop={outbox.drop}
       />

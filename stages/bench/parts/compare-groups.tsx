@@ -20,8 +20,6 @@ export function CompareGroups({ slug, chosen, builds, valuesOf }: ComparePart) {
           unit={channel.unit}
           generations={view.groups}
           axis={view.axis}
-          benchmark={null}
-          limit={null}
         />
         <GroupsTable
           slug={slug}

@@ -19,7 +19,7 @@ export function ComparePredictions({ slug, facts }: { slug: string; facts: Facts
       </Empty>
     );
   const { channel, protocol } = view;
-  const digits = decimalsFor(String(readTo(protocol.definition, channel.key)));
+  const digits = decimalsFor(readTo(protocol.definition, channel.key));
   return (
     <div className="grid gap-4">
       <p className="rounded-md bg-spine px-4 py-2.5">

@@ -35,12 +35,10 @@ export function CompareVariable({ slug, chosen, builds, valuesOf, wanted, link }
         <LazyGenerationsChart
           name={channel.name}
           by={view.x}
-          dots="builds, mean and 95 % interval"
+          legend="builds, mean and 95 % interval"
           unit={channel.unit}
           generations={view.groups}
           axis={view.axis}
-          benchmark={null}
-          limit={null}
         />
         <div className="grid gap-4">
           <GroupsTable slug={slug} groups={view.groups} channel={channel} digits={digits} name={view.x} />

@@ -30,24 +30,24 @@ export interface Generation {
 export default function GenerationsChart({
   name,
   by = "generation",
-  dots: dotWords = "runs, mean and 95 % interval",
+  legend = "runs, mean and 95 % interval",
   unit,
   generations,
   axis,
-  benchmark,
-  limit,
+  benchmark = null,
+  limit = null,
 }: {
   name: string;
   /** What the groups are. */
   by?: string;
   /** What the dots are, and what stands beside them. */
-  dots?: string;
+  legend?: string;
   unit: string;
   generations: readonly Generation[];
   /** The axis of the values. */
   axis: Axis;
-  benchmark: { value: number; label: string } | null;
-  limit: { value: number; label: string } | null;
+  benchmark?: { value: number; label: string } | null;
+  limit?: { value: number; label: string } | null;
 }) {
   const [table, setTable] = useState(false);
   const box = useRef<HTMLDivElement>(null);
@@ -90,7 +90,7 @@ export default function GenerationsChart({
           {name} by {by}
         </h2>
         <p className="text-sm text-soft">
-          {dotWords} ·{" "}
+          {legend} ·{" "}
           <button type="button" className="underline" onClick={() => setTable(!table)}>
             {table ? "chart" : "table"}
           </button>{" "}

@@ -5,6 +5,7 @@ import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import { benchmarkOf } from "@/stages/records/view";
 import Link from "@/ui/link";
+import { LinkChoice } from "@/ui/link-choice";
 import { Caution, Empty, LinkButton, PageHead } from "@/ui/page";
 import { tip } from "@/ui/tip";
 import { Figure } from "@/ui/working";
@@ -80,19 +81,12 @@ export async function BenchScreen({
       }
     >
       {facts.protocols.length > 1 && (
-        <nav aria-label="Protocol" className="text-soft">
-          {facts.protocols.map((x, i) => (
-            <span key={x.id}>
-              {i > 0 && " · "}
-              <Link
-                className={x.id === protocol.id ? "font-[650] text-ink" : "hover:text-ink"}
-                href={`${base}?protocol=${x.id}${build ? `&build=${build.id}` : ""}`}
-              >
-                {x.name}
-              </Link>
-            </span>
-          ))}
-        </nav>
+        <LinkChoice
+          label="Protocol"
+          options={facts.protocols.map((x) => ({ value: x.id, label: x.name }))}
+          chosen={protocol.id}
+          hrefOf={(id) => `${base}?protocol=${id}${build ? `&build=${build.id}` : ""}`}
+        />
       )}
       <LinkButton href={`/p/${slug}/csv/runs`} download>
         CSV

@@ -28,13 +28,10 @@ export interface Wanted {
   readonly y?: string;
 }
 
-export type Facts = Pick<ProjectState, "builds" | "teams" | "protocols" | "newest" | "summary">;
+export type Facts = Pick<ProjectState, "builds" | "teams" | "protocols" | "summary">;
 
 /** From how many groups on only each against the best is shown. */
 const most = 8;
-
-/** Builds of the team asked for, or of all. */
-const ofTeam = (facts: Facts, team: string | undefined) => facts.builds.filter((b) => !team || b.teamId === team);
 
 /** What is compared, as the address says it or as it is likely meant: the protocol, the channel, the team. */
 export function chosenIn(facts: Facts, wanted: Wanted, ownTeam: string | null) {
@@ -52,7 +49,7 @@ export function chosenIn(facts: Facts, wanted: Wanted, ownTeam: string | null) {
     by,
     team: team ?? (by === "builds" ? facts.teams[0] : undefined),
     /** Decimals of a mean: one more than a single run is read to. */
-    digits: decimalsFor(String(readTo(protocol.definition, channel.key))) + 1,
+    digits: decimalsFor(readTo(protocol.definition, channel.key)) + 1,
   };
 }
 
@@ -62,7 +59,9 @@ export type Chosen = NonNullable<ReturnType<typeof chosenIn>>;
 export function buildsFor(facts: Facts, chosen: Chosen): Build[] {
   switch (chosen.by) {
     case "builds":
-      return ofTeam(facts, chosen.team?.id);
+    case "factors":
+    case "variable":
+      return facts.builds.filter((b) => !chosen.team || b.teamId === chosen.team.id);
     case "teams":
       return facts.teams.flatMap(
         (t) =>
@@ -70,9 +69,6 @@ export function buildsFor(facts: Facts, chosen: Chosen): Build[] {
             (b) => b.teamId === t.id && facts.summary(b.id, chosen.protocol.id, chosen.channel.key)?.n,
           ) ?? [],
       );
-    case "factors":
-    case "variable":
-      return ofTeam(facts, chosen.team?.id);
     case "predictions":
       return [];
   }
@@ -159,24 +155,24 @@ export function groupsView(chosen: Chosen, builds: readonly Build[], valuesOf: (
   const tested = builds.filter((b) => valuesOf(b.id).length > 0);
   const label = (b: Build) => (chosen.by === "builds" ? `G${b.number}` : `${b.team} G${b.number}`);
   const groups = tested.map((b) => groupOf(b.id, label(b), valuesOf(b.id)));
-  const all = compareSeveral(
-    groups.map((g) => ({ name: g.label, values: g.runs })),
-    { unit: chosen.channel.unit, resolution: readTo(d, chosen.channel.key) },
-  );
   const leader = groups.reduce<Group | null>((best, g) => {
     const ahead =
       d.better === "more" ? (g.mean ?? 0) > (best?.mean ?? -Infinity) : (g.mean ?? 0) < (best?.mean ?? Infinity);
     return g.mean !== null && ahead ? g : best;
   }, null);
   const many = groups.length > most;
-  const shown = many ? all.filter((p) => p.a === leader?.label || p.b === leader?.label) : all;
+  const pairs = compareSeveral(
+    groups.map((g) => ({ name: g.label, values: g.runs })),
+    { unit: chosen.channel.unit, resolution: readTo(d, chosen.channel.key) },
+    (a, b) => !many || a.name === leader?.label || b.name === leader?.label,
+  );
   const at = new Map(tested.map((b) => [label(b), b]));
   return {
     groups,
     axis: axisOver(groups),
     /** Set where only the pairs with the best are shown. */
     against: many ? (leader?.label ?? null) : null,
-    pairs: shown.map((p): PairLine => {
+    pairs: pairs.map((p): PairLine => {
       if (chosen.by !== "builds") return { ...p, changed: null };
       const [a, b] = [at.get(p.a)!, at.get(p.b)!];
       const others = tested.filter((x) => x !== a && x !== b);

@@ -28,7 +28,7 @@ export function experimentView(
     sd,
     /** How many runs tell of the scatter. */
     known: soFar.filter((g) => g.length > 1).reduce((n, g) => n + g.length, 0),
-    digits: decimalsFor(String(readTo(d, d.primary))) + 1,
+    digits: decimalsFor(readTo(d, d.primary)) + 1,
   };
   if (!asked.factors || !experiment.isValidSync(asked)) return { ...shared, plan: null };
   const typed = experiment.cast(asked);

@@ -39,9 +39,9 @@ export const saveFailure = command({
     };
     if (!input.id) {
       const id = newId();
-      const [b] = await sql<{ projectId: string }[]>`SELECT project_id FROM build WHERE id = ${input.buildId}`;
+      const { project } = (await ofBuild(sql, input.buildId))!;
       await sql`
-        INSERT INTO failure ${sql({ ...row, id, projectId: b!.projectId, buildId: input.buildId, recordedBy: by })}
+        INSERT INTO failure ${sql({ ...row, id, projectId: project, buildId: input.buildId, recordedBy: by })}
       `;
       audit({ type: "failure", id, label: input.mode, after: row });
       return { id };

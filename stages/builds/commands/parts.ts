@@ -17,8 +17,7 @@ export const savePartLine = command({
   schema: s.partLine,
   subject: (sql, i) => ofBuild(sql, i.buildId),
   async run({ sql, audit }, input): Promise<{ id: string }> {
-    const [b] = await sql<{ projectId: string }[]>`SELECT project_id FROM build WHERE id = ${input.buildId}`;
-    const units = await projectUnits(b!.projectId, sql);
+    const units = await projectUnits((await ofBuild(sql, input.buildId))!.project, sql);
     const row = {
       name: input.name,
       count: input.count,

@@ -14,14 +14,14 @@ export interface FailureRow extends Failure {
   answeredBy: number | null;
 }
 
-/** The failures of a project, or of one build; the newest first. */
-export const failuresOf = (projectId: string, buildId: string | null = null, sql: Tx = db()) => sql<FailureRow[]>`
+/** The failures of a project, the newest first. */
+export const failuresOf = (projectId: string, sql: Tx = db()) => sql<FailureRow[]>`
   SELECT f.*, b.team_id, t.name AS team, b.number AS build, c.number AS answered_by
   FROM failure f
   JOIN build b ON b.id = f.build_id
   JOIN team t ON t.id = b.team_id
   LEFT JOIN build c ON c.id = f.closed_by
-  WHERE f.project_id = ${projectId} AND (${buildId}::uuid IS NULL OR f.build_id = ${buildId})
+  WHERE f.project_id = ${projectId}
   ORDER BY f.recorded_at DESC, f.id DESC
 `;
 

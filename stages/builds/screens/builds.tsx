@@ -1,6 +1,7 @@
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import Link from "@/ui/link";
+import { LinkChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { BuildTabs } from "../parts/build-tabs";
 import { GenerationsTable } from "../parts/generations-table";
@@ -34,24 +35,17 @@ export async function BuildsScreen({ slug, team, week }: { slug: string; team?: 
       </PageHead>
       <BuildTabs slug={slug} />
       {facts.teams.length > 0 && (
-        <nav aria-label="Team" className="no-print mb-3 text-soft">
-          <Link href={base} className={chosen ? "hover:text-ink" : "font-[650] text-ink"}>
-            All teams
-          </Link>
-          {facts.teams.map((t) => (
-            <span key={t.id}>
-              {" "}
-              ·{" "}
-              <Link
-                href={`${base}?team=${t.id}`}
-                aria-current={chosen?.id === t.id ? "true" : undefined}
-                className={chosen?.id === t.id ? "font-[650] text-ink" : "hover:text-ink"}
-              >
-                {t.name}
-              </Link>
-            </span>
-          ))}
-        </nav>
+        <div className="mb-3">
+          <LinkChoice
+            label="Team"
+            options={[
+              { value: "", label: "All teams" },
+              ...facts.teams.map((t) => ({ value: t.id as string, label: t.name })),
+            ]}
+            chosen={chosen?.id ?? ""}
+            hrefOf={(id) => (id ? `${base}?team=${id}` : base)}
+          />
+        </div>
       )}
       {facts.teams.length === 0 && (
         <Empty

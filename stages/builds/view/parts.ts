@@ -15,7 +15,7 @@ export function partsView(parts: readonly PartRow[], build: Build, units: Projec
   return {
     mass: { ...mass, shown: mass.value.total && formatSi(mass.value.total, units.mass, 2) },
     cost: { ...cost, shown: cost.value.total && formatSi(cost.value.total, "1", 2) },
-    against: against?.words ?? null,
+    against,
     /** The few lines that make most of the mass. */
     heaviest: mass.value.largest.slice(0, 3).map((l) => ({
       name: l.name,

@@ -9,8 +9,6 @@ import { evidenceActs, findingActs } from "../acts";
 import * as s from "../schema";
 import { limitOf } from "../view/requirements";
 
-const ofRequirement = (sql: Tx, id: string) => projectOf(sql, "requirement", id);
-
 async function requirementAndBuild(sql: Tx, requirementId: string, buildId: string) {
   const [row] = await sql<
     {
@@ -61,7 +59,7 @@ export const recordFinding = command({
   name: "recordFinding",
   act: findingActs.record,
   schema: s.finding,
-  subject: (sql, i) => ofRequirement(sql, i.requirementId),
+  subject: (sql, i) => projectOf(sql, "requirement", i.requirementId),
   async run({ sql, audit, by }, input): Promise<{ outcome: FindingOutcome }> {
     const r = await requirementAndBuild(sql, input.requirementId, input.buildId);
     if (r.measure && input.outcome !== "not applicable")
@@ -98,7 +96,7 @@ export const keepEvidence = command({
   name: "keepEvidence",
   act: evidenceActs.keep,
   schema: s.keep,
-  subject: (sql, i) => ofRequirement(sql, i.requirementId),
+  subject: (sql, i) => projectOf(sql, "requirement", i.requirementId),
   async run({ sql, audit }, input) {
     const r = await requirementAndBuild(sql, input.requirementId, input.buildId);
     const before = await sql`

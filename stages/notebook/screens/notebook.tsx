@@ -33,7 +33,7 @@ export async function NotebookScreen({
   const page = Math.max(1, Math.floor(Number(askedPage)) || 1);
   const [found, notebooks, everybody] = await Promise.all([
     entriesOf(p.id, { personId: who, sectionId: who ? null : section?.id, page }),
-    notebooksOf(p.id),
+    staff ? notebooksOf(p.id) : [],
     staff ? studentsOf(p.id) : [],
   ]);
   const students = everybody.filter((s) => !section || s.sectionId === section.id);
