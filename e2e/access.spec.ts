@@ -127,8 +127,13 @@ test(
         .getByRole("radio", { name: new RegExp(level) })
         .first()
         .check();
+    await a.reload();
+    await a.context().setOffline(true);
     await a.getByRole("button", { name: "Hand in the sheet" }).click();
+    await expect(a.getByText("No connection: the sheet waits")).toBeVisible();
+    await a.context().setOffline(false);
     await expect(a.getByRole("button", { name: "Hand in the corrected sheet" })).toBeVisible();
+    await expect(a.getByRole("radio", { name: /2 most musts/ }).first()).toBeChecked();
     const b = await phone(browser);
     await b.goto(judge.url);
     await b.getByLabel("PIN").fill("0000");

@@ -1,6 +1,6 @@
 "use client";
 
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { readChoice, readSheet } from "@/core/concepts/sheet";
 import { type ConceptMethod, datumMark } from "@/core/vocabulary/concepts";
 import { Checkbox } from "./checkbox";
@@ -10,6 +10,8 @@ import { useSend } from "./form/send";
 import { buttonClass } from "./page";
 import { useReady } from "./ready";
 import { Select } from "./select";
+import { useSheetBox, useSheetDraft } from "./sheet-box";
+import { Waiting } from "./waiting";
 
 export interface SheetQuestion {
   id: string;
@@ -31,10 +33,12 @@ const unheard = "The network did not answer. What you filled in is still here; h
 export function SelectionSheet({
   q,
   given,
+  raterId,
   action,
 }: {
   q: SheetQuestion;
   given: Record<string, unknown> | null;
+  raterId: string;
   action: Send<unknown>;
 }) {
   const ready = useReady();
@@ -52,19 +56,40 @@ export function SelectionSheet({
       ]),
     ),
   );
-  const { send, busy, note, setNote } = useSend(action, unheard);
   const [good, setGood] = useState("");
   const picks = q.school === "client" || q.school === "vote";
   const most = q.school === "client" ? q.keep : q.votes;
+  const filled = () => (picks ? readChoice(chosen, reasons) : readSheet({ ...q, signs: q.school === "datum" }, marks));
+  const handed = () => {
+    setNote("");
+    setClean(stands);
+    setGood("Handed in. You can change it until the selection is closed.");
+  };
+  const name = `selection.${q.id}.${raterId}`;
+  const box = useSheetBox(name, action, (late) => {
+    const sheet = filled();
+    if ("marks" in sheet && JSON.stringify(sheet.marks) === JSON.stringify(late.marks)) handed();
+  });
+  const { send, busy, note, setNote } = useSend(box.send, unheard);
+  const now = { chosen, reasons, marks };
+  const keep = useSheetDraft<typeof now>(name, (draft) => {
+    setChosen(draft.chosen);
+    setReasons(draft.reasons);
+    setMarks({ ...marks, ...draft.marks });
+  });
+  const stands = JSON.stringify(now);
+  const [clean, setClean] = useState(stands);
+  useEffect(() => keep(stands === clean ? null : now), [stands, clean]);
   const handIn = async () => {
     setGood("");
-    const sheet = picks ? readChoice(chosen, reasons) : readSheet({ ...q, signs: q.school === "datum" }, marks);
+    const sheet = filled();
     if ("wrong" in sheet) return setNote(sheet.wrong);
     const r = await send({ selectionId: q.id, marks: sheet.marks });
-    if (r?.ok) setGood("Handed in. You can change it until the selection is closed.");
+    if (r?.ok) handed();
   };
   return (
     <fieldset disabled={!ready} className="grid gap-3">
+      <Waiting items={box.waiting} words={() => "What you handed in"} onRetry={box.retry} onDrop={box.drop} />
       {picks ? (
         <>
           <p className="text-soft">

@@ -1,12 +1,16 @@
 "use client";
 
 import { RadioGroup } from "radix-ui";
-import { useController, useFormContext } from "react-hook-form";
+import { type RefObject, useEffect, useRef, useState } from "react";
+import { type FieldValues, useController, useFormContext, useWatch } from "react-hook-form";
 import { cx } from "./classes";
 import { ActionForm } from "./form/action-form";
 import { TextArea, TextField } from "./form/fields";
 import type { ActionResult } from "./form/result";
 import { Radio } from "./radio";
+import { useSheetBox, useSheetDraft } from "./sheet-box";
+import { toast } from "./toast";
+import { Waiting } from "./waiting";
 
 interface Criterion {
   key: string;
@@ -56,11 +60,65 @@ function Levels({ c }: { c: Criterion }) {
   );
 }
 
-/** A rubric sheet to fill in: one rater, one review. Used by instructors and by guests on a phone or tablet. */
+const filled = (criteria: readonly Criterion[], v: FieldValues) => ({
+  raterName: v.raterName,
+  comment: v.comment,
+  marks: criteria.flatMap((c) =>
+    v.points?.[c.key] ? [{ criterion: c.key, points: v.points[c.key], comment: v.comments?.[c.key] ?? "" }] : [],
+  ),
+});
+const same = (handed: Record<string, unknown>, now: Record<string, unknown>) =>
+  Object.keys(now).every((k) => JSON.stringify(handed[k]) === JSON.stringify(now[k]));
+
+/** What is being filled in stays in this browser until it is handed in, with the version that it was begun on. */
+function Keeping({
+  name,
+  version,
+  begun,
+  late,
+  criteria,
+}: {
+  name: string;
+  version: number;
+  begun: RefObject<number>;
+  late: Record<string, unknown> | null;
+  criteria: readonly Criterion[];
+}) {
+  const { control, reset, getValues, formState } = useFormContext();
+  const values = useWatch({ control });
+  const dirty = formState.isDirty;
+  const restored = useRef(false);
+  const keep = useSheetDraft<{ version: number; values: FieldValues }>(name, (draft) => {
+    begun.current = draft.version;
+    restored.current = true;
+    reset(draft.values, { keepDefaultValues: true });
+  });
+  useEffect(() => {
+    // The rendering in which the draft is not in the form yet.
+    if (restored.current && !dirty) restored.current = false;
+    else if (!dirty) begun.current = version;
+    keep(dirty ? { version: begun.current, values } : null);
+  });
+  const heard = useRef(late);
+  useEffect(() => {
+    if (!late || heard.current === late) return;
+    heard.current = late;
+    if (same(late, filled(criteria, getValues()))) return reset(getValues());
+    begun.current = Number(late.version) + 1;
+    keep({ version: begun.current, values: getValues() });
+  });
+  return null;
+}
+
+/**
+ * A rubric sheet to fill in: one rater, one review. Used by instructors and by guests on a phone or tablet; kept
+ * through a reload and a lost network.
+ */
 export function SheetForm({
   schema,
   action,
   reviewId,
+  raterId,
   version,
   criteria,
   rater,
@@ -73,6 +131,7 @@ export function SheetForm({
   schema: unknown;
   action: (input: unknown, envelope: { requestId: string; via?: "guest" }) => Promise<ActionResult>;
   reviewId: string;
+  raterId: string;
   version: number;
   criteria: readonly Criterion[];
   rater: string;
@@ -82,35 +141,51 @@ export function SheetForm({
   via?: "guest";
   saved: string;
 }) {
+  const name = `review.${reviewId}.${raterId}`;
+  const begun = useRef(version);
+  const [late, setLate] = useState<Record<string, unknown> | null>(null);
+  const handed = () => toast(saved);
+  const box = useSheetBox(
+    name,
+    action,
+    (input) => {
+      setLate(input);
+      handed();
+    },
+    via,
+  );
   return (
-    <ActionForm
-      schema={schema}
-      action={action}
-      fixed={{ reviewId, version }}
-      via={via}
-      submit={version ? "Hand in the corrected sheet" : "Hand in the sheet"}
-      saved={saved}
-      defaults={{
-        raterName: rater,
-        comment,
-        points: Object.fromEntries(marks.map((m) => [m.criterion, m.points])),
-        comments: Object.fromEntries(
-          criteria.map((c) => [c.key, marks.find((m) => m.criterion === c.key)?.comment ?? ""]),
-        ),
-      }}
-      shape={(v) => ({
-        raterName: v.raterName,
-        comment: v.comment,
-        marks: criteria.flatMap((c) =>
-          v.points?.[c.key] ? [{ criterion: c.key, points: v.points[c.key], comment: v.comments?.[c.key] ?? "" }] : [],
-        ),
-      })}
-    >
-      {asksName && <TextField name="raterName" label="Your name" className="max-w-80" />}
-      {criteria.map((c) => (
-        <Levels key={c.key} c={c} />
-      ))}
-      <TextArea name="comment" label="What should the team hear?" rows={3} />
-    </ActionForm>
+    <div className="grid gap-3">
+      <Waiting
+        items={box.waiting}
+        words={(x) => `The sheet${x.input.raterName ? ` of ${x.input.raterName}` : ""}`}
+        onRetry={box.retry}
+        onDrop={box.drop}
+      />
+      <ActionForm
+        schema={schema}
+        action={box.send}
+        fixed={{ reviewId, version }}
+        via={via}
+        submit={version ? "Hand in the corrected sheet" : "Hand in the sheet"}
+        onDone={handed}
+        defaults={{
+          raterName: rater,
+          comment,
+          points: Object.fromEntries(marks.map((m) => [m.criterion, m.points])),
+          comments: Object.fromEntries(
+            criteria.map((c) => [c.key, marks.find((m) => m.criterion === c.key)?.comment ?? ""]),
+          ),
+        }}
+        shape={(v) => ({ ...filled(criteria, v), version: begun.current })}
+      >
+        <Keeping name={name} version={version} begun={begun} late={late} criteria={criteria} />
+        {asksName && <TextField name="raterName" label="Your name" className="max-w-80" />}
+        {criteria.map((c) => (
+          <Levels key={c.key} c={c} />
+        ))}
+        <TextArea name="comment" label="What should the team hear?" rows={3} />
+      </ActionForm>
+    </div>
   );
 }

@@ -1,15 +1,19 @@
 /** @jest-environment jsdom */
 // Sheets that reviewers and raters fill in, on a phone as on a desk: what is handed in, and what is kept when it fails.
-import { render, screen, within } from "@testing-library/react";
+import { cleanup, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import * as yup from "yup";
 import type { ActionResult } from "./form/result";
 import { loadSelect } from "./select";
 import { SelectionSheet, type SheetQuestion } from "./selection-sheet";
+import { sheetWaits } from "./sheet-box";
 import { SheetForm } from "./sheet-form";
+import { takeUnheard } from "./toast";
 
-jest.mock("next/navigation", () => ({ useRouter: () => ({ refresh: () => {} }) }));
+const router = { refresh: () => {} };
+jest.mock("next/navigation", () => ({ useRouter: () => router }));
 beforeAll(() => loadSelect());
+beforeEach(() => localStorage.clear());
 const good: ActionResult = { ok: true, value: null };
 const sent = (action: jest.Mock) => action.mock.calls.at(-1)![0] as Record<string, unknown>;
 const concepts = [
@@ -33,7 +37,7 @@ const open = (
   answer: ActionResult = good,
 ) => {
   const action = jest.fn(async () => answer);
-  render(<SelectionSheet q={question(more)} given={given} action={action} />);
+  render(<SelectionSheet q={question(more)} raterId="me" given={given} action={action} />);
   return action;
 };
 const handIn = () => userEvent.click(screen.getByRole("button", { name: /Hand in/ }));
@@ -113,12 +117,13 @@ describe("a rubric's sheet", () => {
     { key: "safe", name: "Safety", weight: "1", levels: [{ points: "0", descriptor: "open blades" }] },
   ];
   const sheet = (more: object = {}) => {
-    const action = jest.fn(async () => good);
+    const action = jest.fn(async (_: unknown, __: { requestId: string }): Promise<ActionResult> => good);
     render(
       <SheetForm
         schema={yup.object({ raterName: yup.string().required("Say who you are.") })}
         action={action}
         reviewId="r"
+        raterId="me"
         version={0}
         criteria={criteria}
         rater=""
@@ -138,7 +143,7 @@ describe("a rubric's sheet", () => {
     await userEvent.type(screen.getByLabelText("Comment on Fit"), "snug");
     await userEvent.type(screen.getByLabelText("What should the team hear?"), "Well done.");
     await handIn();
-    expect(await screen.findByText("Thank you.")).toBeTruthy();
+    await waitFor(() => expect(takeUnheard()).toEqual([{ text: "Thank you." }]));
     expect(sent(action)).toEqual({
       reviewId: "r",
       version: 0,
@@ -159,4 +164,75 @@ describe("a rubric's sheet", () => {
     expect(action).not.toHaveBeenCalled();
     expect(await screen.findByText("Say who you are.")).toBeTruthy();
   });
+  const choose = (level: RegExp) => userEvent.click(screen.getByRole("radio", { name: level }));
+  const back = () => window.dispatchEvent(new Event("online"));
+  const lost = () => Promise.reject(new Error("offline"));
+  test("without a network it waits, survives a reload, and is handed in once", async () => {
+    const first = sheet({ rater: "Ruta" });
+    first.mockImplementation(lost);
+    await choose(/3 excellent/);
+    await handIn();
+    expect(await screen.findByText(sheetWaits)).toBeTruthy();
+    const request = first.mock.calls[0]![1];
+    cleanup();
+    const second = sheet({ rater: "Ruta" });
+    await waitFor(() => expect(second).toHaveBeenCalledTimes(1));
+    expect(second.mock.calls[0]![1]).toMatchObject(request);
+    expect(sent(second).marks).toEqual([{ criterion: "fit", points: "3", comment: "" }]);
+    await waitFor(() => expect(takeUnheard()).toEqual([{ text: "Thank you." }]));
+    await waitFor(() => expect({ ...localStorage }).toEqual({}));
+  });
+  test("what is filled in and not handed in survives a reload, with the version that it was begun on", async () => {
+    sheet({ rater: "Ruta", version: 1 });
+    await choose(/3 excellent/);
+    await userEvent.type(screen.getByLabelText("Comment on Fit"), "snug");
+    cleanup();
+    const action = sheet({ rater: "Ruta", version: 2 });
+    expect((await screen.findByDisplayValue("snug")).getAttribute("name")).toBe("comments.fit");
+    await handIn();
+    await waitFor(() => expect(sent(action)).toMatchObject({ version: 1, marks: [{ comment: "snug" }] }));
+  });
+  test("one behind another that waits is a version further; the reason of a refusal stays beside it", async () => {
+    const action = sheet({ rater: "Ruta" });
+    action.mockImplementation(lost);
+    await choose(/3 excellent/);
+    await handIn();
+    await screen.findByText(sheetWaits);
+    await userEvent.type(screen.getByLabelText("Comment on Fit"), "snug");
+    await handIn();
+    action.mockReset();
+    action.mockImplementation(async (x) =>
+      (x as { version: number }).version ? { ok: false, kind: "refused", message: "It is closed." } : good,
+    );
+    back();
+    expect(await screen.findByText("It is closed.")).toBeTruthy();
+    expect(action.mock.calls.map(([x]) => (x as { version: number }).version)).toEqual([0, 1]);
+    expect(screen.getByDisplayValue("snug")).toBeTruthy();
+    expect(screen.getByRole("button", { name: "give it up" })).toBeTruthy();
+  });
+  test("what one rater typed is not shown to another one at the same computer", async () => {
+    sheet({ rater: "Ruta" });
+    await userEvent.type(screen.getByLabelText("Comment on Fit"), "snug");
+    cleanup();
+    sheet({ rater: "Mara", raterId: "other" });
+    expect((screen.getByLabelText("Comment on Fit") as HTMLInputElement).value).toBe("");
+  });
+});
+
+test("a choice waits for the network too, and what was chosen survives a reload", async () => {
+  const action = open({ school: "client", keep: 2 });
+  action.mockImplementation(() => Promise.reject(new Error("offline")));
+  await userEvent.click(screen.getByRole("checkbox", { name: "Bellows" }));
+  await userEvent.type(screen.getByLabelText("Why Bellows"), "quiet");
+  cleanup();
+  const again = open({ school: "client", keep: 2 });
+  again.mockImplementation(() => Promise.reject(new Error("offline")));
+  expect(await screen.findByDisplayValue("quiet")).toBeTruthy();
+  await handIn();
+  expect(await screen.findByText(sheetWaits)).toBeTruthy();
+  again.mockImplementation(async () => good);
+  window.dispatchEvent(new Event("online"));
+  expect(await screen.findByText(/^Handed in/)).toBeTruthy();
+  expect(sent(again).marks).toEqual({ chosen: ["b"], reasons: { b: "quiet" } });
+  expect(localStorage.length).toBe(0);
 });

@@ -3,6 +3,6 @@
 import { SelectionSheet, type SheetQuestion } from "@/ui/selection-sheet";
 import { rateConceptsAction } from "../actions";
 
-export const GuestChoice = ({ q, given }: { q: SheetQuestion; given: Record<string, unknown> | null }) => (
-  <SelectionSheet q={q} given={given} action={rateConceptsAction} />
+export const GuestChoice = (props: { q: SheetQuestion; raterId: string; given: Record<string, unknown> | null }) => (
+  <SelectionSheet action={rateConceptsAction} {...props} />
 );

@@ -6,6 +6,7 @@ import { guestSheetAction } from "../actions";
 
 export function GuestSheet(props: {
   reviewId: string;
+  raterId: string;
   version: number;
   criteria: Parameters<typeof SheetForm>[0]["criteria"];
   rater: string;

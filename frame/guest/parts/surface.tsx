@@ -106,6 +106,7 @@ export function Choices({
       {!x.closedAt && (
         <GuestChoice
           key={x.id}
+          raterId={guest.id}
           given={x.sheets.find((h) => h.raterGuest === guest.id)?.marks ?? null}
           q={{
             id: x.id,

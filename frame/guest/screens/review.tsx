@@ -34,6 +34,7 @@ export async function ReviewSurface({ guest, frame, currency, units, review }: G
           <GuestSheet
             key={mine?.version ?? 0}
             reviewId={open.id}
+            raterId={guest.id}
             version={mine?.version ?? 0}
             criteria={open.definition.criteria}
             rater={mine?.raterName ?? guest.name}

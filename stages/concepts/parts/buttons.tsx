@@ -25,8 +25,8 @@ export const RemoveSketch = ({ id }: { id: string }) => (
   </WithdrawButton>
 );
 
-export const StaffSheet = ({ q, given }: { q: SheetQuestion; given: Record<string, unknown> | null }) => (
-  <SelectionSheet q={q} given={given} action={rateConceptsAction} />
+export const StaffSheet = (props: { q: SheetQuestion; raterId: string; given: Record<string, unknown> | null }) => (
+  <SelectionSheet action={rateConceptsAction} {...props} />
 );
 
 export const ReopenSelection = ({ id }: { id: string }) => (

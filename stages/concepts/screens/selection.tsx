@@ -201,6 +201,7 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
           <Sheet title={x.school === "client" ? "Enter the client's choice" : mine ? "My sheet" : "Fill in a sheet"}>
             <StaffSheet
               key={x.id}
+              raterId={actor.id}
               q={{
                 id: x.id,
                 school: x.school,

@@ -15,6 +15,7 @@ import { sheet } from "../schema";
 
 export function StaffSheet(props: {
   reviewId: string;
+  raterId: string;
   version: number;
   criteria: Parameters<typeof SheetForm>[0]["criteria"];
   rater: string;

@@ -138,7 +138,9 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
             {staff && !r.verdict && (
               <Sheet title={mine ? "Your sheet" : "Fill in a sheet"}>
                 <StaffSheet
+                  key={mine?.version ?? 0}
                   reviewId={r.id}
+                  raterId={actor.id}
                   version={mine?.version ?? 0}
                   criteria={r.definition.criteria}
                   rater={actor.name}

@@ -1,0 +1,85 @@
+"use client";
+
+import { useEffect, useRef } from "react";
+import type { ActionResult, Send } from "./form/result";
+import { useOutbox } from "./outbox";
+
+interface Handed {
+  id: string;
+  input: Record<string, unknown>;
+}
+
+export const sheetWaits = "No connection: the sheet waits in this browser and is handed in by itself.";
+const known: readonly string[] = [];
+
+/**
+ * A sheet on its way to the server, through the outbox: kept through a lost network and a reload, handed in once.
+ * @param name whose sheet of what
+ * @param arrived told when a sheet that had waited was taken, with what it held
+ * @returns `send`, to be used in the place of the action: it answers at once, with what the server said or that the
+ *   sheet waits; and what waits, to be shown
+ */
+export function useSheetBox<T>(
+  name: string,
+  action: Send<T>,
+  arrived: (input: Record<string, unknown>) => void,
+  via?: "guest",
+) {
+  const open = useRef<{ id: string; done(answer: ActionResult<T>): void } | null>(null);
+  const settle = (answer: ActionResult<T>) => {
+    open.current?.done(answer);
+    open.current = null;
+  };
+  const box = useOutbox<Handed>(
+    `sheet.${name}`,
+    ((x: Handed, envelope: { requestId: string }) => action(x.input, { ...envelope, via })) as never,
+    known,
+    {
+      answered(x, answer) {
+        if (open.current?.id !== x.id) {
+          if (answer.ok) arrived(x.input);
+          return;
+        }
+        // What was refused is still in the form, with the reason beside it.
+        if (!answer.ok) box.drop(x.id);
+        settle(answer as ActionResult<T>);
+      },
+      waits: () => settle({ ok: false, kind: "waits", message: sheetWaits }),
+    },
+  );
+  const send: Send<T> = (input, { requestId }) =>
+    new Promise((done) => {
+      open.current = { id: requestId, done };
+      // A sheet that was refused is replaced by the one that is handed in after it.
+      for (const x of box.waiting) if (x.problem) box.drop(x.id);
+      // Each sheet ahead of it makes one more version.
+      const { version } = input as { version?: number };
+      const ahead = box.waiting.filter((x) => !x.sent && !x.problem).length;
+      const counted = version === undefined ? {} : { version: version + ahead };
+      box.add({ id: requestId, input: { ...(input as object), ...counted } });
+    });
+  return { ...box, send, waiting: box.waiting.filter((x) => x.id !== open.current?.id) };
+}
+
+/** What stands in a sheet that is being filled in, kept in this browser until it is handed in. */
+export function useSheetDraft<T>(name: string, put: (draft: T) => void) {
+  const key = `ironstone.draft.sheet.${name}`;
+  const restore = useRef(put);
+  restore.current = put;
+  useEffect(() => {
+    try {
+      const kept = localStorage.getItem(key);
+      if (kept) restore.current(JSON.parse(kept) as T);
+    } catch {
+      // Nothing that can be read was kept.
+    }
+  }, [key]);
+  return (draft: T | null) => {
+    try {
+      if (draft) localStorage.setItem(key, JSON.stringify(draft));
+      else localStorage.removeItem(key);
+    } catch {
+      // Storage is full or closed: what was typed lives as long as the page.
+    }
+  };
+}
