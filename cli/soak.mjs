@@ -147,7 +147,7 @@ export async function soak(minutes) {
     await pause(3000);
     halted.abort();
     await Promise.all(watching);
-    return report({ sql, project, acknowledged, sent, refusals, streams, heap });
+    return await report({ sql, project, acknowledged, sent, refusals, streams, heap });
   } finally {
     ended.abort();
     finish("asked");

@@ -51,7 +51,9 @@ async function jest(project, filter, env) {
   rmSync(scratch, { recursive: true, force: true });
 }
 
-async function e2e(filter, cluster) {
+/** The application built, and the databases of the journeys filled: what they begin from. */
+async function prepare(cluster) {
+  await needBuild();
   const fill = async (name, demo) => {
     const url = new URL(cluster.url);
     url.pathname = `/${name}`;
@@ -74,7 +76,10 @@ async function e2e(filter, cluster) {
     if (demo) await task("demo", [], env);
     return env;
   };
-  const [demoEnv, emptyEnv] = [await fill("e2e_demo", true), await fill("e2e_empty", false)];
+  return [await fill("e2e_demo", true), await fill("e2e_empty", false)];
+}
+
+async function e2e(filter, [demoEnv, emptyEnv]) {
   const demo = await serve({ ...demoEnv, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
   const empty = await serve(emptyEnv, { port: await freePort(), quiet: true });
   const scratch = mkdtempSync("/tmp/ironstone-e2e-");
@@ -133,18 +138,20 @@ export async function test([part, ...filter]) {
     step(`lengths of files and lines: ${broken.length ? "FAILED" : "fine"}`);
     for (const line of broken) say(line);
   }
-  if (wants("unit")) await jest("unit", filter, {});
-  if (wants("db") || wants("e2e")) {
-    const cluster = await startCluster({ temporary: true });
-    try {
-      if (wants("db")) await jest("db", filter, { DATABASE_URL: cluster.url });
-      if (wants("e2e")) {
-        await needBuild();
-        await e2e(filter, cluster);
-      }
-    } finally {
-      await cluster.stop();
-    }
+  const cluster = wants("db") || wants("e2e") ? await startCluster({ temporary: true }) : null;
+  try {
+    // Building waits on one core for much of its time: the tests without a browser go beside it.
+    const [tested, prepared] = await Promise.allSettled([
+      (async () => {
+        if (wants("unit")) await jest("unit", filter, {});
+        if (wants("db")) await jest("db", filter, { DATABASE_URL: cluster.url });
+      })(),
+      wants("e2e") ? prepare(cluster) : null,
+    ]);
+    for (const r of [tested, prepared]) if (r.status === "rejected") throw r.reason;
+    if (prepared.value) await e2e(filter, prepared.value);
+  } finally {
+    await cluster?.stop();
   }
   say(`${count.passed} passed, ${count.failed} failed`);
   if (count.failed || count.passed === 0) process.exitCode = 1;

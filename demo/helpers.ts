@@ -1,6 +1,9 @@
 import { randomUUID } from "node:crypto";
 import sharp from "sharp";
+import { today } from "@/platform/command/command";
+import { db } from "@/platform/db/db";
 import { recordRun } from "@/stages/bench/commands/runs";
+import { checkSafety } from "@/stages/bench/commands/safety";
 import { importRoster } from "@/stages/people/commands/roster";
 import { studentsOf } from "@/stages/people/queries/students";
 import { lift, type pumpOf } from "./model";
@@ -70,6 +73,21 @@ export const scheme = (review: string, measure: object, milestone: string) => [
   { key: "notebook", name: "Notebook", weight: "20", source: { kind: "entered" } },
 ];
 
+const begun = new Set<string>();
+
+/** Ticks the safety check before a team's first run of the day under a protocol. */
+export async function begin(who: string, buildId: string, protocolVersionId: string): Promise<void> {
+  const [x] = await db()<{ projectId: string; teamId: string; protocolId: string; cautions: string[] }[]>`
+    SELECT b.project_id, b.team_id, v.protocol_id, v.definition -> 'safety' AS cautions
+    FROM build b, protocol_version v
+    WHERE b.id = ${buildId} AND v.id = ${protocolVersionId}
+  `;
+  const key = `${protocolVersionId} ${x!.teamId} ${today()}`;
+  if (begun.has(key) || !x!.cautions.length) return;
+  await run(checkSafety, who, x);
+  begun.add(key);
+}
+
 export async function measure(
   who: string,
   buildId: string,
@@ -83,6 +101,7 @@ export async function measure(
 ): Promise<string> {
   const id = randomUUID();
   await at(date, 10 + Math.floor(i / 6), 5 + i * 7);
+  await begin(who, buildId, protocolVersionId);
   const r = lift(pump, rnd, { height });
   await run(
     recordRun,

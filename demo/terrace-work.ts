@@ -24,7 +24,7 @@ import { reviewsOf, rubricsOf } from "@/stages/reviews/queries";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import * as record from "./failures";
 import * as generations from "./generations";
-import { dates, measure, scheme, sketch } from "./helpers";
+import { begin, dates, measure, scheme, sketch } from "./helpers";
 import { pumpOf } from "./model";
 import { liftTest, timedLift } from "./protocols";
 import { as, at, fresh, run } from "./run";
@@ -201,6 +201,7 @@ export async function workOfTerrace(
         order: 200 + i,
         act: async () => {
           await at(day(g.runs.at(-1)!.week, g.runs.at(-1)!.day), 13, i + k);
+          await begin(recorder, id, leakVersion);
           await run(recordRun, recorder, {
             id: randomUUID(),
             buildId: id,

@@ -1,6 +1,6 @@
 // Runs held against one another, and an experiment planned, pressed through in the browser.
 import { expect, test } from "@playwright/test";
-import { demoUrl, enter } from "./tools";
+import { begin, demoUrl, enter } from "./tools";
 
 test("a team's builds are compared two by two, teams side by side, two factors crossed; every figure opens", async ({
   page,
@@ -69,6 +69,7 @@ test("a protocol from the shelf: a machine of steps says where it stops and whic
   await page.getByRole("button", { name: "Save protocol" }).click();
   await expect(page.getByRole("heading", { level: 1, name: /Steps that trigger one another/ })).toBeVisible();
   await expect(page.getByText("Hands stay out once it has started.")).toBeVisible();
+  await begin(page);
   for (const [n, passed] of ["5", "3", "5", "0"].entries()) {
     const steps = page.getByRole("textbox", { name: new RegExp(`^Steps passed without help, attempt ${n + 1}`) });
     await steps.fill(passed);

@@ -1,12 +1,13 @@
 // A whole attempt at the bench without the mouse: Enter from field to field, the previous reading beside it, doubts
 // said at once.
 import { expect, test } from "@playwright/test";
-import { demoUrl, enter } from "./tools";
+import { begin, demoUrl, enter } from "./tools";
 
 test("attempts are entered by keyboard alone", async ({ page }) => {
   await enter(page, "Amara Diallo");
   await page.goto(`${demoUrl}/p/terrace-pump/bench`);
   await expect(page.getByText("Cistern G4")).toBeVisible();
+  await begin(page);
   const field = (name: string) => page.getByRole("textbox", { name: new RegExp(`^${name}, attempt`) });
   const first = field("Collected");
   const [, attempt] = /attempt (\d+)/.exec((await first.getAttribute("aria-label"))!)!;
@@ -60,6 +61,7 @@ test("a class of eight teams with five attempts: forty numbers and no mouse", as
   await expect(page.getByRole("heading", { level: 1, name: "Whole class" })).toBeVisible();
   await page.getByLabel("Protocol").getByRole("link", { name: "Leak test" }).click();
   await expect(page).toHaveURL(/protocol=/);
+  await begin(page);
   // The leak's table stands, not the one before it.
   await expect(page.getByRole("columnheader", { name: /mL$/ })).toHaveCount(5);
   const first = page.getByRole("textbox", { name: /^Alder G\d+, attempt 1, / });

@@ -3,7 +3,7 @@
 import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
 import sharp from "sharp";
-import { choose, emptyUrl, findings } from "./tools";
+import { begin, choose, emptyUrl, findings } from "./tools";
 
 const go = (page: Page, stage: string) => page.goto(`${emptyUrl}/p/garden-lift/${stage}`);
 
@@ -107,7 +107,7 @@ test("from an empty school to the board and the next edition", async ({ page, br
       for (const [label, v] of Object.entries(values))
         await part(legend).getByLabel(label, { exact: true }).last().fill(v);
     };
-    await add("Read from an instrument", {
+    await add("Read, counted or looked at", {
       Symbol: "m",
       Name: "Collected",
       Unit: "kg",
@@ -173,6 +173,7 @@ test("from an empty school to the board and the next edition", async ({ page, br
     await page.getByRole("navigation", { name: "Team" }).getByRole("link", { name: "Team 1" }).click();
     await expect(page.getByText(/^Team 1 G1, /)).toBeVisible();
     await expect(page.getByText("Ask the instructor before the first run.")).toBeVisible();
+    await begin(page);
     const field = () => page.getByRole("textbox", { name: /Collected, attempt/ });
     for (const [i, m] of ["8.40", "8.60"].entries()) {
       await field().fill(m);

@@ -72,3 +72,21 @@ export async function guestLink(
     pin: /PIN (\d+)/.exec(await box.innerText())?.[1] ?? null,
   };
 }
+
+/** Ticks the safety check of the bench by keyboard, where the day's first run still waits for it. */
+export async function begin(page: Page): Promise<void> {
+  const check = page.getByRole("region", { name: "Safety check" });
+  const entry = page.getByRole("textbox", { name: /attempt 1?\d/ }).first();
+  await expect(check.or(entry).first()).toBeVisible();
+  if (!(await check.isVisible())) return;
+  const boxes = check.getByRole("checkbox");
+  await expect(boxes.first()).toBeEnabled();
+  for (const box of await boxes.all()) {
+    await box.focus();
+    await page.keyboard.press("Space");
+    await expect(box).toBeChecked();
+  }
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("Enter");
+  await expect(check).toHaveCount(0);
+}

@@ -5,6 +5,7 @@ import { BenchScreen } from "@/stages/bench/screens/bench";
 import { ClassScreen } from "@/stages/bench/screens/class";
 import { CompareScreen } from "@/stages/bench/screens/compare";
 import { ExperimentScreen } from "@/stages/bench/screens/experiment";
+import { PilotScreen } from "@/stages/bench/screens/pilot";
 import { BriefScreen } from "@/stages/brief/screens/brief";
 import { BuildScreen } from "@/stages/builds/screens/build";
 import { BuildsScreen } from "@/stages/builds/screens/builds";
@@ -112,6 +113,7 @@ const views: [string, number, () => ReactElement][] = [
   ["bench", 12, () => <BenchScreen slug={slug} />],
   ["whole class", 12, () => <ClassScreen slug={slug} asked={{}} />],
   ["comparison", 12, () => <CompareScreen slug={slug} wanted={{ by: "teams" }} />],
+  ["pilot runs", 12, () => <PilotScreen slug={slug} asked={{}} />],
   ["experiment", 12, () => <ExperimentScreen slug={slug} asked={{}} />],
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],
   ["grades", 12, () => <GradesScreen slug={slug} />],

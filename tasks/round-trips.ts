@@ -5,6 +5,7 @@ import { execute } from "@/platform/command/command";
 import { closeDb, db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
 import { recordRun } from "@/stages/bench/commands/runs";
+import { checkSafety } from "@/stages/bench/commands/safety";
 
 let [trips, asking] = [0, false];
 
@@ -36,9 +37,12 @@ async function main(): Promise<void> {
   url.port = String((server.address() as { port: number }).port);
   process.env.DATABASE_URL = url.toString();
   process.env.IRONSTONE_POOL = "1";
-  const [at] = await db()<{ build: string; version: string; admin: string; keys: string[] }[]>`
+  const [at] = await db()<
+    { build: string; version: string; projectId: string; protocolId: string; admin: string; keys: string[] }[]
+  >`
     SELECT
-      b.id AS build, v.id AS version, (SELECT id FROM person WHERE admin LIMIT 1) AS admin,
+      b.id AS build, v.id AS version, p.id AS project_id, q.id AS protocol_id, v.definition -> 'safety' AS cautions,
+      (SELECT id FROM person WHERE admin LIMIT 1) AS admin,
       ARRAY(SELECT x->>'key' FROM jsonb_array_elements(v.definition->'measures') x) AS keys
     FROM project p
     JOIN build b ON b.project_id = p.id
@@ -49,6 +53,8 @@ async function main(): Promise<void> {
     LIMIT 1
   `;
   const actor = await actorOf(at!.admin);
+  const begun = await execute(checkSafety, actor, at);
+  if (!begun.ok) throw new Error(begun.message);
   const save = async () => {
     const id = randomUUID();
     const readings = Object.fromEntries(at!.keys.map((k) => [k, "1"]));

@@ -59,5 +59,5 @@ export function useAttempts<T extends Attempt>(name: string, send: Send, ear: Ea
 /** An attempt in words, for the list of those that wait. */
 export const attemptWords = (measures: readonly { key: string; name: string; unit: string }[], x: Attempt): string =>
   x.state === "valid"
-    ? measures.map((m) => `${m.name} ${x.readings[m.key] ?? ""} ${m.unit}`).join(", ")
+    ? measures.map((m) => `${m.name} ${x.readings[m.key] ?? ""} ${m.unit === "1" ? "" : m.unit}`.trim()).join(", ")
     : runState.labels[x.state];

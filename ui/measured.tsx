@@ -2,7 +2,7 @@
 export function Measured({ name, unit }: { name: string; unit: string }) {
   return (
     <span>
-      {name} <span className="unit">{unit}</span>
+      {name} {unit !== "1" && <span className="unit">{unit}</span>}
     </span>
   );
 }

@@ -79,7 +79,7 @@ export function Figure({
       )}
     >
       {children}
-      {unit && <span className="unit">{unit}</span>}
+      {unit && unit !== "1" && <span className="unit">{unit}</span>}
     </button>
   );
 }

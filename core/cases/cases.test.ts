@@ -20,8 +20,9 @@ import { classSessions } from "../sessions/sessions";
 import { scoreSheet } from "../sheet/sheet";
 import { compareMeans, powerOf, runsPerSide, shownBy } from "../stats/compare";
 import { describe as describeValues, mean, median, outliers, variance } from "../stats/describe";
-import { insideT, twoSidedT, upperF } from "../stats/distributions";
+import { insideT, normalTail, twoSidedT, upperF } from "../stats/distributions";
 import { wilson } from "../stats/proportion";
+import { rankSum } from "../stats/ranks";
 import { holm } from "../stats/several";
 import { twoWay } from "../stats/two-way";
 import type { PlaceNumbering } from "../vocabulary/contest";
@@ -51,6 +52,8 @@ const scope: Record<string, unknown> = {
   twoSidedT,
   upperF,
   wilson,
+  normalTail,
+  rankSum,
   holm,
   mean,
   median,

@@ -45,6 +45,30 @@ describe("standings", () => {
     expect(s[0]!.attempts.map((a) => a.text)).toEqual(["8.9", "8.7", "foul"]);
     expect(s[0]!.points).toBe("98");
   });
+  test("levels are ranked by their order, shown by their names, and tied when they are the same", () => {
+    const damage = {
+      ...event,
+      unit: "1",
+      better: "less",
+      resolution: "1",
+      tieBreaks: [],
+      points: null,
+      levels: ["intact", "cracked", "broken"],
+      policy: { school: "median", n: 3, foul: "out" },
+    } as const;
+    const s = standings(damage, [
+      entry("a", ["2", "1", "2"], "1"),
+      entry("b", ["0", "1", "0"], "1"),
+      entry("c", ["0"], "1"),
+    ]);
+    expect(s.map((x) => [x.id, x.place, x.shown])).toEqual([
+      ["b", 1, "intact"],
+      ["c", 1, "intact"],
+      ["a", 3, "broken"],
+    ]);
+    expect(s[2]!.working.steps[0]).toBe("median of broken, cracked, broken = broken");
+    expect(s[0]!.working.rule).toContain("The earlier of intact, cracked, broken is better");
+  });
   test("the same seed decides the same lot", () => {
     const run = (seed: string) =>
       standings({ ...event, seed, tieBreaks: ["lot"] }, [

@@ -4,6 +4,7 @@ import { type Attempt, type AttemptsPolicy, countAttempts } from "../points/atte
 import { applyRule, type PointsRule } from "../points/rule";
 import { decimalsFor, formatNumber } from "../quantity/quantity";
 import { atResolution, rank } from "../ranking/rank";
+import { levelName } from "../run/reading";
 import { type PlaceNumbering, type TieBreakKind, tieBreak } from "../vocabulary/contest";
 import type { Better } from "../vocabulary/runs";
 import { runState } from "../vocabulary/runs";
@@ -21,6 +22,8 @@ export interface EventDefinition {
   readonly tieBreaks: readonly TieBreakKind[];
   readonly points: PointsRule | null;
   readonly seed: string;
+  /** The names that the values stand for, by position, where a level is read. */
+  readonly levels?: readonly string[];
 }
 
 export interface EntryRecord {
@@ -83,7 +86,8 @@ export interface Standing {
  */
 export function standings(event: EventDefinition, entries: readonly EntryRecord[]): Standing[] {
   const digits = event.resolution === null ? undefined : decimalsFor(event.resolution);
-  const show = (v: string) => formatNumber(v, digits ?? 2);
+  const show = (v: string) => (event.levels ? levelName(event.levels, Number(v)) : formatNumber(v, digits ?? 2));
+  const unit = event.levels ? "" : event.unit;
   const lots = new Map(
     drawOrder(
       [...entries].sort((a, b) => (a.id < b.id ? -1 : 1)),
@@ -161,15 +165,20 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
       working: makeWorking({
         title: `${entry.name}: place ${r.place ?? "–"}`,
         result: c.value === null ? "–" : show(c.value),
-        unit: event.unit,
+        unit,
         rule:
-          `${event.better === "more" ? "More" : "Less"} is better; ` +
-          (event.resolution === null
-            ? "the recorded digits decide"
-            : `values that agree at ${event.resolution} ${event.unit} are tied`) +
+          (event.levels
+            ? `The ${event.better === "more" ? "later" : "earlier"} of ${event.levels.join(", ")} is better; ` +
+              "equal levels are tied"
+            : `${event.better === "more" ? "More" : "Less"} is better; ` +
+              (event.resolution === null
+                ? "the recorded digits decide"
+                : `values that agree at ${event.resolution} ${event.unit} are tied`)) +
           `${event.tieBreaks.map((k) => `, then ${tieBreak.labels[k]}`).join("")}.`,
         steps: [
-          c.step,
+          event.levels && c.value !== null
+            ? `${event.policy.school} of ${c.values.map(show).join(", ")} = ${show(c.value)}`
+            : c.step,
           ...(points ? points.working.steps.map((s) => `points: ${s}`) : []),
           ...(r.decidedBy ? [`a tie was decided by: ${r.decidedBy}`] : []),
         ],

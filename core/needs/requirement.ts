@@ -1,6 +1,7 @@
 import Decimal from "decimal.js";
 import { compareEnvelope } from "../quantity/envelope";
 import { formatNumber, fromSi } from "../quantity/quantity";
+import { levelName } from "../run/reading";
 import type { Comparator, FindingOutcome, Priority, Verdict } from "../vocabulary/needs";
 import { equation } from "../working/equation";
 import { type Computed, makeWorking, type WorkingInput } from "../working/working";
@@ -33,6 +34,8 @@ export interface Limit {
   /** Sides of the envelope for fits. */
   readonly sides: readonly string[] | null;
   readonly unit: string;
+  /** The names that the numbers stand for, by position, where a level is asked for. */
+  readonly levels?: readonly string[] | null;
 }
 
 export type Observation =
@@ -51,12 +54,21 @@ const tidy = (si: Decimal.Value, unit: string) => fromSi(si, unit).toSignificant
  * A limit in words, in its own unit.
  * @example describeLimit({ comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }) // => "≤ 5 kg"
  * @example
+ * describeLimit({
+ *   comparator: "≤", target: "1", second: null, sides: null, unit: "1", levels: ["intact", "hairline", "broken"],
+ * })
+ * // => "hairline or before"
+ * @example
  * describeLimit({ comparator: "fits", target: null, second: null, sides: ["0.6", "0.4", "0.4"], unit: "mm" })
  * // => "600 × 400 × 400 mm"
  */
 export function describeLimit(l: Limit): string {
   if (l.comparator === "yes") return "yes";
   if (l.comparator === "fits") return `${(l.sides ?? []).map((s) => tidy(s, l.unit)).join(" × ")} ${l.unit}`;
+  if (l.levels) {
+    const name = levelName(l.levels, Number(l.target));
+    return `${name}${l.comparator === "≤" ? " or before" : l.comparator === "≥" ? " or after" : ""}`;
+  }
   const t = tidy(l.target ?? "0", l.unit);
   if (l.comparator === "±") return `${t} ± ${tidy(l.second ?? "0", l.unit)} ${l.unit}`;
   if (l.comparator === "between")
@@ -164,7 +176,8 @@ export function statusOf(limit: Limit, seen: Observation | null, stale: readonly
   const step =
     seen.U > 0
       ? `${places(from)} to ${places(to)} ${limit.unit} against ${describeLimit(limit)}: ${verdict}`
-      : `${tidy(x, limit.unit)} ${limit.unit} against ${describeLimit(limit)}: ${verdict}`;
+      : `${limit.levels ? levelName(limit.levels, x.toNumber()) : `${tidy(x, limit.unit)} ${limit.unit}`} against ` +
+        `${describeLimit(limit)}: ${verdict}`;
   return finish(verdict, [step], seen.inputs);
 }
 

@@ -1,13 +1,12 @@
 import Decimal from "decimal.js";
 import { evaluateFormula, type FormulaInput, shownDigits } from "../formula/evaluate";
 import { expandUncertainty, inUnit, showFormula, symbolsIn } from "../formula/show";
-import { countAttempts, countedStep } from "../points/attempts";
 import { decimalsFor, formatNumber, fromSi, knownUnit, spanToSi, toSi } from "../quantity/quantity";
-import { describe } from "../stats/describe";
 import type { RunState } from "../vocabulary/runs";
 import { runState } from "../vocabulary/runs";
 import { type Computed, makeWorking, type WorkingInput } from "../working/working";
-import { channelsOf, implausible, type ProtocolDefinition } from "./protocol";
+import { implausible, type ProtocolDefinition } from "./protocol";
+import { levelName, levelsOf } from "./reading";
 
 /** What was recorded of one run. Values are SI decimal texts by symbol. */
 export interface RecordedRun {
@@ -129,11 +128,15 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
       continue;
     }
     const exact = fromSi(si, m.unit);
-    const u = standardU(m.resolution, m.u);
-    const shown = formatNumber(exact, decimalsFor(m.resolution));
+    const levels = levelsOf(m);
+    // What is counted or named is so exactly.
+    const exactly = levels !== null || m.kind === "count";
+    const u = exactly ? 0 : standardU(m.resolution, m.u);
+    const unit = exactly ? "" : m.unit;
+    const shown = levels ? levelName(levels, exact.toNumber()) : formatNumber(exact, decimalsFor(m.resolution));
     scope[m.key] = { value: Number(si), u: u * knownUnit(m.unit).factor.toNumber() };
-    const note = m.u ? `u ${m.u} ${m.unit}` : `resolution ${m.resolution} ${m.unit}, u = r/√12`;
-    inputs[m.key] = { label: `${m.name} (${m.key})`, value: shown, unit: m.unit, note, ...source };
+    const note = exactly ? undefined : m.u ? `u ${m.u} ${m.unit}` : `resolution ${m.resolution} ${m.unit}, u = r/√12`;
+    inputs[m.key] = { label: `${m.name} (${m.key})`, value: shown, unit, note, ...source };
     const odd = implausible(m, exact.toString());
     if (odd) alarms.push(odd);
     values[m.key] = {
@@ -141,9 +144,9 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
       working: makeWorking({
         title: m.name,
         result: shown,
-        unit: m.unit,
-        plusMinus: formatNumber(expandUncertainty(u).U, expandUncertainty(u).digits),
-        rule: "Read from the instrument.",
+        unit,
+        plusMinus: exactly ? undefined : formatNumber(expandUncertainty(u).U, expandUncertainty(u).digits),
+        rule: exactly ? "As it was seen and written down." : "Read from the instrument.",
         inputs: [inputs[m.key]!],
       }),
     };
@@ -231,100 +234,5 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
     inside,
     reasons,
     alarms,
-  };
-}
-
-export interface RunSummary {
-  readonly n: number;
-  readonly setAside: number;
-  readonly mean: number | null;
-  readonly sd: number | null;
-  readonly interval: readonly [number, number] | null;
-  readonly best: number | null;
-  /** What counts by the protocol's policy. */
-  readonly counted: number | null;
-  /** Expanded uncertainty of what counts. */
-  readonly U: number;
-}
-
-/**
- * What a build's comparable runs come to for one channel: mean, spread, best, and the value that counts by the
- * protocol's policy with its working.
- * U of a single counted run is its own; of a mean, 2·√(s²/n + ū²) with ū the runs' mean standard uncertainty.
- * @example
- * summariseRuns(
- *   {
- *     conditions: [],
- *     measures: [{ key: "V", name: "Water", unit: "L", resolution: "0.05" }],
- *     constants: [],
- *     derived: [],
- *     primary: "V",
- *     better: "more",
- *     policy: { school: "best", n: 3, foul: "out" },
- *     safety: [],
- *   },
- *   [],
- *   "V",
- * ).value.n
- * // => 0
- */
-export function summariseRuns(p: ProtocolDefinition, runs: readonly AssessedRun[], key: string): Computed<RunSummary> {
-  const channel = channelsOf(p).find((c) => c.key === key);
-  if (!channel) throw new RangeError(`The protocol does not measure “${key}”`);
-  const good = runs
-    .filter((r) => r.comparable && r.values[key]?.value)
-    .map((r) => ({ run: r, v: r.values[key]!.value! }));
-  const fouls = runs.filter((r) => (r.state === "foul" || r.state === "no_finish") && r.current && r.inside);
-  const description = describe(good.map((g) => g.v.value));
-  const ordered = [
-    ...good.map((g) => ({ at: g.run.attempt, value: String(g.v.value), state: "valid" as const })),
-    ...fouls.map((r) => ({ at: r.attempt, value: null, state: r.state })),
-  ].sort((a, b) => a.at - b.at);
-  // On the bench a build may be run more often than a contest allows: every comparable run stands.
-  const counted = countAttempts(ordered, { ...p.policy, n: Math.max(p.policy.n, ordered.length) }, p.better);
-  const value = counted.value === null ? null : Number(counted.value);
-  const single = good.find((g) => g.v.value === value);
-  const meanU = good.length ? good.reduce((s, g) => s + g.v.u, 0) / good.length : 0;
-  const averaged = p.policy.school === "mean" || p.policy.school === "median" || p.policy.school === "best-k";
-  const u = averaged
-    ? Math.sqrt((description?.sd ?? 0) ** 2 / Math.max(1, good.length) + meanU ** 2)
-    : (single?.v.u ?? meanU);
-  const { U, digits } = expandUncertainty(u);
-  const show = (x: number) => formatNumber(x, digits);
-  const setAside = runs.length - good.length;
-  return {
-    value: {
-      n: good.length,
-      setAside,
-      mean: description?.mean ?? null,
-      sd: description?.sd ?? null,
-      interval: description?.interval ?? null,
-      best: description ? (p.better === "more" ? description.max : description.min) : null,
-      counted: value,
-      U,
-    },
-    working: makeWorking({
-      title: channel.name,
-      result: value === null ? "–" : show(value),
-      unit: channel.unit,
-      plusMinus: value !== null && U > 0 ? formatNumber(U, digits) : undefined,
-      rule:
-        "Of the runs that count, the " +
-        `${p.policy.school === "best-k" ? `mean of the best ${p.policy.k}` : p.policy.school} is taken.`,
-      steps: description
-        ? [
-            value === null
-              ? counted.step
-              : countedStep(p.policy.school, counted.values, counted.taken, formatNumber(value, Math.max(0, digits))),
-            `mean ${show(description.mean)}` +
-              `${description.sd === null ? "" : `, standard deviation ${show(description.sd)}`}, ` +
-              `of ${good.length} ${good.length === 1 ? "run" : "runs"}`,
-          ]
-        : [],
-      inputs: good.map((g) => ({ label: `attempt ${g.run.attempt}`, value: show(g.v.value), unit: channel.unit })),
-      warnings: runs
-        .filter((r) => !r.comparable)
-        .map((r) => `Attempt ${r.attempt} is left out: ${r.reasons.join("; ")}.`),
-    }),
   };
 }

@@ -4,10 +4,11 @@ import { symbolsIn } from "../formula/show";
 import type { AttemptsPolicy } from "../points/attempts";
 import type { Dimension } from "../quantity/dimension";
 import { parseUnit } from "../quantity/units";
-import type { Better } from "../vocabulary/runs";
+import type { AttemptMethod, Better } from "../vocabulary/runs";
+import { type Kind, levelsOf } from "./reading";
 
-/** A quantity read from an instrument; numbers are decimal texts in its unit. */
-export interface Measure {
+/** Something that is read; numbers are decimal texts in its unit. */
+export interface Measure extends Kind {
   readonly key: string;
   readonly name: string;
   readonly unit: string;
@@ -68,6 +69,8 @@ export interface Channel {
   readonly key: string;
   readonly name: string;
   readonly unit: string;
+  /** The names that its values stand for, by position; none where it is a number. */
+  readonly levels?: readonly string[];
 }
 
 /**
@@ -86,7 +89,32 @@ export interface Channel {
  * // => ["V"]
  */
 export function channelsOf(p: ProtocolDefinition): Channel[] {
-  return [...p.measures, ...p.derived].map(({ key, name, unit }) => ({ key, name, unit }));
+  const read = p.measures.map((m) => {
+    const levels = levelsOf(m);
+    return { key: m.key, name: m.name, unit: m.unit, ...(levels && { levels }) };
+  });
+  return [...read, ...p.derived.map(({ key, name, unit }) => ({ key, name, unit }))];
+}
+
+/**
+ * The channel that a protocol is about. Throws where it measures no such thing, which `checkProtocol` refuses.
+ * @example
+ * primaryOf({
+ *   conditions: [],
+ *   measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }],
+ *   constants: [],
+ *   derived: [],
+ *   primary: "V",
+ *   better: "more",
+ *   policy: { school: "best", n: 3, foul: "out" },
+ *   safety: [],
+ * }).name
+ * // => "Volume"
+ */
+export function primaryOf(p: ProtocolDefinition): Channel {
+  const channel = channelsOf(p).find((c) => c.key === p.primary);
+  if (!channel) throw new RangeError(`The protocol does not measure “${p.primary}”`);
+  return channel;
 }
 
 /**
@@ -143,6 +171,28 @@ export function readingsFor(p: ProtocolDefinition, channel: string): string[] {
   ];
 }
 
+/** The ways to count attempts that take a mean or a sum. */
+export const averaging: readonly AttemptMethod[] = ["mean", "sum", "best-k"];
+
+/**
+ * Why a level, or yes or no, cannot be averaged, summed or counted as zero.
+ * @example noMean("Damage").slice(0, 28) // => "Damage is not a number: it h"
+ */
+export const noMean = (name: string): string =>
+  `${name} is not a number: it has no mean, no sum and no zero. ` +
+  "Let the best, the median, the last or the first attempt count.";
+
+/** What is wrong with the kind of a reading, in words. */
+function checkKind(m: Measure): string[] {
+  if (m.kind === undefined || m.kind === "number") return [];
+  if (m.unit !== "1") return [`${m.name}: only a number has a unit.`];
+  if (m.kind !== "level") return [];
+  const names = (m.levels ?? []).map((l) => l.trim().toLowerCase());
+  if (names.length < 2) return [`${m.name}: name two levels or more, in their order.`];
+  if (names.some((n) => /^[-+\d.,]*$/.test(n))) return [`${m.name}: a level is a word, not a number.`];
+  return new Set(names).size < names.length ? [`${m.name}: each level has a name of its own.`] : [];
+}
+
 /** Why a foul cannot count as zero. */
 export const noZero =
   "Where less is better a foul that counts as zero would win: leave it out, or count it as the worst.";
@@ -181,6 +231,7 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
   };
   for (const m of p.measures) {
     declare(m.name, m.key, m.unit);
+    problems.push(...checkKind(m));
     for (const t of [m.resolution, m.u, m.min, m.max]) number(m.name, t);
     if (!(Number(m.resolution) > 0)) problems.push(`${m.name}: give the resolution, for example 0.05 ${m.unit}.`);
   }
@@ -192,8 +243,11 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
     declare(c.name, c.key, c.unit);
     for (const t of [c.value, c.u]) number(c.name, t);
   }
+  const named = p.measures.filter((m) => m.kind === "level");
   for (const d of p.derived) {
     const unit = parseUnit(d.unit);
+    const level = named.find((m) => symbolsIn(d.expression).includes(m.key));
+    if (level) problems.push(`${d.name}: ${level.name} is a level, not a number: a formula cannot use it.`);
     const check = checkFormula(d.expression, known, unit?.dimension);
     if (!check.ok) problems.push(`${d.name}: ${check.message}`);
     number(d.name, d.bound);
@@ -201,6 +255,9 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
   }
   if (!channelsOf(p).some((c) => c.key === p.primary))
     problems.push(`The protocol is about “${p.primary}”, which it does not measure.`);
+  const about = p.measures.find((m) => m.key === p.primary);
+  if (about && levelsOf(about) && (p.policy.foul === "zero" || averaging.includes(p.policy.school)))
+    problems.push(noMean(about.name));
   if (p.steps?.length) {
     const counted = p.measures.find((m) => m.key === p.primary);
     if (!counted || counted.unit !== "1" || Number(counted.resolution) !== 1)
@@ -223,10 +280,11 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
  * // => "Handle force is usually 5 to 200 N: check the reading."
  */
 export function implausible(m: Measure, value: string): string | null {
+  if (levelsOf(m)) return null;
   const v = new Decimal(value);
   const low = m.min !== undefined && m.min !== "" && v.lt(m.min);
   const high = m.max !== undefined && m.max !== "" && v.gt(m.max);
   if (!low && !high) return null;
   const range = m.min && m.max ? `${m.min} to ${m.max}` : m.min ? `at least ${m.min}` : `at most ${m.max}`;
-  return `${m.name} is usually ${range} ${m.unit}: check the reading.`;
+  return `${m.name} is usually ${m.unit === "1" ? range : `${range} ${m.unit}`}: check the reading.`;
 }

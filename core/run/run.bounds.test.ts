@@ -1,6 +1,7 @@
 // A run under its protocol: tolerances at their bounds, what makes it comparable, uncertainty, alarms, and summaries.
-import { assessRun, type RecordedRun, summariseRuns } from "./assess";
+import { assessRun, type RecordedRun } from "./assess";
 import { checkProtocol, implausible, type ProtocolDefinition } from "./protocol";
+import { summariseRuns } from "./summary";
 
 const p: ProtocolDefinition = {
   conditions: [{ key: "h", name: "Lift", unit: "m", target: "1.60", tolerance: "0.01", u: "0.005" }],

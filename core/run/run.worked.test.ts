@@ -3,8 +3,9 @@ import { checkFormula } from "@/core/formula/check";
 import { evaluateFormula } from "@/core/formula/evaluate";
 import { expandUncertainty, showUncertain } from "@/core/formula/show";
 import { toSi } from "@/core/quantity/quantity";
-import { assessRun, summariseRuns } from "./assess";
+import { assessRun } from "./assess";
 import { checkProtocol, type ProtocolDefinition } from "./protocol";
+import { summariseRuns } from "./summary";
 
 const lift: ProtocolDefinition = {
   conditions: [

@@ -1,12 +1,16 @@
-import { toSi } from "../quantity/quantity";
 import { assessRun } from "./assess";
-import { channelsOf, checkProtocol } from "./protocol";
+import { channelsOf, checkProtocol, type Measure } from "./protocol";
+import { parseReading } from "./reading";
 import { shelf } from "./shelf";
 
 const runOf = (key: string) => {
   const t = shelf.find((x) => x.key === key)!;
   const d = t.definition;
-  const readings = Object.fromEntries(d.measures.map((m) => [m.key, toSi(t.example[m.key]!, m.unit).toString()]));
+  const read = (m: Measure) => {
+    const parsed = parseReading(m, t.example[m.key]!);
+    return parsed.ok ? parsed.quantity.si : parsed.message;
+  };
+  const readings = Object.fromEntries(d.measures.map((m) => [m.key, read(m)]));
   return assessRun(d, { id: "r", attempt: 1, state: "valid", reason: null, readings, conditions: {} });
 };
 
@@ -39,4 +43,7 @@ test.each([
   ["pull", "k", 12.5 / (1.42 * 9.81)],
   ["battery", "E", (7.2 * 0.64 * 42.5) / 60],
   ["fit", "dev", 0.4],
+  ["damage", "damage", 1],
+  ["damage", "whole", 1],
+  ["look", "match", 2],
 ])("%s: %s", (key, channel, wanted) => expect(runOf(key).values[channel]!.value!.value).toBeCloseTo(wanted, 9));

@@ -1,15 +1,5 @@
-import type { ProtocolDefinition } from "./protocol";
-
-/** A kind of test, ready to be changed: what it is for, its protocol, and one set of readings to try it on. */
-export interface Template {
-  readonly key: string;
-  readonly name: string;
-  /** When it fits, in a line. */
-  readonly fits: string;
-  readonly definition: ProtocolDefinition;
-  /** Readings of one run by symbol, in the units of the protocol. */
-  readonly example: Readonly<Record<string, string>>;
-}
+import { named } from "./shelf-named";
+import type { Template } from "./template";
 
 const best3 = { school: "best", n: 3, foul: "out" } as const;
 const mean3 = { school: "mean", n: 3, foul: "out" } as const;
@@ -398,4 +388,5 @@ export const shelf: readonly Template[] = [
       safety: ["Edges that were just cut are sharp: break them before you measure."],
     },
   },
+  ...named,
 ];

@@ -24,6 +24,17 @@ export type Comparison =
       /** Runs a side that would show this difference at 80 % power; only when it is not distinct. */
       runsNeeded: number | null;
       sentence: string;
+    }
+  | {
+      /** Of levels, which have an order and no distance. */
+      kind: "levels";
+      p: number;
+      /** Share of the pairs of runs in which b does better, the equal ones halved. */
+      share: number;
+      /** The medians of a and b. */
+      middle: readonly [number, number];
+      distinct: boolean;
+      sentence: string;
     };
 
 export interface Side {

@@ -80,3 +80,25 @@ export function insideT(share: number, df: number): number {
   }
   return at;
 }
+
+/**
+ * The share of the standard normal distribution above z ≥ 0: its series near the middle, its continued fraction further
+ * out (Abramowitz and Stegun 26.2.11 and 26.2.14), to about 14 significant digits.
+ * @example normalTail(0) // => 0.5
+ * @example normalTail(1.96).toFixed(6) // => "0.024998"
+ */
+export function normalTail(z: number): number {
+  const height = Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
+  if (z < 2.5) {
+    let term = z;
+    let sum = z;
+    for (let n = 1; Math.abs(term) > 1e-17 * Math.abs(sum); n++) {
+      term *= (z * z) / (2 * n + 1);
+      sum += term;
+    }
+    return 0.5 - height * sum;
+  }
+  let fraction = z;
+  for (let n = 120; n > 0; n--) fraction = z + n / fraction;
+  return height / fraction;
+}

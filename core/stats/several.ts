@@ -1,7 +1,9 @@
 import { formatNumber } from "../quantity/quantity";
+import type { Better } from "../vocabulary/runs";
 import { equation } from "../working/equation";
 import { type Computed, makeWorking } from "../working/working";
 import { type Comparison, compareMeans, type Side, welch } from "./compare";
+import { compareLevels, rankSum } from "./ranks";
 
 /**
  * p values of several comparisons made at once, corrected so that one false alarm in twenty is the most for all of them
@@ -33,7 +35,8 @@ export interface Pair {
 /**
  * Every two of several groups of runs compared, with Holm's correction over those that can be compared. A pair is
  * distinct when it is by itself (`compareMeans`) and its corrected p lies below 5 %. All pairs are corrected for; those
- * that are `wanted` are given, with what it takes to say something of them.
+ * that are `wanted` are given, with what it takes to say something of them. Levels, which are named, are compared by
+ * their ranks.
  * @example
  * compareSeveral([
  *   { name: "A", values: [7.8, 8.1, 7.6, 8] },
@@ -44,12 +47,21 @@ export interface Pair {
  */
 export function compareSeveral(
   sides: readonly Side[],
-  options: { verb?: string; unit?: string; resolution?: number } = {},
+  options: {
+    verb?: string;
+    unit?: string;
+    resolution?: number;
+    levels?: { levels: readonly string[]; better: Better };
+  } = {},
   wanted: (a: Side, b: Side) => boolean = () => true,
 ): Pair[] {
   const pairs = sides.flatMap((a, i) => sides.slice(i + 1).map((b) => ({ a, b })));
-  const able = pairs.filter(({ a, b }) => a.values.length > 1 && b.values.length > 1);
-  const own = able.map(({ a, b }) => welch(a.values, b.values, options.resolution ?? 0).p);
+  const { levels } = options;
+  const least = levels ? 1 : 2;
+  const able = pairs.filter(({ a, b }) => a.values.length >= least && b.values.length >= least);
+  const own = able.map(({ a, b }) =>
+    levels ? rankSum(a.values, b.values).p : welch(a.values, b.values, options.resolution ?? 0).p,
+  );
   const corrected = new Map(holm(own).map((p, k) => [able[k]!, p]));
   const smaller = [...own].sort((a, b) => a - b);
   /** How the corrected p came about. */
@@ -63,9 +75,9 @@ export function compareSeveral(
   return pairs
     .filter(({ a, b }) => wanted(a, b))
     .map((pair) => {
-      const { value, working } = compareMeans(pair.a, pair.b, options);
+      const { value, working } = levels ? compareLevels(pair.a, pair.b, levels) : compareMeans(pair.a, pair.b, options);
       const p = corrected.get(pair) ?? null;
-      const compared = value.kind === "compared" ? value : null;
+      const compared = value.kind === "too-few" ? null : value;
       const lost = compared?.distinct === true && p! >= 0.05;
       const steps =
         compared && able.length > 1 ? [`Holm's correction, ${able.length} comparisons: ${line(compared.p, p!)}`] : [];

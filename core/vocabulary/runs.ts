@@ -32,8 +32,17 @@ export type RunState = Term<typeof runState>;
 export const enteredState = without(runState, "void");
 export type EnteredState = Term<typeof enteredState>;
 
+/** What a reading is. */
+export const readingKind = vocabulary({
+  number: "a number with its unit",
+  count: "a count: whole numbers",
+  "yes-no": "yes or no",
+  level: "a level: one of some names in their order",
+});
+export type ReadingKind = Term<typeof readingKind>;
+
 /** Where a run was made. */
-export const runPlace = vocabulary({ bench: "", contest: "" }, ["run.place"]);
+export const runPlace = vocabulary({ bench: "", contest: "", pilot: "" }, ["run.place"]);
 export type RunPlace = Term<typeof runPlace>;
 
 export const readingRole = vocabulary({ measure: "", condition: "" }, ["reading.role"]);

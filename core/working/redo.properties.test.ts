@@ -8,8 +8,9 @@ import { type ComponentState, gradeOf, type SchemeDefinition } from "../grades/s
 import { statusOf } from "../needs/requirement";
 import { countAttempts } from "../points/attempts";
 import { applyRule, type PointsRule } from "../points/rule";
-import { assessRun, summariseRuns } from "../run/assess";
+import { assessRun } from "../run/assess";
 import type { ProtocolDefinition } from "../run/protocol";
+import { summariseRuns } from "../run/summary";
 import { combineSheets, scoreSheet } from "../sheet/sheet";
 import { compareMeans } from "../stats/compare";
 import { crossFactors } from "../stats/crossed";

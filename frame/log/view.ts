@@ -2,7 +2,7 @@ import { coreLog, type LogCell } from "@/core/log/corelog";
 import { coverage } from "@/core/needs/requirement";
 import { formatSi } from "@/core/quantity/quantity";
 import type { ProjectUnits } from "@/core/quantity/systems";
-import { channelsOf } from "@/core/run/protocol";
+import { primaryOf } from "@/core/run/protocol";
 import { projectWeeks } from "@/core/sessions/sessions";
 import type { ProjectKind } from "@/core/vocabulary/project";
 import type { Better } from "@/core/vocabulary/runs";
@@ -63,9 +63,7 @@ export function logView(
 ) {
   const { today, units } = project;
   const primary = facts.protocols[0] ?? null;
-  const channel = primary
-    ? (channelsOf(primary.definition).find((c) => c.key === primary.definition.primary) ?? null)
-    : null;
+  const channel = primary ? primaryOf(primary.definition) : null;
   const weeks = projectWeeks(project.startsOn, project.endsOn);
   const better = primary?.definition.better ?? "more";
   const cells = coreLog(

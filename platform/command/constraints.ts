@@ -31,6 +31,8 @@ export const broken: Readonly<Record<string, string>> = {
   rubric_project_id_name_key: "There is a rubric of this name.",
   rubric_version_rubric_id_number_key: atOnce,
   run_build_id_protocol_version_id_attempt_idx: atOnce,
+  run_pilot_attempt: atOnce,
+  safety_check_of_a_day: "The safety check of today is ticked already.",
   run_entry_id_attempt_idx: "This attempt was scored already. Reload to see it.",
   scheme_version_project_id_number_key: atOnce,
   selection_sheet_selection_id_rater_guest_idx: "Your sheet is in already. Reload to see it.",

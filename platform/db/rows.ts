@@ -684,6 +684,17 @@ export interface RunValue {
   protocolNumber: number;
 }
 
+export interface SafetyCheck {
+  id: Id<"safety_check">;
+  projectId: Id<"project">;
+  protocolId: Id<"protocol">;
+  teamId: Id<"team">;
+  onDate: string;
+  cautions: string[];
+  checkedBy: string;
+  checkedAt: string;
+}
+
 export interface SchemeVersion {
   id: Id<"scheme_version">;
   projectId: Id<"project">;

@@ -3,6 +3,7 @@ import "server-only";
 import { type Parsed, parseQuantity } from "@/core/quantity/quantity";
 import { assessRun } from "@/core/run/assess";
 import { type ProtocolDefinition, readingsFor } from "@/core/run/protocol";
+import { parseReading } from "@/core/run/reading";
 import { refuse } from "@/platform/command/command";
 
 type Rows = { runId: string; key: string; role: ReadingRole; value: string; entered: string }[];
@@ -57,7 +58,7 @@ export function readTyped(
   };
   for (const m of definition.measures) {
     const typed = (readings[m.key] ?? "").trim();
-    if (typed) take(parseQuantity(typed, m.unit), m.key, "measure", typed, m.name, `readings.${m.key}`);
+    if (typed) take(parseReading(m, typed), m.key, "measure", typed, m.name, `readings.${m.key}`);
     else if (needed?.includes(m.key)) refuse(`${m.name} is missing.`, `readings.${m.key}`);
   }
   for (const c of definition.conditions) {

@@ -2,7 +2,8 @@
 import { action } from "@/platform/command/perform";
 import { saveProtocol } from "./commands/protocols";
 import { correctRun, moveRun, recordRun, restoreRun, voidRun } from "./commands/runs";
-import { withdrawProtocol } from "./withdrawals";
+import { checkSafety } from "./commands/safety";
+import { withdrawProtocol, withdrawSafetyCheck } from "./withdrawals";
 
 export const saveProtocolAction = action(saveProtocol);
 
@@ -17,3 +18,7 @@ export const restoreRunAction = action(restoreRun);
 export const withdrawProtocolAction = action(withdrawProtocol);
 
 export const moveRunAction = action(moveRun);
+
+export const checkSafetyAction = action(checkSafety);
+
+export const withdrawSafetyCheckAction = action(withdrawSafetyCheck);

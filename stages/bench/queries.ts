@@ -127,3 +127,18 @@ export async function benchValues(buildIds: readonly string[], protocolId: strin
   ]);
   return { values, attempts };
 }
+
+export interface SafetyCheck {
+  id: row.SafetyCheck["id"];
+  teamId: row.SafetyCheck["teamId"];
+  cautions: row.SafetyCheck["cautions"];
+  by: row.SafetyCheck["checkedBy"];
+  at: row.SafetyCheck["checkedAt"];
+}
+
+/** The safety checks of a protocol that teams ticked on a day. */
+export const safetyChecksOf = (protocolId: string, day: string) => db()<SafetyCheck[]>`
+  SELECT id, team_id, cautions, checked_by AS by, checked_at AS at
+  FROM safety_check
+  WHERE protocol_id = ${protocolId} AND on_date = ${day}
+`;

@@ -1,6 +1,7 @@
 import "server-only";
 import { formatSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
+import { headed } from "@/core/run/reading";
 import { toCsv } from "@/platform/csv/csv";
 import { projectFacts } from "@/stages/needs/queries/facts";
 
@@ -18,8 +19,8 @@ export async function runsTable({ id }: { id: string }): Promise<string> {
           "Build",
           "Place",
           "Attempt",
-          ...p.definition.conditions.map((c) => `${c.name} (${c.unit})`),
-          ...channelsOf(p.definition).map((c) => `${c.name} (${c.unit})`),
+          ...p.definition.conditions.map(headed),
+          ...channelsOf(p.definition).map(headed),
           "State",
           "Counts",
           "Why not",

@@ -1,6 +1,6 @@
 import * as yup from "yup";
 import { mostInExperiment, readFactors } from "@/core/stats/experiment";
-import { attemptMethod, better, enteredState, foulMethod } from "@/core/vocabulary/runs";
+import { attemptMethod, better, enteredState, foulMethod, readingKind } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
 
 const number = () => yup.string().trim().default("");
@@ -26,6 +26,8 @@ export const protocolDefinition = yup.object({
       yup.object({
         key: key(),
         name: c.text(60),
+        kind: c.oneOf(readingKind),
+        levels: yup.array(c.text(40)).max(12).default(undefined),
         unit: c.optionalText(20),
         resolution: yup.string().trim().required(),
         u: number(),
@@ -94,6 +96,16 @@ export const run = yup.object({
   conditions: c.typedReadings(),
   /** It was asked about a reading outside its range, and it is right. */
   sure: yup.boolean().default(false),
+  /** It irons the protocol out: it is kept and never counts. */
+  pilot: yup.boolean().default(false),
+});
+
+/** Each caution of a protocol as it was ticked before the first run of the day: by a team, or for all teams. */
+export const safetyCheck = yup.object({
+  projectId: c.id(),
+  protocolId: c.id(),
+  teamId: c.optionalId(),
+  cautions: yup.array(yup.string().max(300).required()).max(12).required(),
 });
 
 export const correctRun = yup.object({

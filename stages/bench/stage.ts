@@ -6,6 +6,7 @@ import type { Hit, Search, Stage, Stratum } from "@/platform/registry/stage";
 import { plural, share } from "@/platform/registry/words";
 import * as protocols from "./commands/protocols";
 import * as runs from "./commands/runs";
+import * as safety from "./commands/safety";
 import { runsTable } from "./runs-table";
 import * as withdrawals from "./withdrawals";
 
@@ -77,9 +78,10 @@ export const bench: Stage = {
     { label: "Test the whole class", path: "/bench/class" },
     { label: "Compare runs", path: "/bench/compare" },
     { label: "Plan an experiment", path: "/bench/experiment" },
+    { label: "Pilot runs", path: "/bench/pilot" },
   ],
   shows: ["run", "protocol", "build", "needs", "evidence", "team"],
-  commands: [protocols, runs, withdrawals],
+  commands: [protocols, runs, safety, withdrawals],
   stratum,
   search,
   downloads: { runs: { act: projectActs.read, make: runsTable } },

@@ -7,6 +7,7 @@ export const benchTables: readonly Table[] = [
   ofParent("protocol_version", "protocol_id", "protocol", {
     check: { definition: fits(protocolDefinition, (v) => checkProtocol(v as unknown as ProtocolDefinition)) },
   }),
+  ofProject("safety_check"),
   ofProject("run"),
   ofParent("reading", "run_id", "run"),
 ];

@@ -94,7 +94,7 @@ async function computeBest(projectId: string, protocolName: string, channel: str
   let best: { value: number; run: (typeof runs)[number]; working: Working; shown: string } | null = null;
   for (const run of runs) {
     const v = known.find((x) => x.id === run.protocolVersionId);
-    if (!v) continue;
+    if (!v || run.place === "pilot") continue;
     const assessed = assessRun(v.definition, run);
     const value = assessed.values[channel];
     if (!assessed.comparable || !value?.value) continue;

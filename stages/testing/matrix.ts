@@ -125,6 +125,11 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
     may: own,
     input: (w) => ({ id: randomUUID(), buildId: w.build, protocolVersionId: w.versionId, readings: { m: "8" } }),
   },
+  checkSafety: {
+    may: own,
+    input: (w) => ({ projectId: w.projectId, protocolId: w.protocol, teamId: w.a, cautions: definition.safety }),
+  },
+  withdrawSafetyCheck: { may: staff, input: (w) => ({ id: w.safetyCheck }) },
   correctRun: { may: own, input: (w) => ({ id: w.run, version: 1, readings: { m: "8" }, reason: "typo" }) },
   voidRun: { may: staff, input: (w) => ({ id: w.run, version: 1, reason: "slipped" }) },
   restoreRun: { may: staff, input: (w) => ({ id: w.run, version: 1 }) },

@@ -62,6 +62,7 @@ export const aRequirement = (code: string, more: Partial<RequirementRow> = {}): 
   second: null,
   sides: null,
   unit: null,
+  reading: null,
   method: null,
   source: "",
   reason: "",

@@ -5,6 +5,7 @@ import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { recordRun } from "@/stages/bench/commands/runs";
+import { checkSafety } from "@/stages/bench/commands/safety";
 import { protocolsOf } from "@/stages/bench/queries";
 import { saveBrief, saveChallenge } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands/builds";
@@ -76,6 +77,7 @@ export async function makeProject(owner: Actor, title: string) {
   await ok(moveStudent, boss, { projectId, personId: pupils[0]!.id, teamId: a, role: "lead" });
   await ok(moveStudent, boss, { projectId, personId: pupils[1]!.id, teamId: b, role: "lead" });
   const protocol = (await ok(saveProtocol, boss, { projectId, name: "Lift test", definition })).id;
+  await ok(checkSafety, boss, { projectId, protocolId: protocol, cautions: definition.safety });
   const flow = (
     await ok(saveRequirement, boss, {
       projectId,
@@ -283,7 +285,11 @@ export async function makeProject(owner: Actor, title: string) {
     personId: pupils[0]!.id,
     text: "The seal leaked.",
   });
+  const [safetyCheck] = await db()<{ id: string }[]>`
+    SELECT id FROM safety_check WHERE project_id = ${projectId} AND team_id = ${a}
+  `;
   return {
+    safetyCheck: safetyCheck!.id,
     concept2,
     challenge,
     question,

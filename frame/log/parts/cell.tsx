@@ -1,5 +1,6 @@
 import type { coreLog } from "@/core/log/corelog";
-import { formatNumber } from "@/core/quantity/quantity";
+import type { Channel } from "@/core/run/protocol";
+import { showIn, unitAfter } from "@/core/run/reading";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
 import { ramp } from "./ramp";
@@ -19,7 +20,7 @@ export function Cell({
   c,
   shade,
   href,
-  unit,
+  channel,
   today,
   first,
   text,
@@ -29,17 +30,19 @@ export function Cell({
   c: CellData;
   shade: number;
   href: string;
-  unit: string;
+  /** What the best is a value of. */
+  channel: Channel | null;
   today: boolean;
   first: boolean;
   text: string | null;
   mode: string;
   team: string;
 }) {
+  const best = c.best === null ? "" : showIn(channel ?? {}, c.best, 1);
   const words = [
     c.builds.length && `builds ${c.builds.join(", ")}`,
     c.runs && `${c.runs} runs`,
-    c.best !== null && `best ${formatNumber(c.best, 1)} ${unit}`,
+    c.best !== null && `best ${unitAfter(best, channel?.unit ?? "")}`,
     c.reviews && "review",
     c.checks.join(", "),
     c.gap && "no record",
@@ -87,8 +90,8 @@ export function Cell({
           ? text && <span className="block">{text}</span>
           : c.best !== null && (
               <span className="block group-hover:text-iron">
-                {formatNumber(c.best, 1)}
-                <span className="unit text-[11px]">{unit}</span>
+                {best}
+                {channel && channel.unit !== "1" && <span className="unit text-[11px]">{channel.unit}</span>}
               </span>
             )}
         {c.best === null && c.checks.length > 0 && mode === "best" && (

@@ -1,4 +1,4 @@
-import { formatNumber } from "@/core/quantity/quantity";
+import { showIn } from "@/core/run/reading";
 import { makeWorking } from "@/core/working/working";
 import { longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
@@ -84,13 +84,13 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
             </Fact>
           )}
           {best && channel && (
-            <Fact label={bench ? `best, last year ${formatNumber(bench.value, 1)}` : "best so far"}>
+            <Fact label={bench ? `best, last year ${showIn(channel, bench.value, 1)}` : "best so far"}>
               <Figure
                 big
                 unit={channel.unit}
                 working={workingAt(slug, "run", { run: best.run, build: best.build, key: channel.key })}
               >
-                {formatNumber(best.value, 1)}
+                {showIn(channel, best.value, 1)}
               </Figure>
             </Fact>
           )}
@@ -161,7 +161,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
                       today={w.now}
                       href={`${base}/builds?team=${t.id}&week=${w.number}`}
                       shade={shade}
-                      unit={channel?.unit ?? ""}
+                      channel={channel}
                       text={mode === "mass" ? mass : null}
                       mode={mode}
                       team={t.name}

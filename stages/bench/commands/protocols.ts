@@ -73,7 +73,7 @@ function sorted(value: unknown): unknown {
   if (value && typeof value === "object")
     return Object.fromEntries(
       Object.entries(value)
-        .filter(([, v]) => v !== undefined && v !== "")
+        .filter(([, v]) => v !== undefined && v !== "" && !(Array.isArray(v) && v.length === 0))
         .sort(([a], [b]) => (a < b ? -1 : 1))
         .map(([k, v]) => [k, sorted(v)]),
     );

@@ -1,7 +1,8 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { ProtocolDefinition } from "@/core/run/protocol";
-import { checkVersion, command, found, refuse } from "@/platform/command/command";
+import type { RunPlace } from "@/core/vocabulary/runs";
+import { checkVersion, command, found, refuse, today } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
 import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { noteRunEvidence } from "@/platform/evidence/record";
@@ -20,6 +21,7 @@ export const recordRun = command({
     return b ? { project: b.projectId, team: b.teamId } : null;
   },
   async run({ sql, audit, by }, input): Promise<{ attempt: number }> {
+    const place: RunPlace = input.pilot ? "pilot" : "bench";
     // Asked together, in this order: what follows the lock on the build sees what others wrote before it.
     // The run's id is made by the form: sending it again after a lost answer has the effect of one.
     const [[b], [known], [v], [last]] = await Promise.all([
@@ -47,10 +49,18 @@ export const recordRun = command({
           protocolId: row.ProtocolVersion["protocolId"];
           name: row.Protocol["name"];
           latest: boolean;
+          safe: boolean;
         }[]
       >`
       SELECT
         v.id, v.definition, v.number, v.protocol_id, p.name,
+        EXISTS (
+          SELECT
+          FROM safety_check c
+          JOIN build b ON b.team_id = c.team_id AND b.id = ${input.buildId}
+          WHERE c.protocol_id = p.id AND c.on_date = ${today()}
+            AND c.cautions @> ARRAY(SELECT jsonb_array_elements_text(v.definition -> 'safety'))
+        ) AS safe,
         NOT EXISTS (SELECT FROM protocol_version n WHERE n.protocol_id = p.id AND n.number > v.number) AS latest
       FROM protocol_version v
       JOIN protocol p ON p.id = v.protocol_id
@@ -60,7 +70,7 @@ export const recordRun = command({
       sql<{ n: number }[]>`
       SELECT coalesce(max(attempt), 0)::int AS n
       FROM run
-      WHERE build_id = ${input.buildId} AND protocol_version_id = ${input.protocolVersionId} AND place = 'bench'
+      WHERE build_id = ${input.buildId} AND protocol_version_id = ${input.protocolVersionId} AND place = ${place}
     `,
     ]);
     if (known) {
@@ -73,6 +83,12 @@ export const recordRun = command({
       refuse(
         `${version.name} has a newer version. Reload to test under it; what you typed stays in the fields ` +
           "until you do.",
+      );
+    if (version.definition.safety.length && !version.safe)
+      refuse(
+        `Before the first run of the day the team ticks the safety check of ${version.name}, on the bench. ` +
+          "Then this attempt can be sent again; nothing of it was saved yet.",
+        "safety",
       );
     const rows = readTyped(
       version.definition,
@@ -92,14 +108,14 @@ export const recordRun = command({
         buildRevision: b!.revision,
         protocolVersionId: version.id,
         attempt,
-        place: "bench",
+        place,
         state: input.state,
         reason: input.reason || null,
         recordedBy: by,
       })}
     `,
       rows.length ? sql`INSERT INTO reading ${sql(rows)}` : null,
-      input.state === "valid"
+      input.state === "valid" && !input.pilot
         ? noteRunEvidence(
             sql,
             {
@@ -117,7 +133,7 @@ export const recordRun = command({
     audit({
       type: "run",
       id: input.id,
-      label: `${b!.team} G${b!.number}, ${version.name}, attempt ${attempt}`,
+      label: `${b!.team} G${b!.number}, ${version.name}, ${input.pilot ? "pilot " : ""}attempt ${attempt}`,
       after: { state: input.state, readings: input.readings, conditions: input.conditions },
     });
     return { attempt };
@@ -253,7 +269,7 @@ export const moveRun = command({
           (
             SELECT max(attempt)
             FROM run
-            WHERE build_id = b.id AND protocol_version_id = r.protocol_version_id AND place = 'bench'
+            WHERE build_id = b.id AND protocol_version_id = r.protocol_version_id AND place = r.place
           ),
           0
         )::int AS n
@@ -272,7 +288,7 @@ export const moveRun = command({
       WHERE id = ${input.id}
     `;
     await sql`DELETE FROM evidence WHERE run_id = ${input.id}`;
-    if (run.state === "valid" || run.state === "void")
+    if (run.place === "bench" && (run.state === "valid" || run.state === "void"))
       await noteRunEvidence(
         sql,
         {

@@ -2,6 +2,8 @@
 // Entry at the bench by keyboard alone: nothing that a quick hand types is lost while an attempt is being saved.
 import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import type { Measure } from "@/core/run/protocol";
+import { exactly } from "@/core/run/reading";
 import { recordRunAction } from "../actions";
 import { AttemptEntry } from "./attempt-entry";
 
@@ -15,7 +17,7 @@ const measures = [
   { key: "m", name: "Collected", unit: "kg", resolution: "0.05", min: "1", max: "15" },
   { key: "F", name: "Force", unit: "N", resolution: "0.5" },
 ];
-function open() {
+function open(measured: readonly Measure[] = measures) {
   render(
     <table>
       <tbody>
@@ -23,7 +25,7 @@ function open() {
           buildId="b"
           protocolVersionId="v"
           next={3}
-          measures={measures}
+          measures={measured}
           conditions={[]}
           before={{}}
           derived={1}
@@ -32,7 +34,7 @@ function open() {
       </tbody>
     </table>,
   );
-  return { mass: screen.getByLabelText(/^Collected/), force: screen.getByLabelText(/^Force/) };
+  return { mass: screen.queryByLabelText(/^Collected/)!, force: screen.queryByLabelText(/^Force/)! };
 }
 const readings = () => record.mock.calls.map((c) => (c[0] as { readings: unknown }).readings);
 beforeEach(() => {
@@ -154,4 +156,27 @@ test("one that waited from before and is refused while the next is saved is not 
   expect(await screen.findByText("Attempt 3 is saved.")).toBeTruthy();
   expect(screen.getByText("Collected 7.7 kg, Force 30 N")).toBeTruthy();
   expect(localStorage.getItem("ironstone.outbox.bench.b.v")).toContain("7.7");
+});
+
+describe("a level", () => {
+  const levels = ["intact", "cracked", "broken"];
+  const damage: Measure = { key: "d", name: "Damage", ...exactly, kind: "level", levels };
+  test("is typed by its beginning, or pressed; the field says which there are", async () => {
+    record.mockResolvedValue({ ok: true, value: { attempt: 3 } });
+    open([damage]);
+    const field = screen.getByLabelText("Damage, attempt 3: intact, cracked, broken");
+    await userEvent.type(field, "cra{Enter}");
+    await screen.findByText("Attempt 3 is saved.");
+    await userEvent.click(screen.getByRole("button", { name: "broken" }));
+    expect(document.activeElement).toBe(field);
+    expect(screen.getByRole("button", { name: "broken" }).getAttribute("aria-pressed")).toBe("true");
+    await userEvent.keyboard("{Enter}");
+    await waitFor(() => expect(readings()).toEqual([{ d: "cra" }, { d: "broken" }]));
+  });
+  test("that there is not is said beside the field, and not sent", async () => {
+    open([damage]);
+    await userEvent.type(screen.getByLabelText(/^Damage/), "bent{Enter}");
+    expect(screen.getAllByText("“bent” is none of “intact”, “cracked”, “broken”.").length).toBeGreaterThan(0);
+    expect(record).not.toHaveBeenCalled();
+  });
 });

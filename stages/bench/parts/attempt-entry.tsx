@@ -1,16 +1,18 @@
 "use client";
 
 import { type KeyboardEvent, useEffect, useRef, useState } from "react";
-import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import type { Condition, Measure } from "@/core/run/protocol";
+import { headed, levelsOf } from "@/core/run/reading";
 import type { EnteredState } from "@/core/vocabulary/runs";
 import { attemptWords, useAttempts } from "@/ui/attempts";
 import { cx } from "@/ui/classes";
+import { LevelKeys } from "@/ui/level-keys";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
 import { recordRunAction } from "../actions";
-import { look } from "../view/reading";
+import { inUnit, look } from "../view/reading";
+import { ConditionFields } from "./condition-fields";
 
 interface Props {
   buildId: string;
@@ -21,6 +23,8 @@ interface Props {
   before: Record<string, string>;
   derived: number;
   lead: number;
+  /** The runs are tries of the protocol, and never count. */
+  pilot?: boolean;
 }
 
 interface Sent {
@@ -31,6 +35,7 @@ interface Sent {
   readings: Record<string, string>;
   conditions: Record<string, string>;
   sure: boolean;
+  pilot?: boolean;
 }
 
 /**
@@ -38,7 +43,17 @@ interface Sent {
  * saves.
  * The previous reading stands ghosted behind each field. Alt F marks a foul, Alt N no finish.
  */
-export function AttemptEntry({ buildId, protocolVersionId, next, measures, conditions, before, derived, lead }: Props) {
+export function AttemptEntry({
+  buildId,
+  protocolVersionId,
+  next,
+  measures,
+  conditions,
+  before,
+  derived,
+  lead,
+  pilot,
+}: Props) {
   const ready = useReady();
   const [values, setValues] = useState<Record<string, string>>({});
   const [settings, setSettings] = useState<Record<string, string>>({});
@@ -69,7 +84,8 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
     asked.current = null;
     if (waiting && latest.current !== sent.readings) save(waiting);
   }
-  const box = useAttempts<Sent>(`bench.${buildId}.${protocolVersionId}`, recordRunAction as never, {
+  const name = `bench${pilot ? ".pilot" : ""}.${buildId}.${protocolVersionId}`;
+  const box = useAttempts<Sent>(name, recordRunAction as never, {
     saved(sent, attempt, own) {
       setShownNext(attempt + 1);
       if (own) over(sent, `Attempt ${attempt} is saved.`, true, false);
@@ -99,7 +115,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
     busy.current = true;
     setSaving(true);
     setNote("");
-    box.add({ buildId, protocolVersionId, state, readings: values, conditions: settings });
+    box.add({ buildId, protocolVersionId, state, readings: values, conditions: settings, ...(pilot && { pilot }) });
   }
   const keys = (e: KeyboardEvent, i: number) => {
     if (e.altKey && e.key.toLowerCase() === "f") {
@@ -122,8 +138,13 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
         </td>
         {measures.map((m, i) => {
           const seen = look(m, values[m.key] ?? "");
+          const levels = levelsOf(m);
+          const enter = (text: string) => {
+            setValues({ ...values, [m.key]: text });
+            setNote("");
+          };
           return (
-            <td key={m.key} className="num" data-label={`${m.name} (${m.unit})`}>
+            <td key={m.key} className="num" data-label={headed(m)}>
               <span className="relative block sm:ml-auto sm:w-[104px]">
                 {before[m.key] && (
                   <span
@@ -139,7 +160,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
                     fields.current[i] = el;
                   }}
                   aria-label={
-                    `${m.name}, attempt ${shownNext}, in ${m.unit}` +
+                    `${m.name}, attempt ${shownNext}${inUnit(m)}` +
                     `${before[m.key] ? `; before ${before[m.key]}` : ""}`
                   }
                   aria-invalid={seen?.bad || undefined}
@@ -147,13 +168,21 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
                   inputMode="text"
                   autoComplete="off"
                   value={values[m.key] ?? ""}
-                  onChange={(e) => {
-                    setValues({ ...values, [m.key]: e.target.value });
-                    setNote("");
-                  }}
+                  onChange={(e) => enter(e.target.value)}
                   onKeyDown={(e) => keys(e, i)}
                 />
               </span>
+              {levels && (
+                <LevelKeys
+                  levels={levels}
+                  chosen={values[m.key] ?? ""}
+                  disabled={!ready}
+                  onPick={(l) => {
+                    enter(l);
+                    fields.current[i]?.focus();
+                  }}
+                />
+              )}
               {seen && (
                 <span
                   className={cx(
@@ -198,41 +227,7 @@ export function AttemptEntry({ buildId, protocolVersionId, next, measures, condi
       <tr>
         <td colSpan={lead}>
           <div className="flex flex-wrap items-end gap-3 text-sm">
-            {conditions.map((c) => {
-              const typed = settings[c.key] ?? "";
-              const parsed = typed.trim() ? parseQuantity(typed, c.unit) : null;
-              const off =
-                parsed?.ok &&
-                Math.abs(Number(formatSi(parsed.quantity.si, c.unit, 6).replace("−", "-")) - Number(c.target)) >
-                  Number(c.tolerance) + 1e-9;
-              return (
-                <label key={c.key} className="grid gap-0.5">
-                  <span className="text-soft">{c.name}</span>
-                  <span className="flex items-center gap-1">
-                    <input
-                      className="input min-h-7 w-20 py-0.5"
-                      placeholder={c.target}
-                      value={typed}
-                      aria-invalid={(parsed && !parsed.ok) || undefined}
-                      onChange={(e) => setSettings({ ...settings, [c.key]: e.target.value })}
-                    />
-                    <span className="text-soft">{c.unit}</span>
-                  </span>
-                  {parsed && !parsed.ok ? (
-                    <span className="text-xs text-iron">{parsed.message}</span>
-                  ) : off ? (
-                    <span className="text-xs text-ochre-deep">
-                      outside the tolerance: the run will not be comparable
-                    </span>
-                  ) : null}
-                </label>
-              );
-            })}
-            {conditions.length > 0 && (
-              <span className="max-w-56 text-xs text-soft">
-                Conditions as measured; empty means as the protocol sets them. They stay for the next attempts.
-              </span>
-            )}
+            <ConditionFields conditions={conditions} values={settings} onChange={setSettings} disabled={!ready} />
             <Waiting
               items={box.waiting}
               words={(x) => attemptWords(measures, x)}

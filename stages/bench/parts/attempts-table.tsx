@@ -1,3 +1,4 @@
+import { headed } from "@/core/run/reading";
 import { Measured } from "@/ui/measured";
 import type { Option } from "@/ui/option";
 import { DataTable } from "@/ui/table";
@@ -32,8 +33,8 @@ export function AttemptsTable({
 }) {
   const d = protocol.definition;
   const names = [
-    ...d.measures.map((m) => ({ key: m.key, name: `${m.name} (${m.unit})`, role: "readings" as const })),
-    ...d.conditions.map((c) => ({ key: c.key, name: `${c.name} (${c.unit})`, role: "conditions" as const })),
+    ...d.measures.map((m) => ({ key: m.key, name: headed(m), role: "readings" as const })),
+    ...d.conditions.map((c) => ({ key: c.key, name: headed(c), role: "conditions" as const })),
   ];
   const read = new Set(d.measures.map((m) => m.key));
   return (
@@ -44,7 +45,7 @@ export function AttemptsTable({
         { key: "attempt", text: "Attempt" },
         ...view.channels.map((c) => ({
           key: `channel ${c.key}`,
-          text: `${c.name} (${c.unit})`,
+          text: headed(c),
           label: <Measured name={c.name} unit={c.unit} />,
           num: true,
         })),

@@ -1,4 +1,5 @@
 import { formatNumber } from "@/core/quantity/quantity";
+import { showIn } from "@/core/run/reading";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
 import { VerdictMark } from "@/ui/verdict";
@@ -26,12 +27,12 @@ export function BenchSummary({
       <span>
         <span className="text-soft">counts ({method.replace("-", " ")})</span>{" "}
         <Figure big unit={primary.unit} working={workingAt(slug, "summary", at)}>
-          {formatNumber(summary.counted ?? 0, 2)}
+          {summary.counted === null ? "–" : showIn(primary, summary.counted, 2)}
         </Figure>
       </span>
       <span className="text-soft">
-        mean {formatNumber(summary.mean!, 2)}
-        {spread} · best {formatNumber(summary.best!, 2)} · n = {summary.n}
+        {summary.mean === null ? "" : `mean ${formatNumber(summary.mean, 2)}${spread} · `}
+        {summary.best !== null && `best ${showIn(primary, summary.best, 2)} · `}n = {summary.n}
         {summary.setAside > 0 && `, ${summary.setAside} left out`}
       </span>
       {view.verdicts.map(({ id, code, value }) => (

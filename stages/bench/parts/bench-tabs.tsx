@@ -9,6 +9,7 @@ export const BenchTabs = ({ slug }: { slug: string }) => (
       { href: `/p/${slug}/bench/class`, label: "Whole class" },
       { href: `/p/${slug}/bench/compare`, label: "Compare" },
       { href: `/p/${slug}/bench/experiment`, label: "Plan an experiment" },
+      { href: `/p/${slug}/bench/pilot`, label: "Pilot runs" },
     ]}
   />
 );

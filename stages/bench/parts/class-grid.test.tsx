@@ -2,7 +2,7 @@
 // A whole class entered by numbers and Enter alone, or pasted; nothing that is typed is lost.
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import type { Measure } from "@/core/run/protocol";
+import type { Condition, Measure } from "@/core/run/protocol";
 import { recordRunAction } from "../actions";
 import { pastedCells, stateTyped } from "../view/reading";
 import { ClassGrid } from "./class-grid";
@@ -15,6 +15,7 @@ interface Sent {
   buildId: string;
   state: string;
   readings: Record<string, string>;
+  conditions: Record<string, string>;
   sure: boolean;
 }
 const sent = () => record.mock.calls.map((c) => c[0] as Sent);
@@ -22,8 +23,11 @@ const sent = () => record.mock.calls.map((c) => c[0] as Sent);
 const mass = { key: "m", name: "Collected", unit: "kg", resolution: "0.05", min: "1", max: "15" };
 const force = { key: "F", name: "Force", unit: "N", resolution: "0.5" };
 const rows = ["Alder", "Birch", "Cedar"].map((name) => ({ buildId: name, name: `${name} G1`, runs: 0 }));
-const open = (measures: readonly Measure[] = [mass], attempts = 2) =>
-  render(<ClassGrid rows={rows} measures={measures} protocolVersionId="v" attempts={attempts} />);
+const lift: Condition = { key: "h", name: "Lift", unit: "m", target: "1.60", tolerance: "0.01" };
+const open = (measures: readonly Measure[] = [mass], attempts = 2, conditions: readonly Condition[] = []) =>
+  render(
+    <ClassGrid rows={rows} conditions={conditions} measures={measures} protocolVersionId="v" attempts={attempts} />,
+  );
 const cell = (team: string, attempt: number, what = "Collected") =>
   screen.getByLabelText(new RegExp(`^${team} G1, attempt ${attempt}, ${what}`)) as HTMLInputElement;
 beforeEach(() => {
@@ -121,4 +125,26 @@ test("words in place of a reading, and cells as a spreadsheet copies them", () =
     ["1", "2"],
     ["3", ""],
   ]);
+});
+
+describe("conditions as they were measured", () => {
+  test("go with every attempt that follows, until they are changed", async () => {
+    open([mass], 1, [lift]);
+    const field = screen.getByLabelText(/^Lift/);
+    await userEvent.type(field, "1.61 m");
+    expect(screen.queryByText(/outside the tolerance/)).toBeNull();
+    await userEvent.type(cell("Alder", 1), "8{Enter}");
+    await userEvent.clear(field);
+    await userEvent.type(field, "5 ft 4 in");
+    expect(screen.getByText("outside the tolerance: the run will not be comparable")).toBeTruthy();
+    await userEvent.type(cell("Birch", 1), "7{Enter}");
+    await waitFor(() => expect(sent().map((s) => s.conditions.h)).toEqual(["1.61 m", "5 ft 4 in"]));
+  });
+  test("that cannot be read keep the attempt back, beside its field", async () => {
+    open([mass], 1, [lift]);
+    await userEvent.type(screen.getByLabelText(/^Lift/), "high");
+    await userEvent.type(cell("Alder", 1), "8{Enter}");
+    expect(screen.getByText("The condition Lift cannot be read: look above.")).toBeTruthy();
+    expect(record).not.toHaveBeenCalled();
+  });
 });

@@ -1,16 +1,19 @@
 "use client";
 
-import type { ClipboardEvent, KeyboardEvent } from "react";
-import type { Measure } from "@/core/run/protocol";
+import { type ClipboardEvent, type KeyboardEvent, useState } from "react";
+import type { Condition, Measure } from "@/core/run/protocol";
+import { levelsOf } from "@/core/run/reading";
 import type { EnteredState } from "@/core/vocabulary/runs";
 import { attemptWords } from "@/ui/attempts";
 import { useBoxes } from "@/ui/boxes";
 import { cx } from "@/ui/classes";
+import { Measured } from "@/ui/measured";
 import { useOutbox } from "@/ui/outbox";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
 import { recordRunAction } from "../actions";
-import { look, pastedCells, stateTyped } from "../view/reading";
+import { inUnit, look, pastedCells, stateTyped } from "../view/reading";
+import { ConditionFields, conditionNote } from "./condition-fields";
 
 export interface GridRow {
   readonly buildId: string;
@@ -26,6 +29,7 @@ interface Sent {
   readonly protocolVersionId: string;
   readonly state: EnteredState;
   readonly readings: Record<string, string>;
+  readonly conditions: Readonly<Record<string, string>>;
   readonly sure: boolean;
 }
 
@@ -48,15 +52,18 @@ const empty: Box = { typed: {}, state: "typed" };
 export function ClassGrid({
   rows,
   measures,
+  conditions,
   protocolVersionId,
   attempts,
 }: {
   rows: readonly GridRow[];
   measures: readonly Measure[];
+  conditions: readonly Condition[];
   protocolVersionId: string;
   attempts: number;
 }) {
   const ready = useReady();
+  const [settings, setSettings] = useState<Record<string, string>>({});
   const boxes = useBoxes<Box>(empty);
   const keyOf = (row: number, attempt: number) => `${rows[row]!.buildId} ${attempt}`;
   const outbox = useOutbox<Sent>(`bench.grid.${protocolVersionId}`, recordRunAction as never, [], {
@@ -84,11 +91,14 @@ export function ClassGrid({
       const bad = measures.map((m, i) => look(m, words[i]!)).find((x) => x?.bad);
       if (bad) return boxes.change(key, { note: bad.text });
     }
+    const odd = conditions.find((c) => conditionNote(c, settings[c.key] ?? "")?.bad);
+    if (odd) return boxes.change(key, { note: `The condition ${odd.name} cannot be read: look above.` });
     const id = crypto.randomUUID();
     const { name, buildId } = rows[row]!;
     boxes.change(key, { id, state: "sent", note: undefined });
     const readings = state === "valid" ? Object.fromEntries(measures.map((m, i) => [m.key, words[i]!])) : {};
-    outbox.add({ id, name, buildId, protocolVersionId, state, readings, sure: box.asked === true });
+    const sure = box.asked === true;
+    outbox.add({ id, name, buildId, protocolVersionId, state, readings, conditions: settings, sure });
   }
 
   const focus = (row: number, attempt: number, measure: number) =>
@@ -131,6 +141,11 @@ export function ClassGrid({
 
   return (
     <div className="grid gap-3">
+      {conditions.length > 0 && (
+        <div className="flex flex-wrap items-end gap-3 text-sm">
+          <ConditionFields conditions={conditions} values={settings} onChange={setSettings} disabled={!ready} />
+        </div>
+      )}
       <div className="table-room" tabIndex={0} role="region" aria-label="Attempts of the whole class">
         <table className="table">
           <caption className="sr-only">Attempts of the whole class</caption>
@@ -140,7 +155,7 @@ export function ClassGrid({
               {Array.from({ length: attempts }, (_, i) =>
                 measures.map((m) => (
                   <th key={`${i} ${m.key}`} scope="col" className="num">
-                    {measures.length > 1 ? `${i + 1}: ${m.name}` : `${i + 1}`} <span className="unit">{m.unit}</span>
+                    <Measured name={measures.length > 1 ? `${i + 1}: ${m.name}` : `${i + 1}`} unit={m.unit} />
                   </th>
                 )),
               )}
@@ -167,7 +182,7 @@ export function ClassGrid({
                           ref={boxes.field(`${key} ${m.key}`)}
                           disabled={!ready}
                           readOnly={done}
-                          aria-label={`${r.name}, attempt ${i + 1}, ${m.name} in ${m.unit}`}
+                          aria-label={`${r.name}, attempt ${i + 1}, ${m.name}${inUnit(m)}`}
                           aria-invalid={box.state === "refused" || seen?.bad || undefined}
                           aria-describedby={words ? `${key} ${m.key} note` : undefined}
                           className={cx("input w-24 text-right", done && "border-transparent bg-transparent")}
@@ -215,8 +230,8 @@ export function ClassGrid({
       />
       <p className="text-sm text-soft">
         Enter saves an attempt and goes to the next team, arrows go up and down. A block from a spreadsheet is pasted
-        into its first cell. f is a foul, n no finish. Conditions are as the protocol sets them; where they were not,
-        the attempt is corrected at its build.
+        into its first cell. f is a foul, n no finish
+        {measures.some((m) => levelsOf(m)) && "; a level is written by its name or its beginning"}.
       </p>
     </div>
   );

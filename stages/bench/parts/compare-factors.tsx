@@ -1,3 +1,4 @@
+import { headed } from "@/core/run/reading";
 import { LinkChoice } from "@/ui/link-choice";
 import { Empty, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
@@ -56,7 +57,7 @@ export function CompareFactors({ chosen, builds, valuesOf, wanted, link }: Compa
               />
               <VarianceTable table={value.table} names={[x, y]} />
             </div>
-            <Sheet title={`${chosen.channel.name} (${chosen.channel.unit}) along ${y}`} aside={`a line for each ${x}`}>
+            <Sheet title={`${headed(chosen.channel)} along ${y}`} aside={`a line for each ${x}`}>
               <LazyInteractionChart
                 label={`${chosen.channel.name} along ${y}, a line for each ${x}; the table holds the same numbers`}
                 rows={value.table.rows}

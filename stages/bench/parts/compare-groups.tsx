@@ -3,6 +3,7 @@ import { Empty } from "@/ui/page";
 import { type ComparePart, groupsView } from "../view/compare";
 import { GroupsTable, PairsTable } from "./comparison-tables";
 import { LazyGenerationsChart } from "./lazy-charts";
+import { LevelsTable } from "./levels-table";
 
 /** A team's builds, or the teams' latest tested builds, side by side and two by two. */
 export function CompareGroups({ slug, chosen, builds, valuesOf }: ComparePart) {
@@ -13,23 +14,35 @@ export function CompareGroups({ slug, chosen, builds, valuesOf }: ComparePart) {
     return <Empty title="Nothing to compare yet">No run of these builds counts under this protocol.</Empty>;
   return (
     <div className="grid gap-5">
-      <div className={cx("grid items-start gap-5", view.groups.length <= 5 && "xl:grid-cols-2")}>
-        <LazyGenerationsChart
-          name={channel.name}
-          by={name.toLowerCase()}
-          unit={channel.unit}
-          generations={view.groups}
-          axis={view.axis}
-        />
-        <GroupsTable
+      {view.levelled && (
+        <LevelsTable
           slug={slug}
-          groups={view.groups}
-          channel={channel}
-          digits={digits}
-          protocolId={protocol.id}
           name={name}
+          channel={channel}
+          levels={channel.levels!}
+          groups={view.levelled}
+          protocolId={protocol.id}
         />
-      </div>
+      )}
+      {!view.levelled && (
+        <div className={cx("grid items-start gap-5", view.groups.length <= 5 && "xl:grid-cols-2")}>
+          <LazyGenerationsChart
+            name={channel.name}
+            by={name.toLowerCase()}
+            unit={channel.unit}
+            generations={view.groups}
+            axis={view.axis}
+          />
+          <GroupsTable
+            slug={slug}
+            groups={view.groups}
+            channel={channel}
+            digits={digits}
+            protocolId={protocol.id}
+            name={name}
+          />
+        </div>
+      )}
       {view.pairs.length > 0 && (
         <div>
           {view.against && (

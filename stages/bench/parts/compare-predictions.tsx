@@ -1,5 +1,6 @@
 import { decimalsFor, formatNumber } from "@/core/quantity/quantity";
 import { readTo } from "@/core/run/protocol";
+import { headed } from "@/core/run/reading";
 import Link from "@/ui/link";
 import { Empty } from "@/ui/page";
 import { DataTable } from "@/ui/table";
@@ -32,8 +33,8 @@ export function ComparePredictions({ slug, facts }: { slug: string; facts: Facts
           caption="Predictions and results"
           columns={[
             { key: "build", text: "Build" },
-            { key: "predicted", text: `Predicted (${channel.unit})`, num: true },
-            { key: "measured", text: `Measured (${channel.unit})`, num: true },
+            { key: "predicted", text: headed({ name: "Predicted", unit: channel.unit }), num: true },
+            { key: "measured", text: headed({ name: "Measured", unit: channel.unit }), num: true },
             { key: "miss", text: "Predicted over measured", num: true },
           ]}
           rows={view.lines.map((l) => ({

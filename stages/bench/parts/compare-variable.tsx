@@ -1,4 +1,5 @@
 import { formatNumber } from "@/core/quantity/quantity";
+import { headed } from "@/core/run/reading";
 import Link from "@/ui/link";
 import { LinkChoice } from "@/ui/link-choice";
 import { Empty } from "@/ui/page";
@@ -47,7 +48,7 @@ export function CompareVariable({ slug, chosen, builds, valuesOf, wanted, link }
             columns={[
               { key: "build", text: "Build" },
               { key: "level", text: view.x },
-              { key: "mean", text: `Mean (${channel.unit})`, num: true },
+              { key: "mean", text: headed({ name: "Mean", unit: channel.unit }), num: true },
               { key: "n", text: "Runs", num: true },
             ]}
             rows={view.builds.map((l) => ({

@@ -1,5 +1,6 @@
 import { formatNumber } from "@/core/quantity/quantity";
 import type { Channel } from "@/core/run/protocol";
+import { headed } from "@/core/run/reading";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
@@ -32,7 +33,7 @@ export function GroupsTable({
       columns={[
         { key: "name", text: name },
         { key: "n", text: "n", num: true },
-        { key: "mean", text: `Mean (${channel.unit})`, num: true },
+        { key: "mean", text: headed({ name: "Mean", unit: channel.unit }), num: true },
         { key: "sd", text: "Spread (sd)", num: true },
         { key: "interval", text: "95 % interval of the mean", num: true },
       ]}
@@ -85,13 +86,19 @@ export function PairsTable({
       caption="Compared two by two"
       columns={[
         { key: "pair", text: "Compared", className: "whitespace-nowrap" },
-        { key: "difference", text: `Difference (${channel.unit})`, num: true, className: "whitespace-nowrap" },
+        {
+          key: "difference",
+          text: channel.levels ? "Pairs of runs won" : headed({ name: "Difference", unit: channel.unit }),
+          num: true,
+          className: "whitespace-nowrap",
+        },
         { key: "p", text: pairs.length > 1 ? "p, corrected" : "p", num: true },
         { key: "words", text: "What can be said", className: "min-w-56" },
         ...(changes ? [{ key: "changed", text: "What changed", className: "min-w-56" }] : []),
       ]}
       rows={pairs.map((x) => {
-        const told = x.comparison.value.kind === "compared" ? x.comparison.value : null;
+        const c = x.comparison.value;
+        const told = c.kind === "compared" ? c : null;
         const size = told && sizeOf(told);
         return {
           id: `${x.a} ${x.b}`,
@@ -102,18 +109,21 @@ export function PairsTable({
             },
             difference: {
               value: told?.difference ?? null,
-              show: told ? (
-                <>
-                  <Figure working={x.comparison.working}>
-                    {`${told.difference < 0 ? "−" : "+"}${formatNumber(size!.size, digits)}`}
-                  </Figure>
-                  <span className="block text-sm text-soft">
-                    {formatNumber(told.interval[0], digits)} to {formatNumber(told.interval[1], digits)}
-                  </span>
-                </>
-              ) : (
-                "–"
-              ),
+              show:
+                c.kind === "levels" ? (
+                  <Figure working={x.comparison.working}>{`${formatNumber(100 * c.share, 0)} %`}</Figure>
+                ) : told ? (
+                  <>
+                    <Figure working={x.comparison.working}>
+                      {`${told.difference < 0 ? "−" : "+"}${formatNumber(size!.size, digits)}`}
+                    </Figure>
+                    <span className="block text-sm text-soft">
+                      {formatNumber(told.interval[0], digits)} to {formatNumber(told.interval[1], digits)}
+                    </span>
+                  </>
+                ) : (
+                  "–"
+                ),
             },
             p: { value: x.p, show: x.p === null ? "–" : x.p < 0.001 ? "< 0.001" : formatNumber(x.p, 3) },
             words: {

@@ -13,6 +13,7 @@ import {
 } from "recharts";
 import type { Axis } from "@/core/quantity/axis";
 import { formatNumber } from "@/core/quantity/quantity";
+import { headed } from "@/core/run/reading";
 import { valueAxis } from "./value-axis";
 
 export interface Generation {
@@ -74,7 +75,7 @@ export default function GenerationsChart({
   };
   const csv = () =>
     save(
-      `${by},Run,${name} (${unit})\r\n` +
+      `${by},Run,${headed({ name, unit })}\r\n` +
         `${generations.flatMap((g) => g.runs.map((y, i) => `${g.label},${i + 1},${y}`)).join("\r\n")}\r\n`,
       "text/csv",
       "generations.csv",

@@ -2,42 +2,28 @@
 
 import { useFieldArray, useFormContext, useWatch } from "react-hook-form";
 import type { InferType } from "yup";
-import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
+import { attemptMethod, better, foulMethod, readingKind } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor } from "@/ui/form/fields-of";
 import { buttonClass, LinkButton } from "@/ui/page";
 import { saveProtocolAction } from "../actions";
 import { protocol } from "../schema";
+import { definitionOf, type TypedProtocol } from "../view/protocol-form";
 
-/** A protocol as it is typed: its cautions and its steps a line each. */
-type Typed = InferType<typeof protocol> & { safetyText: string; stepsText: string };
+/** The form's values: the protocol as it is typed, and what it is sent with. */
+type Typed = Omit<InferType<typeof protocol>, "definition"> & TypedProtocol;
 const { TextField, TextArea, SelectField, MethodField } = fieldsFor<Typed>();
 
-const lines = (text: unknown) =>
-  String(text ?? "")
-    .split("\n")
-    .map((l) => l.trim())
-    .filter(Boolean);
-
 const blank = {
-  measures: { key: "", name: "", unit: "", resolution: "", u: "", min: "", max: "" },
+  measures: { key: "", name: "", kind: "number", levelsText: "", unit: "", resolution: "", u: "", min: "", max: "" },
   conditions: { key: "", name: "", unit: "", target: "", tolerance: "", u: "" },
   constants: { key: "", name: "", unit: "", value: "", u: "" },
   derived: { key: "", name: "", unit: "", expression: "", decimals: 2, rule: "", bound: "" },
 };
 
 type Part = keyof typeof blank;
-const columns: { [P in Part]: [keyof (typeof blank)[P] & string, string, string][] } = {
-  measures: [
-    ["key", "Symbol", "w-18"],
-    ["name", "Name", "w-40"],
-    ["unit", "Unit", "w-20"],
-    ["resolution", "Resolution", "w-24"],
-    ["u", "Uncertainty u", "w-26"],
-    ["min", "From", "w-20"],
-    ["max", "To", "w-20"],
-  ],
+const columns: { [P in Exclude<Part, "measures">]: [keyof (typeof blank)[P] & string, string, string][] } = {
   conditions: [
     ["key", "Symbol", "w-18"],
     ["name", "Name", "w-40"],
@@ -65,13 +51,47 @@ const columns: { [P in Part]: [keyof (typeof blank)[P] & string, string, string]
 };
 
 const titles: Record<Part, [string, string]> = {
-  measures: ["Read from an instrument", "a measured quantity"],
+  measures: ["Read, counted or looked at", "a reading"],
   conditions: ["Kept the same in every run", "a condition"],
   constants: ["Constants", "a constant"],
   derived: ["Computed", "a computed measure"],
 };
 
-const cells = fieldsFor<Record<(typeof columns)[Part][number][0], string>>();
+const cells = fieldsFor<Record<(typeof columns)[keyof typeof columns][number][0], string>>();
+const reading = fieldsFor<(typeof blank)["measures"]>();
+const numbers = [
+  ["unit", "Unit", "w-20"],
+  ["resolution", "Resolution", "w-24"],
+  ["u", "Uncertainty u", "w-26"],
+  ["min", "From", "w-20"],
+  ["max", "To", "w-20"],
+] as const;
+
+/** A reading: its symbol and name, of which kind it is, and what that kind needs. */
+function Reading({ index }: { index: number }) {
+  const kind = useWatch({ name: `definition.measures.${index}.kind` });
+  return (
+    <>
+      <reading.TextField name="key" label="Symbol" className="w-18" />
+      <reading.TextField name="name" label="Name" className="w-40" />
+      <div className="w-44">
+        <reading.SelectField name="kind" label="Is" options={readingKind.options} />
+      </div>
+      {kind === "level" ? (
+        <reading.TextField
+          name="levelsText"
+          label="Levels in their order"
+          placeholder="intact, hairline, cracked, broken"
+          className="w-72"
+        />
+      ) : (
+        numbers
+          .filter(([name]) => kind === "number" || (kind === "count" && (name === "min" || name === "max")))
+          .map(([name, label, w]) => <reading.TextField key={name} name={name} label={label} className={w} />)
+      )}
+    </>
+  );
+}
 
 /** How many attempts the mean is of, where the best few are taken. */
 function BestK() {
@@ -101,12 +121,16 @@ function Rows({ part }: { part: Part }) {
       {fields.map((f, i) => (
         <FieldGroup key={f.id} name={`definition.${part}.${i}`}>
           <div className="flex flex-wrap items-start gap-2">
-            {columns[part].map(([name, label, w]) => (
-              <cells.TextField key={name} name={name} label={label} className={w} hideLabel={i > 0} />
-            ))}
+            {part === "measures" ? (
+              <Reading index={i} />
+            ) : (
+              columns[part].map(([name, label, w]) => (
+                <cells.TextField key={name} name={name} label={label} className={w} hideLabel={i > 0} />
+              ))
+            )}
             <button
               type="button"
-              className={`${buttonClass("quiet")} ${i === 0 ? "mt-5" : ""}`}
+              className={`${buttonClass("quiet")} ${i === 0 || part === "measures" ? "mt-5" : ""}`}
               onClick={() => remove(i)}
             >
               remove
@@ -149,6 +173,7 @@ export function ProtocolForm({
   version,
   defaults,
   used,
+  consequence,
 }: {
   projectId: string;
   slug: string;
@@ -156,6 +181,8 @@ export function ProtocolForm({
   version: number;
   defaults: Record<string, unknown>;
   used: boolean;
+  /** What a new version does to what is on record. */
+  consequence: string;
 }) {
   return (
     <ActionForm
@@ -172,14 +199,7 @@ export function ProtocolForm({
         </LinkButton>
       }
       className="grid gap-4"
-      shape={(v) => ({
-        ...v,
-        definition: {
-          ...v.definition,
-          safety: lines(v.safetyText),
-          steps: lines(v.stepsText),
-        },
-      })}
+      shape={(v) => ({ ...v, definition: definitionOf(v as unknown as TypedProtocol) })}
     >
       <TextField name="name" label="Name" className="max-w-80" />
       <Rows part="measures" />
@@ -217,16 +237,7 @@ export function ProtocolForm({
         rows={3}
         hint="One a line, shown before the first run: what can hurt, and who must be asked."
       />
-      {used && (
-        <TextField
-          name="whatChanged"
-          label="What changed and why"
-          hint={
-            "Runs lean on this version, so it stays as it was and a new one is made. Runs of the old version " +
-            "are no longer comparable."
-          }
-        />
-      )}
+      {used && <TextField name="whatChanged" label="What changed and why" hint={consequence} />}
     </ActionForm>
   );
 }

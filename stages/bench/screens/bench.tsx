@@ -1,12 +1,13 @@
 import { formatNumber } from "@/core/quantity/quantity";
-import { channelsOf } from "@/core/run/protocol";
-import { fullDate } from "@/platform/pages/dates";
+import { primaryOf } from "@/core/run/protocol";
+import { showIn, unitAfter } from "@/core/run/reading";
+import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import { benchmarkOf } from "@/stages/records/view";
 import Link from "@/ui/link";
 import { LinkChoice } from "@/ui/link-choice";
-import { Caution, Empty, LinkButton, PageHead } from "@/ui/page";
+import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { tip } from "@/ui/tip";
 import { Figure } from "@/ui/working";
 import { loadBench } from "../load";
@@ -14,8 +15,12 @@ import { AttemptsTable } from "../parts/attempts-table";
 import { BenchComparison, BenchSummary } from "../parts/bench-summary";
 import { BenchTabs } from "../parts/bench-tabs";
 import { LazyGenerationsChart } from "../parts/lazy-charts";
+import { LevelsTable } from "../parts/levels-table";
+import { SafetyCheck, SafetyChecked } from "../parts/safety-check";
 import { SequenceTable } from "../parts/sequence-table";
+import { safetyChecksOf } from "../queries";
 import { benchView, buildAtBench, generationsAxis } from "../view/bench";
+import { checkFor, mayBegin } from "../view/safety";
 
 /** The bench: one build under one protocol, its attempts, what they come to, and how its generations compare. */
 export async function BenchScreen({
@@ -56,7 +61,7 @@ export async function BenchScreen({
     );
   const build = buildAtBench(facts, wantedBuild, ownTeam);
   const d = protocol.definition;
-  const primary = channelsOf(d).find((c) => c.key === d.primary)!;
+  const primary = primaryOf(d);
   const head = (
     <PageHead
       title={
@@ -72,7 +77,7 @@ export async function BenchScreen({
               <>
                 . Prediction before the test:{" "}
                 <strong className="font-[600] text-ink">
-                  {formatNumber(build.predicted, 1)} {primary.unit}
+                  {unitAfter(showIn(primary, Number(build.predicted), 1), primary.unit)}
                 </strong>
               </>
             )}
@@ -116,8 +121,14 @@ export async function BenchScreen({
       </>
     );
   const mine = staff || build.teamId === ownTeam;
-  const view = benchView(facts, await loadBench(p.id, facts, protocol, build, all), protocol, build);
-  const bench = await benchmarkOf(p.editionOf, protocol.name, d.primary);
+  const [loaded, bench, checks] = await Promise.all([
+    loadBench(p.id, facts, protocol, build, all),
+    benchmarkOf(p.editionOf, protocol.name, d.primary),
+    d.safety.length ? safetyChecksOf(protocol.id, frame.today) : [],
+  ]);
+  const view = benchView(facts, loaded, protocol, build);
+  const begun = mayBegin(checks, build.teamId, d.safety);
+  const check = checkFor(checks, build.teamId, d.safety);
   return (
     <>
       {head}
@@ -159,14 +170,22 @@ export async function BenchScreen({
           ))}
         </nav>
       </div>
-      {d.safety.length > 0 && mine && view.rows.length === 0 && (
-        <div className="mb-3">
-          <Caution>
-            {d.safety.map((s) => (
-              <p key={s}>{s}</p>
-            ))}
-          </Caution>
-        </div>
+      {mine && !p.finishedAt && !begun && (
+        <SafetyCheck
+          key={`${protocol.versionId} ${build.teamId}`}
+          projectId={p.id}
+          protocolId={protocol.id}
+          teamId={build.teamId}
+          who={build.team}
+          cautions={d.safety}
+        />
+      )}
+      {mine && check && (
+        <SafetyChecked
+          id={check.id}
+          staff={staff}
+          words={`Safety check of today: ${check.by}, ${instant(check.at)}.`}
+        />
       )}
       {d.conditions.length > 0 && (
         <dl className="mb-3 grid grid-cols-2 gap-2.5 sm:grid-cols-4">
@@ -196,7 +215,7 @@ export async function BenchScreen({
         buildId={build.id}
         mine={mine}
         staff={staff}
-        open={!p.finishedAt}
+        open={!p.finishedAt && begun}
         builds={
           staff
             ? facts.builds
@@ -213,7 +232,17 @@ export async function BenchScreen({
       />
       {view.sequence && <SequenceTable sequence={view.sequence} before={view.before?.number} />}
       <BenchComparison view={view} number={build.number} />
-      {view.teamTested && (
+      {view.teamTested && primary.levels && (
+        <LevelsTable
+          slug={slug}
+          name="Generation"
+          channel={primary}
+          levels={primary.levels}
+          groups={view.levelled}
+          protocolId={protocol.id}
+        />
+      )}
+      {view.teamTested && !primary.levels && (
         <LazyGenerationsChart
           name={primary.name}
           unit={primary.unit}
@@ -227,7 +256,7 @@ export async function BenchScreen({
         <p className="mt-2 text-sm text-soft">
           Benchmark: {bench.team} G{bench.build} of {bench.edition},{" "}
           <Figure working={bench.working} unit={bench.unit}>
-            {formatNumber(bench.value, 1)}
+            {showIn(primary, bench.value, 1)}
           </Figure>
         </p>
       )}

@@ -1,11 +1,13 @@
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import { LinkChoice } from "@/ui/link-choice";
-import { Caution, Empty, PageHead } from "@/ui/page";
+import { Empty, PageHead } from "@/ui/page";
 import { BenchTabs } from "../parts/bench-tabs";
 import { ClassGrid } from "../parts/class-grid";
-import { benchValues } from "../queries";
+import { SafetyCheck } from "../parts/safety-check";
+import { benchValues, safetyChecksOf } from "../queries";
 import { addressOf } from "../view/compare";
+import { mayBegin } from "../view/safety";
 
 const choices = [1, 3, 5, 8];
 
@@ -38,11 +40,15 @@ export async function ClassScreen({ slug, asked }: { slug: string; asked: { prot
       </>
     );
   const d = protocol.definition;
-  const { attempts } = await benchValues(
-    builds.map((b) => b.id),
-    protocol.id,
-    d.primary,
-  );
+  const [{ attempts }, checks] = await Promise.all([
+    benchValues(
+      builds.map((b) => b.id),
+      protocol.id,
+      d.primary,
+    ),
+    d.safety.length ? safetyChecksOf(protocol.id, frame.today) : [],
+  ]);
+  const waiting = builds.filter((b) => !mayBegin(checks, b.teamId, d.safety));
   const n = choices.find((c) => String(c) === asked.n) ?? 5;
   return (
     <>
@@ -63,26 +69,30 @@ export async function ClassScreen({ slug, asked }: { slug: string; asked: { prot
           hrefOf={(v) => addressOf(base, { ...asked, n: v })}
         />
       </div>
-      {d.safety.length > 0 && (
-        <div className="mb-3">
-          <Caution>
-            {d.safety.map((s) => (
-              <p key={s}>{s}</p>
-            ))}
-          </Caution>
-        </div>
+      {waiting.length > 0 && (
+        <SafetyCheck
+          key={protocol.versionId}
+          projectId={p.id}
+          protocolId={protocol.id}
+          teamId={staff ? undefined : (ownTeam ?? undefined)}
+          who={waiting.map((b) => b.team).join(", ")}
+          cautions={d.safety}
+        />
       )}
-      <ClassGrid
-        key={`${protocol.versionId} ${n}`}
-        protocolVersionId={protocol.versionId}
-        measures={d.measures}
-        attempts={n}
-        rows={builds.map((b) => ({
-          buildId: b.id as string,
-          name: `${b.team} G${b.number}`,
-          runs: attempts.find((a) => a.buildId === b.id)?.runs ?? 0,
-        }))}
-      />
+      {waiting.length === 0 && (
+        <ClassGrid
+          key={`${protocol.versionId} ${n}`}
+          protocolVersionId={protocol.versionId}
+          measures={d.measures}
+          conditions={d.conditions}
+          attempts={n}
+          rows={builds.map((b) => ({
+            buildId: b.id as string,
+            name: `${b.team} G${b.number}`,
+            runs: attempts.find((a) => a.buildId === b.id)?.runs ?? 0,
+          }))}
+        />
+      )}
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { formatNumber } from "@/core/quantity/quantity";
+import { headed } from "@/core/run/reading";
 import { proposedSeed } from "@/platform/draw/seed";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
@@ -103,7 +104,7 @@ export async function ExperimentScreen({ slug, asked }: { slug: string; asked: A
                 { key: "number", text: "Run", num: true },
                 { key: "repeat", text: "Set", num: true },
                 ...plan.factors.map((f, i) => ({ key: `f${i}`, text: f.name })),
-                { key: "result", text: `${channel.name} (${channel.unit})`, className: "min-w-32" },
+                { key: "result", text: headed(channel), className: "min-w-32" },
               ]}
               rows={plan.runs.map((r) => ({
                 id: String(r.number),

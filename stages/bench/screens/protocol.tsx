@@ -1,6 +1,8 @@
 import { notFound } from "next/navigation";
+import type { ProtocolDefinition } from "@/core/run/protocol";
 import { shelf } from "@/core/run/shelf";
 import { projectPage } from "@/platform/pages/page";
+import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { PageHead } from "@/ui/page";
@@ -8,8 +10,9 @@ import { protocolActs } from "../acts";
 import { ProtocolForm } from "../parts/protocol-form";
 import { WithdrawProtocol } from "../parts/withdraw-protocol";
 import { protocolsOf } from "../queries";
+import { consequenceOf, typedProtocol } from "../view/protocol-form";
 
-const emptyProtocol = {
+const emptyProtocol: ProtocolDefinition = {
   conditions: [],
   measures: [],
   constants: [],
@@ -76,12 +79,11 @@ export async function ProtocolScreen({ slug, id, from }: { slug: string; id?: st
         id={x?.id}
         version={x?.version ?? 0}
         used={(x?.runs ?? 0) > 0}
+        consequence={x?.runs ? consequenceOf(x, await requirementsOf(frame.project.id)) : ""}
         defaults={{
           name: x?.name ?? template?.name ?? "",
           whatChanged: "",
-          definition: x?.definition ?? template?.definition ?? emptyProtocol,
-          stepsText: (x?.definition ?? template?.definition)?.steps?.join("\n") ?? "",
-          safetyText: (x?.definition ?? template?.definition)?.safety.join("\n") ?? "",
+          ...typedProtocol(x?.definition ?? template?.definition ?? emptyProtocol),
         }}
       />
     </>

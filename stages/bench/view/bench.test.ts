@@ -28,3 +28,15 @@ test("steps are shown one by one beside the build before; what cannot have been 
   expect(benchView(state, facts({}), steps, builds[0]!).sequence?.before).toBeNull();
   expect(benchView(state, facts({}), aProtocol(definition), builds[0]!).sequence).toBeNull();
 });
+
+test("levels are counted by generation and compared by their ranks; no limit line is drawn for them", () => {
+  const drop = aProtocol(shelf.find((t) => t.key === "damage")!.definition);
+  const view = benchView(state, facts({ "Alder G1": [2, 3, 2, 3, 2], "Alder G2": [0, 0, 1, 0, 0] }), drop, builds[1]!);
+  expect(view.levelled.map((g) => [g.label, g.middle, g.counts])).toEqual([
+    ["G1", 2, [0, 0, 3, 2]],
+    ["G2", 0, [4, 1, 0, 0]],
+  ]);
+  expect(view.comparison?.value).toMatchObject({ kind: "levels", share: 1, distinct: true });
+  expect(view.limit).toBeNull();
+  expect(benchView(state, facts({}), aProtocol(definition), builds[1]!).levelled).toEqual([]);
+});

@@ -1,11 +1,13 @@
 import { changedVariables } from "@/core/builds/variables";
 import { axisOf } from "@/core/quantity/axis";
-import { decimalsFor, formatSi, fromSi } from "@/core/quantity/quantity";
+import { decimalsFor, fromSi } from "@/core/quantity/quantity";
 import type { AssessedRun } from "@/core/run/assess";
-import { channelsOf, readTo } from "@/core/run/protocol";
+import { channelsOf, type Measure, type ProtocolDefinition, primaryOf, readTo } from "@/core/run/protocol";
+import { countLevels, type Kind, levelName, levelsOf, showIn } from "@/core/run/reading";
 import { sequenceOf } from "@/core/run/sequence";
 import { compareMeans } from "@/core/stats/compare";
-import { outliers } from "@/core/stats/describe";
+import { median, outliers } from "@/core/stats/describe";
+import { compareLevels } from "@/core/stats/ranks";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";
@@ -34,30 +36,39 @@ export function buildAtBench(state: ProjectState, wanted: string | undefined, ow
 const passedOf = (steps: readonly string[], values: readonly number[]) =>
   values.map(Math.round).filter((n) => n >= 0 && n <= steps.length);
 
+/** What a correction of a run starts from: the whole values, so that saved without a change it changes nothing. */
+export function typedRun(d: ProtocolDefinition, run: Pick<StoredRun, "readings" | "conditions">) {
+  const exact = (value: string | undefined, of: Kind & { readonly unit: string }) => {
+    const levels = levelsOf(of);
+    return value ? (levels ? levelName(levels, Number(value)) : fromSi(value, of.unit).toString()) : "";
+  };
+  return {
+    readings: Object.fromEntries(d.measures.map((m) => [m.key, exact(run.readings[m.key], m)])),
+    conditions: Object.fromEntries(d.conditions.map((c) => [c.key, exact(run.conditions[c.key], c)])),
+  };
+}
+
 /** What the bench shows of a build under a protocol. */
 export function benchView(state: ProjectState, facts: BenchFacts, protocol: Protocol, build: Build) {
   const d = protocol.definition;
   const channels = channelsOf(d);
-  const primary = channels.find((c) => c.key === d.primary)!;
+  const primary = primaryOf(d);
   const siblings = state.builds.filter((b) => b.teamId === build.teamId);
   const valuesOf = (id: string) => facts.values.filter((v) => v.buildId === id).map((v) => v.value);
   const mine = facts.values.filter((v) => v.buildId === build.id);
-  const far = new Set(outliers(mine.map((v) => v.value)).map((i) => mine[i]!.runId));
+  const far = new Set(primary.levels ? [] : outliers(mine.map((v) => v.value)).map((i) => mine[i]!.runId));
   const before = siblings.findLast((b) => b.number < build.number && valuesOf(b.id).length > 0);
+  const side = (b: Build) => ({ name: `G${b.number}`, values: valuesOf(b.id) });
   const comparison = before
-    ? compareMeans(
-        { name: `G${before.number}`, values: valuesOf(before.id) },
-        { name: `G${build.number}`, values: valuesOf(build.id) },
-        { unit: primary.unit, resolution: readTo(d, d.primary) },
-      )
+    ? primary.levels
+      ? compareLevels(side(before), side(build), { levels: primary.levels, better: d.better })
+      : compareMeans(side(before), side(build), { unit: primary.unit, resolution: readTo(d, d.primary) })
     : null;
   const asked = state.requirements.filter((r) => r.measure?.startsWith(`run:${protocol.id}:`));
   const limit = asked.find((r) => r.measure === `run:${protocol.id}:${d.primary}` && r.target);
   const last = facts.runs.at(-1);
-  const shown = (value: string | undefined, unit: string, decimals: number) =>
-    value ? formatSi(value, unit, decimals) : "";
-  // What a correction starts from is the whole value: saved without a change, it changes nothing.
-  const exact = (value: string | undefined, unit: string) => (value ? fromSi(value, unit).toString() : "");
+  const shown = (value: string | undefined, m: Measure) =>
+    value ? showIn({ levels: levelsOf(m) }, fromSi(value, m.unit).toNumber(), decimalsFor(m.resolution)) : "";
   const count = facts.attempts.find((a) => a.buildId === build.id);
   return {
     channels,
@@ -68,10 +79,7 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
       run,
       assessed: facts.assessed.get(run.id)!,
       far: far.has(run.id),
-      typed: {
-        readings: Object.fromEntries(d.measures.map((m) => [m.key, exact(run.readings[m.key], m.unit)])),
-        conditions: Object.fromEntries(d.conditions.map((c) => [c.key, exact(run.conditions[c.key], c.unit)])),
-      },
+      typed: typedRun(d, run),
     })),
     /** Earlier attempts that are not shown. */
     earlier: (count?.runs ?? 0) - facts.runs.length,
@@ -88,16 +96,15 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
         }
       : null,
     /** The limit on the primary channel, for the chart. */
-    limit: limit
-      ? {
-          value: fromSi(limit.target!, primary.unit).toNumber(),
-          label: `${limit.code} ${limitOf(limit)!.comparator} ${fromSi(limit.target!, primary.unit)}`,
-        }
-      : null,
+    limit:
+      limit && !primary.levels
+        ? {
+            value: fromSi(limit.target!, primary.unit).toNumber(),
+            label: `${limit.code} ${limitOf(limit)!.comparator} ${fromSi(limit.target!, primary.unit)}`,
+          }
+        : null,
     /** The reading before, shown behind each field of the next attempt. */
-    ghost: Object.fromEntries(
-      d.measures.map((m) => [m.key, shown(last?.readings[m.key], m.unit, decimalsFor(m.resolution))]),
-    ),
+    ghost: Object.fromEntries(d.measures.map((m) => [m.key, shown(last?.readings[m.key], m)])),
     next: (count?.last ?? 0) + 1,
     generations: siblings.map((b) => {
       const s = state.summary(b.id, protocol.id, d.primary);
@@ -108,6 +115,20 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
         low: s?.interval?.[0] ?? null,
         high: s?.interval?.[1] ?? null,
       };
+    }),
+    /** Of a protocol about a level: how often each was read, a row a tested generation. */
+    levelled: siblings.flatMap((b) => {
+      const values = valuesOf(b.id);
+      return primary.levels && values.length
+        ? [
+            {
+              id: b.id as string,
+              label: `G${b.number}`,
+              middle: median(values),
+              counts: countLevels(primary.levels, values),
+            },
+          ]
+        : [];
     }),
     teamTested: siblings.some((b) => state.summary(b.id, protocol.id, d.primary) !== null),
   };

@@ -1,3 +1,4 @@
+import { shelf } from "@/core/run/shelf";
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aProtocol, aState, aTeam } from "@/stages/testing/rows";
 import { addressOf, buildsFor, changeWords, chosenIn, groupsView, predictionsView, valuesByBuild } from "./compare";
@@ -135,4 +136,27 @@ describe("an experiment in the address", () => {
   );
   test("time is said as people say it", () =>
     expect([32, 60, 95, 1.5].map(howLong)).toEqual(["32 min", "1 h", "1 h 35 min", "2 min"]));
+});
+
+describe("levels", () => {
+  const drop = aProtocol(shelf.find((t) => t.key === "damage")!.definition);
+  const levelled = { ...facts, protocols: [drop] };
+  const of = (wanted = {}) => chosenIn(levelled, wanted, null)!;
+  test("are counted and compared by ranks; the best of them is the lowest where less is better", () => {
+    const read: Record<string, number[]> = { "Alder G1": [2, 2, 3, 2, 2], "Alder G2": [0, 0, 1, 0, 0] };
+    const view = groupsView(of(), buildsFor(levelled, of()), (id) => read[id] ?? []);
+    expect(view.levelled?.map((g) => g.counts)).toEqual([
+      [0, 0, 4, 1],
+      [4, 1, 0, 0],
+    ]);
+    expect(view.pairs[0]).toMatchObject({ distinct: true, sentence: expect.stringContaining("G2 does better") });
+  });
+  test("have no means: factors are offered for the count only, and predictions not at all", () => {
+    expect(of({ by: "factors" }).channels.map((c) => c.key)).toEqual(["loose"]);
+    expect(of({ by: "variable", key: "damage" }).channel.key).toBe("loose");
+    expect(of({ by: "builds", key: "damage" }).channel.key).toBe("damage");
+    expect(predictionsView(levelled)).toBeNull();
+    const look = { ...facts, protocols: [aProtocol(shelf.find((t) => t.key === "look")!.definition)] };
+    expect(chosenIn(look, { by: "factors" }, null)).toMatchObject({ by: "builds", channel: { key: "match" } });
+  });
 });

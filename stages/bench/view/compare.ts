@@ -1,7 +1,8 @@
 import { type Separation, separate } from "@/core/builds/variables";
 import { axisOf } from "@/core/quantity/axis";
 import { decimalsFor } from "@/core/quantity/quantity";
-import { type Channel, channelsOf, readTo } from "@/core/run/protocol";
+import { type Channel, channelsOf, primaryOf, readTo } from "@/core/run/protocol";
+import { countLevels } from "@/core/run/reading";
 import { describe } from "@/core/stats/describe";
 import { foresight } from "@/core/stats/prediction";
 import { compareSeveral, type Pair } from "@/core/stats/several";
@@ -37,10 +38,17 @@ const most = 8;
 export function chosenIn(facts: Facts, wanted: Wanted, ownTeam: string | null) {
   const protocol = facts.protocols.find((p) => p.id === wanted.protocol) ?? facts.protocols[0];
   if (!protocol) return null;
-  const channels = channelsOf(protocol.definition);
+  const asked: ComparisonBy = comparisons.find((c) => c.value === wanted.by)?.value ?? "builds";
+  const all = channelsOf(protocol.definition);
+  const numbers = all.filter((c) => !c.levels);
+  // A level has no mean: what is reckoned with means is offered for numbers only.
+  const reckoned = asked === "factors" || asked === "variable";
+  const by = reckoned && !numbers.length ? "builds" : asked;
+  const channels = by === asked && reckoned ? numbers : all;
   const channel =
-    channels.find((c) => c.key === wanted.key) ?? channels.find((c) => c.key === protocol.definition.primary)!;
-  const by: ComparisonBy = comparisons.find((c) => c.value === wanted.by)?.value ?? "builds";
+    channels.find((c) => c.key === wanted.key) ??
+    channels.find((c) => c.key === protocol.definition.primary) ??
+    channels[0]!;
   const team = facts.teams.find((t) => t.id === (wanted.team ?? ownTeam));
   return {
     protocol,
@@ -126,6 +134,7 @@ export interface Group {
   readonly high: number | null;
   /** All runs read the same: the scatter is below what the instrument can show. */
   readonly same: boolean;
+  readonly middle: number | null;
 }
 
 /** Runs under a name, with their spread. */
@@ -140,6 +149,7 @@ export const groupOf = (id: string, label: string, runs: readonly number[]): Gro
     low: d?.interval?.[0] ?? null,
     high: d?.interval?.[1] ?? null,
     same: runs.length > 1 && d?.min === d?.max,
+    middle: d?.median ?? null,
   };
 };
 
@@ -155,20 +165,28 @@ export function groupsView(chosen: Chosen, builds: readonly Build[], valuesOf: (
   const tested = builds.filter((b) => valuesOf(b.id).length > 0);
   const label = (b: Build) => (chosen.by === "builds" ? `G${b.number}` : `${b.team} G${b.number}`);
   const groups = tested.map((b) => groupOf(b.id, label(b), valuesOf(b.id)));
+  const { levels } = chosen.channel;
+  const stands = (g: Group) => (levels ? g.middle : g.mean);
   const leader = groups.reduce<Group | null>((best, g) => {
-    const ahead =
-      d.better === "more" ? (g.mean ?? 0) > (best?.mean ?? -Infinity) : (g.mean ?? 0) < (best?.mean ?? Infinity);
-    return g.mean !== null && ahead ? g : best;
+    const [mine, top] = [stands(g), best && stands(best)];
+    const ahead = mine !== null && (top === null || (d.better === "more" ? mine > top : mine < top));
+    return ahead ? g : best;
   }, null);
   const many = groups.length > most;
   const pairs = compareSeveral(
     groups.map((g) => ({ name: g.label, values: g.runs })),
-    { unit: chosen.channel.unit, resolution: readTo(d, chosen.channel.key) },
+    {
+      unit: chosen.channel.unit,
+      resolution: readTo(d, chosen.channel.key),
+      levels: levels && { levels, better: d.better },
+    },
     (a, b) => !many || a.name === leader?.label || b.name === leader?.label,
   );
   const at = new Map(tested.map((b) => [label(b), b]));
   return {
     groups,
+    /** Of a channel of levels: how often each was read, a row a group. */
+    levelled: levels ? groups.map((g) => ({ ...g, counts: countLevels(levels, g.runs) })) : null,
     axis: axisOver(groups),
     /** Set where only the pairs with the best are shown. */
     against: many ? (leader?.label ?? null) : null,
@@ -190,7 +208,8 @@ export function groupsView(chosen: Chosen, builds: readonly Build[], valuesOf: (
 export function predictionsView(facts: Facts) {
   const protocol = facts.protocols[0];
   if (!protocol) return null;
-  const channel: Channel = channelsOf(protocol.definition).find((c) => c.key === protocol.definition.primary)!;
+  const channel: Channel = primaryOf(protocol.definition);
+  if (channel.levels) return null;
   const lines = facts.builds.flatMap((b) => {
     const measured = facts.summary(b.id, protocol.id, channel.key)?.counted ?? null;
     return b.predicted === null || measured === null

@@ -1,5 +1,5 @@
 import { decimalsFor } from "@/core/quantity/quantity";
-import { channelsOf, readTo } from "@/core/run/protocol";
+import { primaryOf, readTo } from "@/core/run/protocol";
 import { planRuns, pooledSd, readFactors, tellsOf } from "@/core/stats/experiment";
 import type { Protocol } from "../queries";
 import { experiment } from "../schema";
@@ -21,8 +21,9 @@ export function experimentView(
   soFar: readonly (readonly number[])[],
 ) {
   const d = protocol.definition;
-  const channel = channelsOf(d).find((c) => c.key === d.primary)!;
-  const sd = pooledSd(soFar);
+  const channel = primaryOf(d);
+  // Levels have no distance: no scatter of theirs says what a test will tell.
+  const sd = channel.levels ? null : pooledSd(soFar);
   const shared = {
     channel,
     sd,

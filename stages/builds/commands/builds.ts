@@ -1,7 +1,8 @@
+import { parseReading } from "@/core/run/reading";
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { fromSi, parseQuantity } from "@/core/quantity/quantity";
-import { channelsOf } from "@/core/run/protocol";
+import { primaryOf } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { readPicture, writeContent } from "@/platform/files/files";
@@ -42,8 +43,10 @@ const labels = {
 /** A prediction in the unit of what the first protocol is after; it may be typed with a unit of its own. */
 async function readPrediction(sql: Tx, projectId: string, typed: string): Promise<number> {
   const [protocol] = await protocolsOf(projectId, sql);
-  const channel = protocol && channelsOf(protocol.definition).find((c) => c.key === protocol.definition.primary);
-  const read = parseQuantity(typed, channel?.unit ?? "1");
+  const channel = protocol && primaryOf(protocol.definition);
+  const read = channel?.levels
+    ? parseReading({ kind: "level", levels: channel.levels, unit: channel.unit }, typed)
+    : parseQuantity(typed, channel?.unit ?? "1");
   if (!read.ok) refuse(read.message, "predicted");
   return fromSi(read.quantity.si, channel?.unit ?? "1").toNumber();
 }

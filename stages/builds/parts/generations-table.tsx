@@ -1,6 +1,6 @@
-import { formatNumber } from "@/core/quantity/quantity";
 import type { ProjectUnits } from "@/core/quantity/systems";
 import type { Channel } from "@/core/run/protocol";
+import { headed, showIn } from "@/core/run/reading";
 import { shortDate } from "@/platform/pages/dates";
 import Link from "@/ui/link";
 import { Measured } from "@/ui/measured";
@@ -81,7 +81,7 @@ export function GenerationsTable({
               { key: "predicted", text: "Predicted", num: true, className: "text-soft" },
               {
                 key: "reached",
-                text: `${channel.name} (${channel.unit})`,
+                text: headed(channel),
                 label: <Measured name={channel.name} unit={channel.unit} />,
                 num: true,
               },
@@ -129,7 +129,7 @@ export function GenerationsTable({
                   <Figure
                     working={workingAt(slug, "summary", { build: b.id, protocol: protocolId!, key: channel!.key })}
                   >
-                    {formatNumber(l.reached, 2)}
+                    {showIn(channel!, l.reached, 2)}
                   </Figure>
                 ),
             },

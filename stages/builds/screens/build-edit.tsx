@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
-import { channelsOf } from "@/core/run/protocol";
+import { primaryOf } from "@/core/run/protocol";
+import { showIn, unitAfter } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
 import { asEntered } from "@/platform/schema/fields";
 import { protocolsOf } from "@/stages/bench/queries";
@@ -25,8 +26,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
   const owner = teams.find((t) => t.id === (b?.teamId ?? team));
   if (!owner || (id && !b) || !page.may(buildActs.edit, { team: owner.id })) notFound();
   const mine = builds.filter((x) => x.teamId === owner.id && x.id !== b?.id);
-  const primary =
-    protocols[0] && channelsOf(protocols[0].definition).find((c) => c.key === protocols[0]!.definition.primary);
+  const primary = protocols[0] && primaryOf(protocols[0].definition);
   const last = mine.at(-1);
   const gate = b ? [] : (await gateBefore(p.id, owner.id, "final")).says;
   const named = (x: Build) => ({ value: x.id as string, label: `${x.team} G${x.number}` });
@@ -72,7 +72,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
         teamId={owner.id}
         id={b?.id}
         version={b?.version ?? 0}
-        predictedUnit={primary?.unit ?? ""}
+        predictedUnit={primary?.levels?.join(", ") ?? unitAfter("", primary?.unit ?? "").trim()}
         currency={p.currency}
         units={page.frame.units}
         parents={mine.map(named)}
@@ -84,7 +84,11 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
           whatChanged: b?.whatChanged ?? "",
           why: b?.why ?? "",
           expected: b?.expected ?? "",
-          predicted: b?.predicted ? String(Number(b.predicted)) : "",
+          predicted: b?.predicted
+            ? primary?.levels
+              ? showIn(primary, Number(b.predicted))
+              : String(Number(b.predicted))
+            : "",
           ...(b ? asEntered(b, page.frame.units) : { mass: "", cost: "", sides: "" }),
           learned: b?.learned ?? "",
           features: (b ?? last)?.features.join(", ") ?? "",

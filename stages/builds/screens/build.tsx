@@ -1,6 +1,7 @@
 import { notFound } from "next/navigation";
 import { changedVariables } from "@/core/builds/variables";
-import { formatNumber } from "@/core/quantity/quantity";
+import { primaryOf } from "@/core/run/protocol";
+import { showIn } from "@/core/run/reading";
 import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
@@ -41,6 +42,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
   const siblings = facts.builds.filter((x) => x.teamId === b.teamId);
   const parents = facts.builds.filter((x) => b.parents.includes(x.id));
   const features = featuresView(b, parents);
+  const foretold = facts.protocols[0] ? primaryOf(facts.protocols[0].definition) : {};
   const own = failures.filter((f) => f.buildId === b.id);
   const changed = parents.length === 1 ? changedVariables(parents[0]!.variables, b.variables) : null;
   const statuses = facts.requirements.map((r) => ({
@@ -91,7 +93,9 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
                   ["Why", b.why],
                   [
                     "Expected",
-                    [b.expected, b.predicted && `predicted ${formatNumber(b.predicted, 1)}`].filter(Boolean).join("; "),
+                    [b.expected, b.predicted && `predicted ${showIn(foretold, Number(b.predicted), 1)}`]
+                      .filter(Boolean)
+                      .join("; "),
                   ],
                   ...weightOf(b, frame.units, p.currency),
                   ["What it taught", b.learned],

@@ -1,8 +1,9 @@
 import { isBuildMeasure, marginOf } from "@/core/needs/requirement";
 import { compareEnvelope } from "@/core/quantity/envelope";
-import { formatNumber, formatSi } from "@/core/quantity/quantity";
+import { formatSi } from "@/core/quantity/quantity";
 import { type ProjectUnits, showSide, showSides } from "@/core/quantity/systems";
-import { channelsOf } from "@/core/run/protocol";
+import { primaryOf } from "@/core/run/protocol";
+import { showIn } from "@/core/run/reading";
 import { weekOf } from "@/core/sessions/sessions";
 import type { Protocol } from "@/stages/bench/queries";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
@@ -60,7 +61,7 @@ export function generationsView(
   const teams = chosen ? [chosen] : facts.teams;
   const limits = facts.requirements.filter((r) => isBuildMeasure(r.measure));
   const protocol: Protocol | undefined = facts.protocols[0];
-  const channel = protocol && channelsOf(protocol.definition).find((c) => c.key === protocol.definition.primary);
+  const channel = protocol && primaryOf(protocol.definition);
   const held = (b: Build, measure: "mass" | "cost" | "envelope", shown: string | null): Shown => {
     const over = limits
       .filter((r) => r.measure === measure)
@@ -87,7 +88,7 @@ export function generationsView(
         mass: held(b, "mass", b.mass === null ? null : formatSi(b.mass, units.mass, 2)),
         cost: held(b, "cost", b.cost === null ? null : formatSi(b.cost, "1", 2)),
         size: held(b, "envelope", size(b, units)),
-        predicted: b.predicted === null ? null : formatNumber(b.predicted, 1),
+        predicted: b.predicted === null ? null : showIn(channel ?? {}, Number(b.predicted), 1),
         reached: protocol && channel ? (facts.summary(b.id, protocol.id, channel.key)?.counted ?? null) : null,
         /** Built in the week that was asked for. */
         marked: !!chosen && !!wanted.week && weekOf(project.startsOn, b.builtOn) === Number(wanted.week),

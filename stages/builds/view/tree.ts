@@ -1,7 +1,7 @@
 import { graphlib, layout } from "@dagrejs/dagre";
 import { changedVariables } from "@/core/builds/variables";
-import { formatNumber } from "@/core/quantity/quantity";
-import { channelsOf } from "@/core/run/protocol";
+import { primaryOf } from "@/core/run/protocol";
+import { showIn, unitAfter } from "@/core/run/reading";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import type { Build } from "../queries/builds";
 import type { FailureRow } from "../queries/failures";
@@ -40,7 +40,7 @@ export function treeView(
   // What a shown build was made from is shown too, whoever made it.
   const builds = facts.builds.filter((b) => shown.includes(b) || shown.some((x) => x.parents.includes(b.id)));
   const protocol = facts.protocols[0];
-  const channel = protocol && channelsOf(protocol.definition).find((c) => c.key === protocol.definition.primary);
+  const channel = protocol && primaryOf(protocol.definition);
   const byId = new Map(builds.map((b) => [b.id as string, b]));
   const changes = (a: Build, b: Build) => {
     const changed = changedVariables(a.variables, b.variables);
@@ -66,7 +66,8 @@ export function treeView(
       id: b.id,
       name: name(b),
       stage: b.stage,
-      reached: counted === null || counted === undefined ? null : `${formatNumber(counted, 2)} ${channel!.unit}`,
+      reached:
+        counted === null || counted === undefined ? null : unitAfter(showIn(channel!, counted, 2), channel!.unit),
       openFailures: failures.filter((f) => f.buildId === b.id && f.closedBy === null).length,
       x: at.x - size.width / 2,
       y: at.y - size.height / 2,

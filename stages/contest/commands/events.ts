@@ -2,7 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { EventDefinition } from "@/core/contest/standings";
 import { drawOrder } from "@/core/draw/draw";
-import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
+import { averaging, channelsOf, noMean, type ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
@@ -28,6 +28,8 @@ export const saveEvent = command({
     `;
     const channel = channelsOf(found(v, "This protocol").definition).find((c) => c.key === input.channel);
     if (!channel) refuse("The protocol does not measure that.", "channel");
+    if (channel.levels && (input.foul === "zero" || averaging.includes(input.school!)))
+      refuse(noMean(channel.name), "school");
     const r = input.points;
     if (r && r.kind === "line" && (r.anchors?.length ?? 0) < 2) refuse("A line takes two anchors or more.", "points");
     if (r && r.kind === "target" && !(r.target && r.points && r.perStep && Number(r.step) > 0))
@@ -35,6 +37,7 @@ export const saveEvent = command({
     const definition: EventDefinition = {
       channel: channel.key,
       unit: channel.unit,
+      ...(channel.levels && { levels: channel.levels }),
       better: input.better,
       policy: {
         school: input.school,

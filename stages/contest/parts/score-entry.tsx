@@ -1,9 +1,10 @@
 "use client";
 
 import { useState } from "react";
-import { parseQuantity } from "@/core/quantity/quantity";
+import { type Kind, levelsOf, parseReading } from "@/core/run/reading";
 import type { EnteredState } from "@/core/vocabulary/runs";
 import { attemptWords, useAttempts } from "@/ui/attempts";
+import { LevelKeys } from "@/ui/level-keys";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
@@ -31,7 +32,7 @@ export function ScoreEntry({
   team: string;
   attempt: number;
   of: number;
-  readings: { key: string; name: string; unit: string }[];
+  readings: (Kind & { key: string; name: string; unit: string })[];
   via?: "guest";
   large?: boolean;
 }) {
@@ -63,7 +64,7 @@ export function ScoreEntry({
     if (busy || (state === "valid" && empty && note && !note.bad)) return;
     if (state === "valid")
       for (const r of readings) {
-        const parsed = parseQuantity(values[r.key] ?? "", r.unit);
+        const parsed = parseReading(r, values[r.key] ?? "");
         if (!parsed.ok) return setNote({ bad: true, text: `${r.name}: ${parsed.message}` });
       }
     setBusy(true);
@@ -81,25 +82,40 @@ export function ScoreEntry({
       aria-label={`Attempt ${attempt} of ${team}`}
     >
       <div className="flex flex-wrap items-end gap-2.5">
-        {readings.map((r) => (
-          <label key={r.key} className="grid gap-0.5 text-sm">
-            <span>{r.name}</span>
-            <span className="flex items-center gap-1">
-              <input
-                disabled={!ready}
-                className={`input text-right ${large ? "min-h-13 w-40 text-[22px]" : "w-24"}`}
-                inputMode="decimal"
-                autoComplete="off"
-                value={values[r.key] ?? ""}
-                onChange={(e) => {
-                  setValues({ ...values, [r.key]: e.target.value });
-                  setNote(null);
-                }}
-              />
-              <span className="text-soft">{r.unit}</span>
-            </span>
-          </label>
-        ))}
+        {readings.map((r) => {
+          const levels = levelsOf(r);
+          const enter = (text: string) => {
+            setValues({ ...values, [r.key]: text });
+            setNote(null);
+          };
+          return (
+            <div key={r.key}>
+              <label className="grid gap-0.5 text-sm">
+                <span>{r.name}</span>
+                <span className="flex items-center gap-1">
+                  <input
+                    disabled={!ready}
+                    className={`input text-right ${large ? "min-h-13 w-40 text-[22px]" : "w-24"}`}
+                    inputMode={levels ? "text" : "decimal"}
+                    autoComplete="off"
+                    value={values[r.key] ?? ""}
+                    onChange={(e) => enter(e.target.value)}
+                  />
+                  {r.unit !== "1" && <span className="text-soft">{r.unit}</span>}
+                </span>
+              </label>
+              {levels && (
+                <LevelKeys
+                  levels={levels}
+                  chosen={values[r.key] ?? ""}
+                  disabled={!ready}
+                  large={large}
+                  onPick={enter}
+                />
+              )}
+            </div>
+          );
+        })}
         <button type="submit" disabled={busy} className={`${buttonClass("main")} ${size}`}>
           {busy ? "Saving…" : `Save attempt ${attempt} of ${of}`}
         </button>

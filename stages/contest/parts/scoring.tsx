@@ -1,4 +1,5 @@
-import { decimalsFor, formatNumber, fromSi } from "@/core/quantity/quantity";
+import { decimalsFor, fromSi } from "@/core/quantity/quantity";
+import { levelsOf, showIn, unitAfter } from "@/core/run/reading";
 import { runState } from "@/core/vocabulary/runs";
 import { cx } from "@/ui/classes";
 import type { LimitCheck } from "../queries/attempts";
@@ -17,7 +18,10 @@ const attemptText = (event: ScoredEvent, run: ScoredEvent["runs"][number]): stri
       const m = event.protocolDefinition.measures.find((x) => x.key === k)!;
       return run.readings[k] === undefined
         ? "–"
-        : `${formatNumber(fromSi(run.readings[k]!, m.unit), decimalsFor(m.resolution))} ${m.unit}`;
+        : unitAfter(
+            showIn({ levels: levelsOf(m) }, fromSi(run.readings[k]!, m.unit).toNumber(), decimalsFor(m.resolution)),
+            m.unit,
+          );
     })
     .join(", ");
 };
@@ -37,7 +41,7 @@ export function Scoring({
 }) {
   const readings = event.needed
     .map((k) => event.protocolDefinition.measures.find((m) => m.key === k)!)
-    .map((m) => ({ key: m.key, name: m.name, unit: m.unit }));
+    .map(({ key, name, unit, kind, levels }) => ({ key, name, unit, kind, levels }));
   return (
     <ol className="grid">
       {event.entries.map((n) => {

@@ -1,4 +1,5 @@
 import { formatNumber } from "@/core/quantity/quantity";
+import { headed } from "@/core/run/reading";
 import { cx } from "@/ui/classes";
 import { Measured } from "@/ui/measured";
 import { DataTable } from "@/ui/table";
@@ -21,7 +22,7 @@ export function StandingsTable({ event }: { event: ContestEvent }) {
         { key: "attempts", text: "Attempts", className: "text-soft" },
         {
           key: "counts",
-          text: `Counts (${unit})`,
+          text: headed({ name: "Counts", unit }),
           label: <Measured name="Counts" unit={unit} />,
           num: true,
         },

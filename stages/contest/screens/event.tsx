@@ -1,6 +1,7 @@
 import { randomInt } from "node:crypto";
 import { notFound } from "next/navigation";
 import { channelsOf } from "@/core/run/protocol";
+import { headed } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
@@ -43,10 +44,7 @@ export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
         version={e?.version ?? 0}
         protocols={protocols.map((x) => ({ value: x.id, label: `${x.name} v${x.number}` }))}
         channels={Object.fromEntries(
-          protocols.map((x) => [
-            x.id,
-            channelsOf(x.definition).map((c) => ({ value: c.key, label: `${c.name} (${c.unit})` })),
-          ]),
+          protocols.map((x) => [x.id, channelsOf(x.definition).map((c) => ({ value: c.key, label: headed(c) }))]),
         )}
         defaults={{
           name: e?.name ?? "",

@@ -1,4 +1,5 @@
 import { channelsOf } from "@/core/run/protocol";
+import { headed } from "@/core/run/reading";
 import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
@@ -45,7 +46,7 @@ export async function SchemeScreen({ slug }: { slug: string }) {
           ...protocols.flatMap((x) =>
             channelsOf(x.definition).map((c) => ({
               value: `protocol:${x.id}:${c.key}`,
-              label: `${x.name}: ${c.name} (${c.unit}), newest tested build`,
+              label: `${x.name}: ${headed(c)}, newest tested build`,
             })),
           ),
           ...events.map((e) => ({ value: `event:${e.id}`, label: `${e.name}: result (${e.definition.unit})` })),

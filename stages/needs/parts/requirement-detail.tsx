@@ -1,6 +1,7 @@
 import { runMeasure } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
 import { channelsOf } from "@/core/run/protocol";
+import { showIn } from "@/core/run/reading";
 import { instant } from "@/platform/pages/dates";
 import Link from "@/ui/link";
 import type { Option } from "@/ui/option";
@@ -185,7 +186,7 @@ export async function Detail({
             className="w-full max-w-64"
             role="img"
             aria-label={values
-              .map((x) => `${x.t.name} ${x.v === null ? "nothing" : x.v.toFixed(2)}, ${x.verdict}`)
+              .map((x) => `${x.t.name} ${x.v === null ? "nothing" : showIn(channel ?? {}, x.v, 2)}, ${x.verdict}`)
               .join("; ")}
           >
             {values.map((x, i) => {

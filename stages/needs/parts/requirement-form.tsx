@@ -14,6 +14,8 @@ export interface MeasureChoice {
   value: string;
   label: string;
   unit: string;
+  /** The names that are chosen from, where it is a level or yes or no. */
+  levels?: readonly string[];
   method: string;
 }
 
@@ -34,6 +36,11 @@ export interface RequirementDefaults {
   reason: string;
 }
 
+const levelWords = [
+  { value: "=", label: "this level" },
+  { value: "≤", label: "this level or one before it" },
+  { value: "≥", label: "this level or one after it" },
+];
 const words = [{ value: "", label: "no measure yet" }, ...comparator.options];
 
 function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: string }) {
@@ -49,10 +56,14 @@ function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: st
     setValue("unit", m.unit);
     if (!watch("method")) setValue("method", m.method);
     if (m.value === "envelope") setValue("comparator", "fits");
-    else if (["", "fits", "yes"].includes(watch("comparator")))
+    else if (m.levels) {
+      if (!levelWords.some((o) => o.value === watch("comparator"))) setValue("comparator", "=");
+      setValue("target", "");
+    } else if (["", "fits", "yes"].includes(watch("comparator")))
       setValue("comparator", m.value.startsWith("run:") ? "≥" : "≤");
   };
   const number = (numeric.values as readonly string[]).includes(comparator);
+  const levels = measures.find((x) => x.value === measure)?.levels;
   return (
     <>
       <SelectField
@@ -62,9 +73,17 @@ function Limit({ measures, currency }: { measures: MeasureChoice[]; currency: st
         options={measures}
         onChosen={picked}
       />
-      <SelectField name="comparator" label="Limit" options={words} />
-      {number && measure !== "cost" && <TextField name="unit" label="Unit" hint="kg, mm, L/min, N, s, %" />}
-      {number && (
+      <SelectField name="comparator" label="Limit" options={levels ? levelWords : words} />
+      {levels && number && (
+        <SelectField
+          name="target"
+          label="Level"
+          empty="choose"
+          options={levels.map((label, i) => ({ value: String(i), label }))}
+        />
+      )}
+      {number && !levels && measure !== "cost" && <TextField name="unit" label="Unit" hint="kg, mm, L/min, N, s, %" />}
+      {number && !levels && (
         <QuantityField
           name="target"
           label={comparator === "between" ? "Lower limit" : "Target"}

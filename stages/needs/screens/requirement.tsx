@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
 import { channelsOf } from "@/core/run/protocol";
+import { headed } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries";
 import { PageHead } from "@/ui/page";
@@ -28,8 +29,9 @@ export async function RequirementScreen({ slug, id }: { slug: string; id?: strin
     ...protocols.flatMap((x) =>
       channelsOf(x.definition).map((c) => ({
         value: `run:${x.id}:${c.key}`,
-        label: `${x.name}: ${c.name} (${c.unit})`,
+        label: `${x.name}: ${headed(c)}`,
         unit: c.unit,
+        levels: c.levels,
         method: "test",
       })),
     ),

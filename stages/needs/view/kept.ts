@@ -1,5 +1,5 @@
-import type { RunSummary } from "@/core/run/assess";
 import { channelsOf } from "@/core/run/protocol";
+import type { RunSummary } from "@/core/run/summary";
 import type { Verdict } from "@/core/vocabulary/needs";
 import type { Protocol } from "@/stages/bench/queries";
 import type { Build } from "@/stages/builds/queries/builds";

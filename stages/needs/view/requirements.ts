@@ -1,14 +1,18 @@
 import { describeLimit, type Limit, runMeasure } from "@/core/needs/requirement";
 import { fromSi } from "@/core/quantity/quantity";
+import { levelsOf } from "@/core/run/reading";
 import type { RequirementRow } from "../queries/requirements";
 
 /** The limit of a requirement; null when it has no measure yet. */
 export const limitOf = (
-  r: Pick<RequirementRow, "comparator" | "target" | "second" | "sides" | "unit">,
-): Limit | null =>
-  r.comparator === null
-    ? null
-    : { comparator: r.comparator, target: r.target, second: r.second, sides: r.sides, unit: r.unit ?? "1" };
+  r: Pick<RequirementRow, "comparator" | "target" | "second" | "sides" | "unit"> &
+    Partial<Pick<RequirementRow, "reading">>,
+): Limit | null => {
+  if (r.comparator === null) return null;
+  const levels = r.reading && levelsOf(r.reading);
+  const { comparator, target, second, sides } = r;
+  return { comparator, target, second, sides, unit: r.unit ?? "1", ...(levels && { levels }) };
+};
 
 /** A requirement's measure in words. */
 export function measureWords(

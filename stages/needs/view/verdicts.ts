@@ -1,8 +1,9 @@
 import { staleReasons } from "@/core/evidence/evidence";
 import { type Observation, runMeasure, statusOf } from "@/core/needs/requirement";
 import { toSi } from "@/core/quantity/quantity";
-import { type AssessedRun, assessRun, type RunSummary, summariseRuns } from "@/core/run/assess";
+import { type AssessedRun, assessRun } from "@/core/run/assess";
 import { channelsOf } from "@/core/run/protocol";
+import { type RunSummary, summariseRuns } from "@/core/run/summary";
 import type { Verdict } from "@/core/vocabulary/needs";
 import { type Computed, makeWorking } from "@/core/working/working";
 import type { Protocol, StoredRun } from "@/stages/bench/queries";

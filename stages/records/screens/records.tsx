@@ -1,4 +1,4 @@
-import { formatNumber } from "@/core/quantity/quantity";
+import { headed, showIn } from "@/core/run/reading";
 import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectActs } from "@/platform/project/acts";
@@ -6,6 +6,7 @@ import { protocolsOf } from "@/stages/bench/queries";
 import { buildsOf } from "@/stages/builds/queries/builds";
 import { eventsOf } from "@/stages/contest/queries/events";
 import Link from "@/ui/link";
+import { Measured } from "@/ui/measured";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
 import { Archive, DeleteProject, FinishButton, ReopenForm } from "../parts/buttons";
@@ -61,7 +62,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
                       <th>Edition</th>
                       {lines.map((l) => (
                         <th key={`${l.protocol.id}${l.channel.key}`} className="num">
-                          {l.channel.name} <span className="unit">{l.channel.unit}</span>
+                          <Measured name={l.channel.name} unit={l.channel.unit} />
                         </th>
                       ))}
                     </tr>
@@ -82,14 +83,10 @@ export async function RecordsScreen({ slug }: { slug: string }) {
                         {lines.map((l, column) => {
                           const b = bests[row * lines.length + column];
                           return (
-                            <td
-                              key={`${l.protocol.id}${l.channel.key}`}
-                              className="num"
-                              data-label={`${l.channel.name} (${l.channel.unit})`}
-                            >
+                            <td key={`${l.protocol.id}${l.channel.key}`} className="num" data-label={headed(l.channel)}>
                               {b ? (
                                 <>
-                                  <Figure working={b.working}>{formatNumber(b.value, 2)}</Figure>
+                                  <Figure working={b.working}>{showIn(l.channel, b.value, 2)}</Figure>
                                   <span className="block text-sm text-soft">
                                     {b.team} G{b.build}, {b.place}
                                   </span>

@@ -1,0 +1,83 @@
+import { runMeasure } from "@/core/needs/requirement";
+import type { Measure, ProtocolDefinition } from "@/core/run/protocol";
+import { exactly, levelsOf } from "@/core/run/reading";
+import type { ReadingKind } from "@/core/vocabulary/runs";
+
+/** A reading as it stands in the form: its kind always said, its levels in a line. */
+export interface TypedMeasure extends Omit<Measure, "levels" | "kind"> {
+  readonly kind: ReadingKind;
+  readonly levelsText: string;
+}
+
+/** A protocol as it is typed: its cautions and its steps a line each. */
+export interface TypedProtocol {
+  readonly definition: Omit<ProtocolDefinition, "measures"> & { readonly measures: readonly TypedMeasure[] };
+  readonly safetyText: string;
+  readonly stepsText: string;
+}
+
+const lines = (text: string) =>
+  text
+    .split("\n")
+    .map((l) => l.trim())
+    .filter(Boolean);
+
+/** What the form of a protocol starts from. */
+export function typedProtocol(d: ProtocolDefinition): TypedProtocol {
+  return {
+    definition: {
+      ...d,
+      measures: d.measures.map(({ levels, kind = "number", ...m }) => ({
+        ...m,
+        kind,
+        levelsText: (levels ?? []).join(", "),
+      })),
+    },
+    safetyText: d.safety.join("\n"),
+    stepsText: (d.steps ?? []).join("\n"),
+  };
+}
+
+/** A reading from its row of the form; what is not a number has neither unit nor resolution of its own. */
+function measureOf({ kind, levelsText, ...m }: TypedMeasure): Measure {
+  if (kind === "number") return m;
+  const levels = levelsText
+    .split(/[,;\n]/)
+    .map((l) => l.trim())
+    .filter(Boolean);
+  const named = levelsOf({ kind, levels }) !== null;
+  return {
+    key: m.key,
+    name: m.name,
+    ...exactly,
+    kind,
+    ...(kind === "level" && { levels }),
+    ...(!named && { min: m.min, max: m.max }),
+  };
+}
+
+/** The protocol that is sent. */
+export function definitionOf(typed: TypedProtocol): ProtocolDefinition {
+  return {
+    ...typed.definition,
+    measures: typed.definition.measures.map(measureOf),
+    safety: lines(typed.safetyText),
+    steps: lines(typed.stepsText),
+  };
+}
+
+/** What a new version of a protocol does to what is on record: runs that compare no more, verdicts that turn stale. */
+export function consequenceOf(
+  p: { readonly id: string; readonly number: number; readonly runs: number },
+  requirements: readonly { readonly code: string; readonly measure: string | null }[],
+): string {
+  const asking = requirements.filter((r) => runMeasure(r.measure)?.protocol === p.id).map((r) => r.code);
+  const runs = `${p.runs} ${p.runs === 1 ? "run leans" : "runs lean"} on version ${p.number}`;
+  const verdicts = asking.length
+    ? `; verdicts on ${asking.join(", ")} that lean on them turn stale until they are run again or kept with a reason`
+    : "";
+  return (
+    `${runs}, so it stays as it was and a change makes version ${p.number + 1}. ` +
+    `Runs of the old version are not compared with new ones${verdicts}.`
+  );
+}
