@@ -6,6 +6,7 @@ import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { createProject } from "@/stages/plan/commands/projects";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { coldBoxFront } from "./cold-box-front";
+import { loggersOfColdBox } from "./cold-box-series";
 import { requirement, roster, sketch } from "./helpers";
 import { random } from "./model";
 import { as, at, fresh, run } from "./run";
@@ -60,7 +61,15 @@ export async function coldBox(owner: string, start: string): Promise<void> {
     definition: {
       conditions: [{ key: "Ta", name: "Chamber", unit: "°C", target: "32", tolerance: "1" }],
       measures: [
-        { key: "th", name: "Hold time", unit: "h", resolution: "0.1", min: "0", max: "24" },
+        {
+          key: "th",
+          name: "Hold time",
+          unit: "h",
+          resolution: "0.1",
+          min: "0",
+          max: "24",
+          take: { rule: "crossing", unit: "°C", level: "8", way: "up", stretch: "60" },
+        },
         { key: "Tmax", name: "Warmest vial", unit: "°C", resolution: "0.1", min: "-5", max: "40" },
       ],
       constants: [],
@@ -110,8 +119,10 @@ export async function coldBox(owner: string, start: string): Promise<void> {
     ),
   ])
     await run(saveRequirement, owner, r);
+  const teams: { id: string; lead: string }[] = [];
   for (const [i, t] of ["Firn", "Névé", "Serac", "Tarn"].entries()) {
     const { id } = await run(createTeam, owner, { projectId, name: t, sectionId: sectionIds[0] });
+    teams.push({ id, lead: ids.get(names[i * 3]!)! });
     for (const n of names.slice(i * 3, i * 3 + 3))
       await run(moveStudent, owner, { projectId, personId: ids.get(n), teamId: id });
   }
@@ -142,4 +153,5 @@ export async function coldBox(owner: string, start: string): Promise<void> {
     });
   }
   await coldBoxFront({ run, at, sketch, as, owner, projectId, ids }, start, rnd);
+  await loggersOfColdBox(projectId, teams, addDays(start, 14));
 }

@@ -27,6 +27,9 @@ test("every route handler against every role", async ({ page, browser }) => {
   const verdict = /\/api\/working\?project=[\w-]+&of=verdict&requirement=[\w-]{36}&build=[\w-]{36}/.exec(
     await source("/needs"),
   )!;
+  await page.goto(`${demoUrl}/p/cold-box/bench`);
+  const logged = page.getByRole("link", { name: /chamber-logger/ });
+  const series = (await logged.getAttribute("href"))!.slice(-36);
   const grade = /\/api\/working\?project=[\w-]+&of=grade&person=[\w-]{36}/.exec(await source("/grades"))!;
   const record = `/p/${slug}/student/${grade[0].slice(-36)}`;
   const contexts: Record<Role, APIRequestContext> = { owner: page.request } as never;
@@ -47,6 +50,8 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["api/file/[use]", photo, ["owner", "student", "client", "reviewer"]],
     ["api/jump", `/api/jump?project=${slug}&q=alder`, inside],
     ["api/live", `/api/live?project=${live}`, ["owner", "student", "client", "reviewer", "scorer"]],
+    ["api/series", `/api/series?id=${series}&from=0&to=9`, ["owner"]],
+    ["api/series/csv", `/api/series/csv?id=${series}`, ["owner"]],
     ["api/working", verdict[0], inside],
     ["api/working", grade[0], ["owner"]],
     ["health", "/health", ["owner", "student", "nobody", "client", "reviewer", "scorer"]],

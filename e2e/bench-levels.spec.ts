@@ -23,7 +23,7 @@ test("damage by levels: from the shelf to a verdict, by keyboard", async ({ page
     await expect(page.getByText(`Attempt ${i + 1} is saved.`)).toBeVisible();
   }
   await expect(page.getByRole("row", { name: /^G\d 3 hairline 1 1 1 –/ })).toBeVisible();
-  await page.getByRole("button", { name: "hairline" }).first().click();
+  await page.locator("[data-figure]", { hasText: "hairline" }).first().click();
   await expect(page.getByRole("dialog", { name: /Working/ })).toContainText(
     "1 intact, 1 hairline, 1 cracked, 0 broken",
   );

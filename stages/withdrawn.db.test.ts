@@ -60,6 +60,7 @@ beforeAll(async () => {
     removePhoto: (await ok(addPhoto, boss, { buildId: w.build, caption: "Side", base64: await picture() })).id,
     withdrawFailure: w.failure,
     withdrawSafetyCheck: w.safetyCheck,
+    withdrawSeries: w.series,
     withdrawPartLine: w.partLine,
     withdrawConcept: (await ok(saveConcept, mate, { projectId, title: "Siphon", mass: "5 lb" })).id,
     removeSketch: (await ok(addSketch, boss, { conceptId: w.concept, base64: await picture() })).id,

@@ -6,7 +6,7 @@ import type { RunState } from "../vocabulary/runs";
 import { runState } from "../vocabulary/runs";
 import { type Computed, makeWorking, type WorkingInput } from "../working/working";
 import { implausible, type ProtocolDefinition } from "./protocol";
-import { levelName, levelsOf } from "./reading";
+import { levelName, levelsOf, unitAfter } from "./reading";
 
 /** What was recorded of one run. Values are SI decimal texts by symbol. */
 export interface RecordedRun {
@@ -106,10 +106,8 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
     const off = fromSi(si, c.unit).minus(c.target).abs();
     if (off.gt(c.tolerance)) {
       inside = false;
-      reasons.push(
-        `${c.name} ${shown} ${c.unit}, outside ${new Decimal(c.target).minus(c.tolerance)} to ` +
-          `${new Decimal(c.target).plus(c.tolerance)} ${c.unit}`,
-      );
+      const [low, high] = [new Decimal(c.target).minus(c.tolerance), new Decimal(c.target).plus(c.tolerance)];
+      reasons.push(`${c.name} ${unitAfter(shown, c.unit)}, outside ${low} to ${unitAfter(String(high), c.unit)}`);
     }
   }
   for (const m of p.measures) {

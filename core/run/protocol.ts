@@ -4,6 +4,7 @@ import { symbolsIn } from "../formula/show";
 import type { AttemptsPolicy } from "../points/attempts";
 import type { Dimension } from "../quantity/dimension";
 import { parseUnit } from "../quantity/units";
+import { checkTake, type Take } from "../series/measure";
 import type { AttemptMethod, Better } from "../vocabulary/runs";
 import { type Kind, levelsOf } from "./reading";
 
@@ -18,6 +19,8 @@ export interface Measure extends Kind {
   /** Plausible range: outside it a reading is questioned. */
   readonly min?: string;
   readonly max?: string;
+  /** It is taken from a series of samples by this rule. */
+  readonly take?: Take;
 }
 
 /** Something kept the same in every run, with the tolerance inside which runs are comparable. */
@@ -232,6 +235,7 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
   for (const m of p.measures) {
     declare(m.name, m.key, m.unit);
     problems.push(...checkKind(m));
+    if (m.take) problems.push(...checkTake(m, m.take));
     for (const t of [m.resolution, m.u, m.min, m.max]) number(m.name, t);
     if (!(Number(m.resolution) > 0)) problems.push(`${m.name}: give the resolution, for example 0.05 ${m.unit}.`);
   }

@@ -41,6 +41,21 @@ export const readingKind = vocabulary({
 });
 export type ReadingKind = Term<typeof readingKind>;
 
+/** What is taken from a series of samples. */
+export const takeRule = vocabulary({
+  peak: "the highest sample",
+  low: "the lowest sample",
+  mean: "the mean of the steadiest stretch",
+  crossing: "the time at which a level is crossed",
+  beyond: "the time spent beyond a level",
+  integral: "the area under the curve",
+});
+export type TakeRule = Term<typeof takeRule>;
+
+/** Which way a level is crossed. */
+export const crossingWay = vocabulary({ up: "from below", down: "from above" });
+export type CrossingWay = Term<typeof crossingWay>;
+
 /** Where a run was made. */
 export const runPlace = vocabulary({ bench: "", contest: "", pilot: "" }, ["run.place"]);
 export type RunPlace = Term<typeof runPlace>;

@@ -12,6 +12,7 @@ export async function bundleSchema(all: readonly Table[]): Promise<object> {
     uuid: { type: "string", format: "uuid" },
     text: { type: "string" },
     integer: { type: "integer" },
+    "double precision": { type: "number" },
     boolean: { type: "boolean" },
     date: { type: "string", format: "date" },
     "timestamp with time zone": { type: "string", format: "date-time" },

@@ -737,6 +737,34 @@ export interface SelectionSheet {
   version: number;
 }
 
+export interface Series {
+  id: Id<"series">;
+  projectId: Id<"project">;
+  buildId: Id<"build">;
+  protocolVersionId: Id<"protocol_version">;
+  key: string;
+  unit: string;
+  source: string;
+  runId: Id<"run"> | null;
+  fromT: number | null;
+  toT: number | null;
+  reason: string;
+  recordedBy: string;
+  recordedAt: string;
+  version: number;
+}
+
+export interface SeriesBlock {
+  seriesId: Id<"series">;
+  number: number;
+  n: number;
+  fromT: number;
+  toT: number;
+  low: number;
+  high: number;
+  samples: string;
+}
+
 export interface SessionToken {
   hash: string;
   personId: Id<"person">;

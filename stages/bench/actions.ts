@@ -3,7 +3,8 @@ import { action } from "@/platform/command/perform";
 import { saveProtocol } from "./commands/protocols";
 import { correctRun, moveRun, recordRun, restoreRun, voidRun } from "./commands/runs";
 import { checkSafety } from "./commands/safety";
-import { withdrawProtocol, withdrawSafetyCheck } from "./withdrawals";
+import { addBlocks, chooseSeriesPart, openSeries } from "./commands/series";
+import { withdrawProtocol, withdrawSafetyCheck, withdrawSeries } from "./withdrawals";
 
 export const saveProtocolAction = action(saveProtocol);
 
@@ -22,3 +23,11 @@ export const moveRunAction = action(moveRun);
 export const checkSafetyAction = action(checkSafety);
 
 export const withdrawSafetyCheckAction = action(withdrawSafetyCheck);
+
+export const openSeriesAction = action(openSeries);
+
+export const addBlocksAction = action(addBlocks);
+
+export const chooseSeriesPartAction = action(chooseSeriesPart);
+
+export const withdrawSeriesAction = action(withdrawSeries);

@@ -1,6 +1,14 @@
 import * as yup from "yup";
 import { mostInExperiment, readFactors } from "@/core/stats/experiment";
-import { attemptMethod, better, enteredState, foulMethod, readingKind } from "@/core/vocabulary/runs";
+import {
+  attemptMethod,
+  better,
+  crossingWay,
+  enteredState,
+  foulMethod,
+  readingKind,
+  takeRule,
+} from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
 
 const number = () => yup.string().trim().default("");
@@ -33,6 +41,16 @@ export const protocolDefinition = yup.object({
         u: number(),
         min: number(),
         max: number(),
+        take: yup
+          .object({
+            rule: c.oneOf(takeRule).required(),
+            unit: c.text(20),
+            stretch: number(),
+            level: number(),
+            way: c.oneOf(crossingWay),
+          })
+          .default(undefined)
+          .optional(),
       }),
     )
     .max(12)
@@ -98,6 +116,51 @@ export const run = yup.object({
   sure: yup.boolean().default(false),
   /** It irons the protocol out: it is kept and never counts. */
   pilot: yup.boolean().default(false),
+  /** From which a reading is taken, where it is not typed. */
+  seriesId: c.optionalId(),
+});
+
+/** A series that begins: the build and the reading that it is for, and where it comes from. */
+export const series = yup.object({
+  id: c.id(),
+  buildId: c.id(),
+  protocolVersionId: c.id(),
+  key: c.text(40),
+  source: c.optionalText(120),
+});
+
+/** The most samples of a block, and the most blocks that are sent at once. */
+export const blockSize = { samples: 2000, blocks: 20 };
+
+export const seriesBlocks = yup.object({
+  seriesId: c.id(),
+  blocks: yup
+    .array(
+      yup.object({
+        number: yup.number().integer().min(0).max(5000).required(),
+        samples: yup.string().max(60_000).required(),
+      }),
+    )
+    .min(1)
+    .max(blockSize.blocks)
+    .required(),
+});
+
+/** The part of a series that counts, with the reason; without bounds it is all of it. */
+export const seriesPart = yup.object({
+  id: c.id(),
+  version: c.version(),
+  from: yup.number().typeError("Give seconds, like 12.5").optional(),
+  to: yup
+    .number()
+    .typeError("Give seconds, like 18")
+    .optional()
+    .when("from", ([from], s) =>
+      from === undefined
+        ? s
+        : s.required("Give the end too, in seconds").moreThan(from, "The end comes after the start"),
+    ),
+  reason: c.text(300),
 });
 
 /** Each caution of a protocol as it was ticked before the first run of the day: by a team, or for all teams. */

@@ -7,6 +7,7 @@ import { plural, share } from "@/platform/registry/words";
 import * as protocols from "./commands/protocols";
 import * as runs from "./commands/runs";
 import * as safety from "./commands/safety";
+import * as series from "./commands/series";
 import { runsTable } from "./runs-table";
 import * as withdrawals from "./withdrawals";
 
@@ -81,7 +82,7 @@ export const bench: Stage = {
     { label: "Pilot runs", path: "/bench/pilot" },
   ],
   shows: ["run", "protocol", "build", "needs", "evidence", "team"],
-  commands: [protocols, runs, safety, withdrawals],
+  commands: [protocols, runs, safety, series, withdrawals],
   stratum,
   search,
   downloads: { runs: { act: projectActs.read, make: runsTable } },

@@ -1,6 +1,7 @@
 import { checkProtocol, type ProtocolDefinition } from "@/core/run/protocol";
 import { fits, ofParent, ofProject, type Table } from "@/platform/registry/table";
 import { protocolDefinition } from "./schema";
+import { unpacked, wrongBlock } from "./view/samples";
 
 export const benchTables: readonly Table[] = [
   ofProject("protocol"),
@@ -10,4 +11,8 @@ export const benchTables: readonly Table[] = [
   ofProject("safety_check"),
   ofProject("run"),
   ofParent("reading", "run_id", "run"),
+  ofProject("series"),
+  ofParent("series_block", "series_id", "series", {
+    check: { samples: (v) => wrongBlock(unpacked(String(v)), Number.NEGATIVE_INFINITY) },
+  }),
 ];

@@ -1,6 +1,8 @@
 import "server-only";
+import { refuse } from "@/platform/command/command";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { protocolActs, runActs } from "./acts";
+import { ofSeries } from "./subjects";
 
 export const withdrawProtocol = withdrawal({
   name: "withdrawProtocol",
@@ -11,6 +13,23 @@ export const withdrawProtocol = withdrawal({
   held: {
     run: "Runs were made under this protocol, so it stays. Set the runs aside if they do not count.",
     event: "An event of the contest is measured by this protocol, so it stays.",
+  },
+});
+
+export const withdrawSeries = withdrawal({
+  name: "withdrawSeries",
+  kind: "series",
+  table: "series",
+  act: runActs.record,
+  subject: ofSeries,
+  label:
+    "(SELECT t.name || ' G' || b.number FROM build b JOIN team t ON t.id = b.team_id WHERE b.id = x.build_id) " +
+    "|| ', ' || x.key",
+  async refuse(sql, id) {
+    const [run] = await sql<{ attempt: number }[]>`
+      SELECT attempt FROM run WHERE id = (SELECT run_id FROM series WHERE id = ${id}) AND state <> 'void'
+    `;
+    if (run) refuse(`Attempt ${run.attempt} was taken from this series: set the attempt aside first.`);
   },
 });
 

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { packed } from "@/stages/bench/view/samples";
 import { definition } from "./definition";
 import { rubric, type World } from "./world";
 
@@ -129,6 +130,22 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
     may: own,
     input: (w) => ({ projectId: w.projectId, protocolId: w.protocol, teamId: w.a, cautions: definition.safety }),
   },
+  openSeries: {
+    may: own,
+    input: (w) => ({
+      id: randomUUID(),
+      buildId: w.build,
+      protocolVersionId: w.versionId,
+      key: "m",
+      source: "scale.csv",
+    }),
+  },
+  addBlocks: {
+    may: own,
+    input: (w) => ({ seriesId: w.series, blocks: [{ number: 1, samples: packed([9], [4]) }] }),
+  },
+  chooseSeriesPart: { may: own, input: (w) => ({ id: w.series, version: 1, from: 0, to: 1, reason: "Steady" }) },
+  withdrawSeries: { may: own, input: (w) => ({ id: w.series }) },
   withdrawSafetyCheck: { may: staff, input: (w) => ({ id: w.safetyCheck }) },
   correctRun: { may: own, input: (w) => ({ id: w.run, version: 1, readings: { m: "8" }, reason: "typo" }) },
   voidRun: { may: staff, input: (w) => ({ id: w.run, version: 1, reason: "slipped" }) },

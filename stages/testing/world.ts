@@ -6,7 +6,9 @@ import { actorOf } from "@/platform/sign-in/actors";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { recordRun } from "@/stages/bench/commands/runs";
 import { checkSafety } from "@/stages/bench/commands/safety";
+import { addBlocks, openSeries } from "@/stages/bench/commands/series";
 import { protocolsOf } from "@/stages/bench/queries";
+import { packed } from "@/stages/bench/view/samples";
 import { saveBrief, saveChallenge } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands/builds";
 import { saveFailure } from "@/stages/builds/commands/failures";
@@ -285,11 +287,21 @@ export async function makeProject(owner: Actor, title: string) {
     personId: pupils[0]!.id,
     text: "The seal leaked.",
   });
+  const series = randomUUID();
+  await ok(openSeries, mate, {
+    id: series,
+    buildId: build,
+    protocolVersionId: versionId,
+    key: "m",
+    source: "scale.csv",
+  });
+  await ok(addBlocks, mate, { seriesId: series, blocks: [{ number: 0, samples: packed([0, 1, 2], [2, 5, 3]) }] });
   const [safetyCheck] = await db()<{ id: string }[]>`
     SELECT id FROM safety_check WHERE project_id = ${projectId} AND team_id = ${a}
   `;
   return {
     safetyCheck: safetyCheck!.id,
+    series,
     concept2,
     challenge,
     question,

@@ -8,18 +8,29 @@ import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { noteRunEvidence } from "@/platform/evidence/record";
 import { runActs } from "../acts";
 import * as s from "../schema";
+import { takenOf } from "../series";
+import { ofBuild, ofRun } from "../subjects";
+
+/** The reading that an attempt takes from a series of the same build and protocol. */
+async function readSeries(sql: Tx, id: string, buildId: string, versionId: string) {
+  const [series] = await sql<{ key: row.Series["key"]; runId: row.Series["runId"] }[]>`
+    SELECT key, run_id
+    FROM series
+    WHERE id = ${id} AND build_id = ${buildId} AND protocol_version_id = ${versionId} FOR UPDATE
+  `;
+  const { key, runId } = found(series, "This series");
+  if (runId) refuse("An attempt was taken from this series already.", "seriesId");
+  const { si, working } = await takenOf(sql, id);
+  if (si === null) refuse(`Nothing can be taken from this series: ${working.warnings.join(" ")}`, "seriesId");
+  return { key, si };
+}
 
 export const recordRun = command({
   name: "recordRun",
   together: true,
   act: runActs.record,
   schema: s.run,
-  async subject(sql, i) {
-    const [b] = await sql<
-      { projectId: row.Build["projectId"]; teamId: row.Build["teamId"] }[]
-    >`SELECT project_id, team_id FROM build WHERE id = ${i.buildId}`;
-    return b ? { project: b.projectId, team: b.teamId } : null;
-  },
+  subject: (sql, i) => ofBuild(sql, i.buildId),
   async run({ sql, audit, by }, input): Promise<{ attempt: number }> {
     const place: RunPlace = input.pilot ? "pilot" : "bench";
     // Asked together, in this order: what follows the lock on the build sees what others wrote before it.
@@ -90,13 +101,16 @@ export const recordRun = command({
           "Then this attempt can be sent again; nothing of it was saved yet.",
         "safety",
       );
+    const taken = input.seriesId ? await readSeries(sql, input.seriesId, input.buildId, version.id) : null;
     const rows = readTyped(
       version.definition,
       input.id,
-      input.readings,
+      taken ? { ...input.readings, [taken.key]: "" } : input.readings,
       input.conditions,
-      input.state === "valid" ? version.definition.measures.map((m) => m.key) : null,
+      input.state === "valid" ? version.definition.measures.flatMap((m) => (m.key === taken?.key ? [] : m.key)) : null,
     );
+    if (taken)
+      rows.push({ runId: input.id, key: taken.key, role: "measure", value: taken.si, entered: "from a series" });
     if (input.state === "valid") checkReadings(version.definition, rows, [version.definition.primary], input.sure);
     const attempt = last!.n + 1;
     await Promise.all([
@@ -130,6 +144,7 @@ export const recordRun = command({
           )
         : null,
     ]);
+    if (taken) await sql`UPDATE series SET run_id = ${input.id}, version = version + 1 WHERE id = ${input.seriesId!}`;
     audit({
       type: "run",
       id: input.id,
@@ -139,13 +154,6 @@ export const recordRun = command({
     return { attempt };
   },
 });
-
-const ofRun = async (sql: Tx, id: string) => {
-  const [r] = await sql<
-    { projectId: row.Run["projectId"]; teamId: row.Build["teamId"] }[]
-  >`SELECT r.project_id, b.team_id FROM run r JOIN build b ON b.id = r.build_id WHERE r.id = ${id}`;
-  return r ? { project: r.projectId, team: r.teamId } : null;
-};
 
 async function lockRun(sql: Tx, id: string, version: number) {
   const [r] = await sql<

@@ -39,7 +39,7 @@ export function ConditionFields({
                 aria-invalid={note?.bad || undefined}
                 onChange={(e) => onChange({ ...values, [c.key]: e.target.value })}
               />
-              <span className="text-soft">{c.unit}</span>
+              {c.unit !== "1" && <span className="text-soft">{c.unit}</span>}
             </span>
             {note && <span className={note.bad ? "text-xs text-iron" : "text-xs text-ochre-deep"}>{note.text}</span>}
           </label>

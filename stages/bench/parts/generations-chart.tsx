@@ -14,6 +14,7 @@ import {
 import type { Axis } from "@/core/quantity/axis";
 import { formatNumber } from "@/core/quantity/quantity";
 import { headed } from "@/core/run/reading";
+import { saveSvg, saveText } from "@/ui/save";
 import { valueAxis } from "./value-axis";
 
 export interface Generation {
@@ -66,24 +67,14 @@ export default function GenerationsChart({
           },
         ],
   );
-  const save = (text: string, type: string, file: string) => {
-    const a = document.createElement("a");
-    a.href = URL.createObjectURL(new Blob([text], { type }));
-    a.download = file;
-    a.click();
-    URL.revokeObjectURL(a.href);
-  };
   const csv = () =>
-    save(
+    saveText(
       `${by},Run,${headed({ name, unit })}\r\n` +
         `${generations.flatMap((g) => g.runs.map((y, i) => `${g.label},${i + 1},${y}`)).join("\r\n")}\r\n`,
       "text/csv",
       "generations.csv",
     );
-  const svg = () => {
-    const node = box.current?.querySelector("svg");
-    if (node) save(new XMLSerializer().serializeToString(node), "image/svg+xml", "generations.svg");
-  };
+  const svg = () => saveSvg(box.current, "generations.svg");
   return (
     <section className="sheet px-4 py-3">
       <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-4">

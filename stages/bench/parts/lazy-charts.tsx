@@ -11,3 +11,5 @@ export const LazyGenerationsChart = dynamic(() => import("./generations-chart"),
 });
 
 export const LazyInteractionChart = dynamic(() => import("./interaction-chart"), { ssr: false, loading: room });
+
+export const LazySeriesChart = dynamic(() => import("./series-chart"), { ssr: false, loading: room });

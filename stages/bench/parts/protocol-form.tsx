@@ -2,7 +2,7 @@
 
 import { useFieldArray, useFormContext, useWatch } from "react-hook-form";
 import type { InferType } from "yup";
-import { attemptMethod, better, foulMethod, readingKind } from "@/core/vocabulary/runs";
+import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor } from "@/ui/form/fields-of";
@@ -10,13 +10,14 @@ import { buttonClass, LinkButton } from "@/ui/page";
 import { saveProtocolAction } from "../actions";
 import { protocol } from "../schema";
 import { definitionOf, type TypedProtocol } from "../view/protocol-form";
+import { blankReading, Reading } from "./reading-row";
 
 /** The form's values: the protocol as it is typed, and what it is sent with. */
 type Typed = Omit<InferType<typeof protocol>, "definition"> & TypedProtocol;
 const { TextField, TextArea, SelectField, MethodField } = fieldsFor<Typed>();
 
 const blank = {
-  measures: { key: "", name: "", kind: "number", levelsText: "", unit: "", resolution: "", u: "", min: "", max: "" },
+  measures: blankReading,
   conditions: { key: "", name: "", unit: "", target: "", tolerance: "", u: "" },
   constants: { key: "", name: "", unit: "", value: "", u: "" },
   derived: { key: "", name: "", unit: "", expression: "", decimals: 2, rule: "", bound: "" },
@@ -58,41 +59,6 @@ const titles: Record<Part, [string, string]> = {
 };
 
 const cells = fieldsFor<Record<(typeof columns)[keyof typeof columns][number][0], string>>();
-const reading = fieldsFor<(typeof blank)["measures"]>();
-const numbers = [
-  ["unit", "Unit", "w-20"],
-  ["resolution", "Resolution", "w-24"],
-  ["u", "Uncertainty u", "w-26"],
-  ["min", "From", "w-20"],
-  ["max", "To", "w-20"],
-] as const;
-
-/** A reading: its symbol and name, of which kind it is, and what that kind needs. */
-function Reading({ index }: { index: number }) {
-  const kind = useWatch({ name: `definition.measures.${index}.kind` });
-  return (
-    <>
-      <reading.TextField name="key" label="Symbol" className="w-18" />
-      <reading.TextField name="name" label="Name" className="w-40" />
-      <div className="w-44">
-        <reading.SelectField name="kind" label="Is" options={readingKind.options} />
-      </div>
-      {kind === "level" ? (
-        <reading.TextField
-          name="levelsText"
-          label="Levels in their order"
-          placeholder="intact, hairline, cracked, broken"
-          className="w-72"
-        />
-      ) : (
-        numbers
-          .filter(([name]) => kind === "number" || (kind === "count" && (name === "min" || name === "max")))
-          .map(([name, label, w]) => <reading.TextField key={name} name={name} label={label} className={w} />)
-      )}
-    </>
-  );
-}
-
 /** How many attempts the mean is of, where the best few are taken. */
 function BestK() {
   const school = useWatch({ name: "definition.policy.school" });

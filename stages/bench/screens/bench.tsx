@@ -6,7 +6,6 @@ import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import { benchmarkOf } from "@/stages/records/view";
 import Link from "@/ui/link";
-import { LinkChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { tip } from "@/ui/tip";
 import { Figure } from "@/ui/working";
@@ -16,9 +15,12 @@ import { BenchComparison, BenchSummary } from "../parts/bench-summary";
 import { BenchTabs } from "../parts/bench-tabs";
 import { LazyGenerationsChart } from "../parts/lazy-charts";
 import { LevelsTable } from "../parts/levels-table";
+import { ProtocolChoice } from "../parts/protocol-choice";
 import { SafetyCheck, SafetyChecked } from "../parts/safety-check";
 import { SequenceTable } from "../parts/sequence-table";
+import { SeriesList } from "../parts/series-list";
 import { safetyChecksOf } from "../queries";
+import { seriesOf } from "../series";
 import { benchView, buildAtBench, generationsAxis } from "../view/bench";
 import { checkFor, mayBegin } from "../view/safety";
 
@@ -73,7 +75,7 @@ export async function BenchScreen({
         build ? (
           <>
             {build.team} G{build.number}, {build.stage} of {fullDate(build.builtOn)}
-            {build.predicted !== null && (
+            {build.predicted !== null && protocol.id === facts.protocols[0]!.id && (
               <>
                 . Prediction before the test:{" "}
                 <strong className="font-[600] text-ink">
@@ -85,14 +87,11 @@ export async function BenchScreen({
         ) : undefined
       }
     >
-      {facts.protocols.length > 1 && (
-        <LinkChoice
-          label="Protocol"
-          options={facts.protocols.map((x) => ({ value: x.id, label: x.name }))}
-          chosen={protocol.id}
-          hrefOf={(id) => `${base}?protocol=${id}${build ? `&build=${build.id}` : ""}`}
-        />
-      )}
+      <ProtocolChoice
+        protocols={facts.protocols}
+        chosen={protocol}
+        hrefOf={(id) => `${base}?protocol=${id}${build ? `&build=${build.id}` : ""}`}
+      />
       <LinkButton href={`/p/${slug}/csv/runs`} download>
         CSV
       </LinkButton>
@@ -121,10 +120,11 @@ export async function BenchScreen({
       </>
     );
   const mine = staff || build.teamId === ownTeam;
-  const [loaded, bench, checks] = await Promise.all([
+  const [loaded, bench, checks, series] = await Promise.all([
     loadBench(p.id, facts, protocol, build, all),
     benchmarkOf(p.editionOf, protocol.name, d.primary),
     d.safety.length ? safetyChecksOf(protocol.id, frame.today) : [],
+    d.measures.some((m) => m.take) ? seriesOf({ buildId: build.id, protocolId: protocol.id }) : [],
   ]);
   const view = benchView(facts, loaded, protocol, build);
   const begun = mayBegin(checks, build.teamId, d.safety);
@@ -194,7 +194,8 @@ export async function BenchScreen({
               <dt className="text-xs text-soft">{c.name}, kept at</dt>
               <dd>
                 <span className="text-[15px] font-[650]">{c.target}</span>
-                <span className="unit">{c.unit}</span> <span className="text-sm text-soft">± {c.tolerance}</span>
+                {c.unit !== "1" && <span className="unit">{c.unit}</span>}{" "}
+                <span className="text-sm text-soft">± {c.tolerance}</span>
               </dd>
             </div>
           ))}
@@ -224,6 +225,13 @@ export async function BenchScreen({
             : []
         }
       />
+      {d.measures.some((m) => m.take) && (
+        <SeriesList
+          slug={slug}
+          series={series}
+          more={mine && !p.finishedAt ? `${base}/series/new?protocol=${protocol.id}&build=${build.id}` : null}
+        />
+      )}
       <BenchSummary
         view={view}
         slug={slug}

@@ -4,6 +4,7 @@ import { LinkChoice } from "@/ui/link-choice";
 import { Empty, PageHead } from "@/ui/page";
 import { BenchTabs } from "../parts/bench-tabs";
 import { ClassGrid } from "../parts/class-grid";
+import { ProtocolChoice } from "../parts/protocol-choice";
 import { SafetyCheck } from "../parts/safety-check";
 import { benchValues, safetyChecksOf } from "../queries";
 import { addressOf } from "../view/compare";
@@ -54,14 +55,11 @@ export async function ClassScreen({ slug, asked }: { slug: string; asked: { prot
     <>
       {head}
       <div className="mb-3 flex flex-wrap gap-x-6 gap-y-1">
-        {facts.protocols.length > 1 && (
-          <LinkChoice
-            label="Protocol"
-            options={facts.protocols.map((x) => ({ value: x.id as string, label: x.name }))}
-            chosen={protocol.id}
-            hrefOf={(v) => addressOf(base, { ...asked, protocol: v })}
-          />
-        )}
+        <ProtocolChoice
+          protocols={facts.protocols}
+          chosen={protocol}
+          hrefOf={(v) => addressOf(base, { ...asked, protocol: v })}
+        />
         <LinkChoice
           label="Attempts"
           options={choices.map((c) => ({ value: String(c), label: `${c} ${c === 1 ? "attempt" : "attempts"}` }))}

@@ -7,6 +7,7 @@ import { CompareFactors } from "../parts/compare-factors";
 import { CompareGroups } from "../parts/compare-groups";
 import { ComparePredictions } from "../parts/compare-predictions";
 import { CompareVariable } from "../parts/compare-variable";
+import { ProtocolChoice } from "../parts/protocol-choice";
 import { benchValues } from "../queries";
 import { addressOf, buildsFor, chosenIn, comparisons, valuesByBuild, type Wanted } from "../view/compare";
 
@@ -48,14 +49,11 @@ export async function CompareScreen({ slug, wanted }: { slug: string; wanted: Wa
         <LinkChoice label="Compare" options={comparisons} chosen={by} hrefOf={(v) => link({ by: v })} />
         {by !== "predictions" && (
           <div className="flex flex-wrap gap-x-6 gap-y-1">
-            {facts.protocols.length > 1 && (
-              <LinkChoice
-                label="Protocol"
-                options={facts.protocols.map((p) => ({ value: p.id, label: p.name }))}
-                chosen={protocol.id}
-                hrefOf={(v) => link({ protocol: v, key: undefined })}
-              />
-            )}
+            <ProtocolChoice
+              protocols={facts.protocols}
+              chosen={protocol}
+              hrefOf={(v) => link({ protocol: v, key: undefined })}
+            />
             <LinkChoice
               label="Measure"
               options={chosen.channels.map((c) => ({ value: c.key, label: c.name }))}

@@ -8,6 +8,7 @@ import { Empty, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { AttemptEntry } from "../parts/attempt-entry";
 import { BenchTabs } from "../parts/bench-tabs";
+import { ProtocolChoice } from "../parts/protocol-choice";
 import { RunTools } from "../parts/run-tools";
 import { SafetyCheck } from "../parts/safety-check";
 import { ScatterTable } from "../parts/scatter-table";
@@ -70,14 +71,11 @@ export async function PilotScreen({ slug, asked }: { slug: string; asked: { prot
     <>
       {head}
       <div className="mb-3 grid gap-1">
-        {facts.protocols.length > 1 && (
-          <LinkChoice
-            label="Protocol"
-            options={facts.protocols.map((x) => ({ value: x.id as string, label: x.name }))}
-            chosen={protocol.id}
-            hrefOf={(v) => addressOf(base, { ...asked, protocol: v })}
-          />
-        )}
+        <ProtocolChoice
+          protocols={facts.protocols}
+          chosen={protocol}
+          hrefOf={(v) => addressOf(base, { ...asked, protocol: v })}
+        />
         <LinkChoice
           label="On"
           options={facts.teams.flatMap((t) => {

@@ -42,7 +42,11 @@ export async function ProtocolScreen({ slug, id, from }: { slug: string; id?: st
             "New protocol"
           )
         }
-        note={x?.runs ? `${x.runs} runs lean on this protocol.` : "How the test is done, the same way every time."}
+        note={
+          x?.runs
+            ? `${x.runs} ${x.runs === 1 ? "run leans" : "runs lean"} on this protocol.`
+            : "How the test is done, the same way every time."
+        }
       >
         {x && !x.runs && <WithdrawProtocol id={x.id} goTo={`/p/${slug}/bench`} />}
       </PageHead>

@@ -59,11 +59,12 @@ export function benchView(state: ProjectState, facts: BenchFacts, protocol: Prot
   const far = new Set(primary.levels ? [] : outliers(mine.map((v) => v.value)).map((i) => mine[i]!.runId));
   const before = siblings.findLast((b) => b.number < build.number && valuesOf(b.id).length > 0);
   const side = (b: Build) => ({ name: `G${b.number}`, values: valuesOf(b.id) });
-  const comparison = before
-    ? primary.levels
-      ? compareLevels(side(before), side(build), { levels: primary.levels, better: d.better })
-      : compareMeans(side(before), side(build), { unit: primary.unit, resolution: readTo(d, d.primary) })
-    : null;
+  const comparison =
+    before && mine.length
+      ? primary.levels
+        ? compareLevels(side(before), side(build), { levels: primary.levels, better: d.better })
+        : compareMeans(side(before), side(build), { unit: primary.unit, resolution: readTo(d, d.primary) })
+      : null;
   const asked = state.requirements.filter((r) => r.measure?.startsWith(`run:${protocol.id}:`));
   const limit = asked.find((r) => r.measure === `run:${protocol.id}:${d.primary}` && r.target);
   const last = facts.runs.at(-1);

@@ -27,6 +27,11 @@ const typed = (more: Partial<TypedMeasure>) =>
           resolution: "0.1",
           min: "1",
           max: "9",
+          taken: "",
+          takenUnit: "",
+          takenStretch: "",
+          takenLevel: "",
+          takenWay: "up",
           ...more,
         },
       ],
@@ -45,6 +50,20 @@ test("what is not a number loses the unit and the range that were typed before",
   expect(typed({ kind: "yes-no" })).toEqual({ key: "x", name: "X", unit: "1", resolution: "1", kind: "yes-no" });
   expect(typed({ kind: "count" })).toMatchObject({ unit: "1", kind: "count", min: "1", max: "9" });
   expect(typed({})).toEqual({ key: "x", name: "X", unit: "kg", resolution: "0.1", min: "1", max: "9" });
+});
+
+test("a rule for a series keeps what it needs, and its unit is the reading's unless another one is written", () => {
+  const level = { takenLevel: "8", takenStretch: "5", takenWay: "down" } as const;
+  expect(typed({ taken: "peak", ...level })).toMatchObject({ take: { rule: "peak", unit: "kg" } });
+  expect(typed({ taken: "mean", ...level })?.take).toEqual({ rule: "mean", unit: "kg", stretch: "5" });
+  expect(typed({ taken: "crossing", takenUnit: " °C ", ...level })?.take).toEqual({
+    rule: "crossing",
+    unit: "°C",
+    stretch: "5",
+    level: "8",
+    way: "down",
+  });
+  expect(typed({ kind: "count", taken: "peak" })?.take).toBeUndefined();
 });
 
 test("cautions and steps are a line each; empty lines are none", () => {

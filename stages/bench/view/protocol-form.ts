@@ -1,12 +1,18 @@
 import { runMeasure } from "@/core/needs/requirement";
 import type { Measure, ProtocolDefinition } from "@/core/run/protocol";
 import { exactly, levelsOf } from "@/core/run/reading";
-import type { ReadingKind } from "@/core/vocabulary/runs";
+import type { CrossingWay, ReadingKind, TakeRule } from "@/core/vocabulary/runs";
 
 /** A reading as it stands in the form: its kind always said, its levels in a line. */
-export interface TypedMeasure extends Omit<Measure, "levels" | "kind"> {
+export interface TypedMeasure extends Omit<Measure, "levels" | "kind" | "take"> {
   readonly kind: ReadingKind;
   readonly levelsText: string;
+  /** By which rule it is taken from a series; empty where it is typed. */
+  readonly taken: TakeRule | "";
+  readonly takenUnit: string;
+  readonly takenStretch: string;
+  readonly takenLevel: string;
+  readonly takenWay: CrossingWay;
 }
 
 /** A protocol as it is typed: its cautions and its steps a line each. */
@@ -27,10 +33,15 @@ export function typedProtocol(d: ProtocolDefinition): TypedProtocol {
   return {
     definition: {
       ...d,
-      measures: d.measures.map(({ levels, kind = "number", ...m }) => ({
+      measures: d.measures.map(({ levels, kind = "number", take, ...m }) => ({
         ...m,
         kind,
         levelsText: (levels ?? []).join(", "),
+        taken: take?.rule ?? "",
+        takenUnit: take?.unit ?? "",
+        takenStretch: take?.stretch ?? "",
+        takenLevel: take?.level ?? "",
+        takenWay: take?.way ?? "up",
       })),
     },
     safetyText: d.safety.join("\n"),
@@ -39,8 +50,19 @@ export function typedProtocol(d: ProtocolDefinition): TypedProtocol {
 }
 
 /** A reading from its row of the form; what is not a number has neither unit nor resolution of its own. */
-function measureOf({ kind, levelsText, ...m }: TypedMeasure): Measure {
-  if (kind === "number") return m;
+function measureOf(typed: TypedMeasure): Measure {
+  const { kind, levelsText, taken, takenUnit, takenStretch, takenLevel, takenWay, ...m } = typed;
+  if (kind === "number") {
+    if (!taken) return m;
+    const crosses = taken === "crossing" || taken === "beyond";
+    const take = {
+      rule: taken,
+      unit: takenUnit.trim() || m.unit,
+      ...((taken === "mean" || (taken === "crossing" && takenStretch)) && { stretch: takenStretch }),
+      ...(crosses && { level: takenLevel, way: takenWay }),
+    };
+    return { ...m, take };
+  }
   const levels = levelsText
     .split(/[,;\n]/)
     .map((l) => l.trim())

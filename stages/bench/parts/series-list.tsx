@@ -1,0 +1,34 @@
+import { shortDate } from "@/platform/pages/dates";
+import Link from "@/ui/link";
+import { LinkButton } from "@/ui/page";
+import type { Series } from "../series";
+
+/** The series of a build under a protocol, and the way to another one. */
+export function SeriesList({
+  slug,
+  series,
+  more,
+}: {
+  slug: string;
+  series: readonly Series[];
+  /** Where a logger's file is chosen; none for whoever may not. */
+  more: string | null;
+}) {
+  return (
+    <section aria-label="Series" className="my-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
+      <h2 className="text-[14px]">Series</h2>
+      {series.map((s) => (
+        <span key={s.id} className="text-sm">
+          <Link href={`/p/${slug}/bench/series?id=${s.id}`} className="font-[600] underline">
+            {s.source || s.key}
+          </Link>{" "}
+          <span className="text-soft">
+            {shortDate(s.at.slice(0, 10))}, {s.samples} samples,{" "}
+            {s.attempt === null ? "not an attempt yet" : `attempt ${s.attempt}`}
+          </span>
+        </span>
+      ))}
+      {more && <LinkButton href={more}>From a logger's file</LinkButton>}
+    </section>
+  );
+}

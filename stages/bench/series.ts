@@ -1,0 +1,123 @@
+import type * as row from "@/platform/db/rows";
+import "server-only";
+import type { ProtocolDefinition } from "@/core/run/protocol";
+import { takenSi, takingOf } from "@/core/series/measure";
+import { type Bucket, type Taken, takeFrom, thinned } from "@/core/series/take";
+import type { Working } from "@/core/working/working";
+import { toCsv } from "@/platform/csv/csv";
+import { db, type Tx } from "@/platform/db/db";
+import { type Block, joinedBlocks, unpacked } from "./view/samples";
+
+export interface Series {
+  id: row.Series["id"];
+  projectId: row.Series["projectId"];
+  buildId: row.Series["buildId"];
+  teamId: row.Build["teamId"];
+  build: string;
+  protocolId: row.Protocol["id"];
+  protocol: row.Protocol["name"];
+  protocolVersionId: row.Series["protocolVersionId"];
+  definition: ProtocolDefinition;
+  key: row.Series["key"];
+  unit: row.Series["unit"];
+  source: row.Series["source"];
+  runId: row.Series["runId"];
+  attempt: row.Run["attempt"] | null;
+  fromT: row.Series["fromT"];
+  toT: row.Series["toT"];
+  reason: row.Series["reason"];
+  by: row.Series["recordedBy"];
+  at: row.Series["recordedAt"];
+  version: row.Series["version"];
+  samples: number;
+  blocks: number;
+  /** Seconds from the first sample to the last. */
+  starts: number | null;
+  ends: number | null;
+}
+
+/** The series of a build under a protocol, or one by its id, the newest first. */
+export const seriesOf = (which: { id: string } | { buildId: string; protocolId: string }, sql: Tx = db()) =>
+  sql<Series[]>`
+    SELECT
+      s.id, s.project_id, s.build_id, b.team_id, t.name || ' G' || b.number AS build, p.id AS protocol_id,
+      p.name AS protocol, s.protocol_version_id, v.definition, s.key, s.unit, s.source, s.run_id, r.attempt, s.from_t,
+      s.to_t, s.reason, s.recorded_by AS by, s.recorded_at AS at, s.version, coalesce(k.samples, 0)::int AS samples,
+      coalesce(k.blocks, 0)::int AS blocks, k.starts, k.ends
+    FROM series s
+    JOIN build b ON b.id = s.build_id
+    JOIN team t ON t.id = b.team_id
+    JOIN protocol_version v ON v.id = s.protocol_version_id
+    JOIN protocol p ON p.id = v.protocol_id
+    LEFT JOIN run r ON r.id = s.run_id
+    LEFT JOIN LATERAL (
+      SELECT sum(n) AS samples, count(*) AS blocks, min(from_t) AS starts, max(to_t) AS ends
+      FROM series_block
+      WHERE series_id = s.id
+    ) k ON true
+    WHERE ${"id" in which ? sql`s.id = ${which.id}` : sql`s.build_id = ${which.buildId} AND p.id = ${which.protocolId}`}
+    ORDER BY s.id DESC
+  `;
+
+/** The samples of a series, whole or where its blocks touch a part. */
+export async function samplesOf(seriesId: string, part?: { from: number; to: number }, sql: Tx = db()): Promise<Block> {
+  const blocks = await sql<{ samples: string }[]>`
+    SELECT samples
+    FROM series_block
+    WHERE series_id = ${seriesId} ${part ? sql`AND to_t >= ${part.from} AND from_t <= ${part.to}` : sql``}
+    ORDER BY number
+  `;
+  return joinedBlocks(blocks.flatMap((b) => unpacked(b.samples) ?? []));
+}
+
+/** How many points a curve is drawn with. */
+const drawn = 600;
+
+/**
+ * A curve as it is drawn: what lies in the part, thinned to its extremes. Where many blocks lie in it their extents do,
+ * and no sample is read.
+ */
+export async function curveOf(seriesId: string, part: { from: number; to: number }): Promise<Bucket[]> {
+  const sql = db();
+  const extents = await sql<{ n: number; fromT: number; low: number; high: number }[]>`
+    SELECT n, from_t, low, high
+    FROM series_block
+    WHERE series_id = ${seriesId} AND to_t >= ${part.from} AND from_t <= ${part.to}
+    ORDER BY number
+  `;
+  if (extents.length >= drawn / 4) return extents.map((b) => ({ t: b.fromT, low: b.low, high: b.high }));
+  const { t, v } = await samplesOf(seriesId, part);
+  const inside = t.reduce<number[]>((list, at, i) => {
+    if (at >= part.from && at <= part.to) list.push(i);
+    return list;
+  }, []);
+  const [first, last] = [inside[0] ?? 0, inside.at(-1) ?? -1];
+  return thinned({ t: t.subarray(first, last + 1), v: v.subarray(first, last + 1) }, drawn);
+}
+
+/** What a protocol's rule takes from a series now, with its working, and as it is stored. */
+export async function takenOf(
+  sql: Tx,
+  seriesId: string,
+): Promise<{ value: Taken | null; working: Working; si: string | null }> {
+  const [s] = await seriesOf({ id: seriesId }, sql);
+  const take = s?.definition.measures.find((m) => m.key === s.key)?.take;
+  if (!s || !take)
+    return {
+      value: null,
+      si: null,
+      working: { title: "", result: "–", rule: "", steps: [], inputs: [], warnings: ["There is no such series."] },
+    };
+  const part = s.fromT === null ? undefined : { from: s.fromT, to: s.toT! };
+  const { value, working } = takeFrom(takingOf(take), await samplesOf(seriesId, part, sql), s.unit, part);
+  return { value, working, si: value ? takenSi(take, value.value) : null };
+}
+
+/** Every sample of a series as CSV, its headings with their units. */
+export async function seriesCsv(series: Series): Promise<string> {
+  const { t, v } = await samplesOf(series.id);
+  const name = series.definition.measures.find((m) => m.key === series.key)?.name ?? series.key;
+  const lines = new Array<string>(t.length);
+  for (let i = 0; i < t.length; i++) lines[i] = `${t[i]},${v[i]}`;
+  return `${toCsv([["Time (s)", `${name} (${series.unit})`]])}${lines.join("\r\n")}\r\n`;
+}
