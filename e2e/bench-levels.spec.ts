@@ -29,7 +29,7 @@ test("damage by levels: from the shelf to a verdict, by keyboard", async ({ page
   );
   await page.keyboard.press("Escape");
 
-  await page.goto(`${demoUrl}/p/terrace-pump/needs/requirement`);
+  await page.goto(`${demoUrl}/p/terrace-pump/needs/new`);
   await page.getByLabel("Statement").fill("Survives a drop from the terrace with a hairline at most");
   await choose(page.getByLabel("Measured by"), { label: "Damage after a drop: Damage" });
   await choose(page.getByLabel("Limit", { exact: true }), { label: "this level or one before it" });
