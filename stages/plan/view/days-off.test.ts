@@ -79,3 +79,8 @@ test("a rule that is read comes to an end, whatever it says", () => {
     { numRuns: 500 },
   );
 });
+
+test("a title that is no text is none: whatever the file calls it, it is not turned into one", () =>
+  expect(read("SUMMARY;VALUE=RECUR:FREQ=DAILY DTSTART;VALUE=DATE:20270215").days).toEqual([
+    { date: "2027-02-15", reason: "" },
+  ]));

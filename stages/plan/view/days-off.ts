@@ -37,7 +37,8 @@ export function readIcs(
   const problems: string[] = [];
   let outside = 0;
   for (const [i, component] of events.entries()) {
-    const title = String(component.getFirstPropertyValue("summary") ?? "").slice(0, 120);
+    const summary = component.getFirstPropertyValue("summary");
+    const title = typeof summary === "string" ? summary.slice(0, 120) : "";
     const name = `entry ${i + 1}${title ? ` “${title}”` : ""}`;
     try {
       const event = new ICAL.Event(component);

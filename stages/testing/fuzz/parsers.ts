@@ -7,11 +7,14 @@ import { groupAlike } from "@/core/needs/similarity";
 import { parseQuantity } from "@/core/quantity/quantity";
 import { parseUnit } from "@/core/quantity/units";
 import { readRoster } from "@/core/roster/roster";
+import { parseReading } from "@/core/run/reading";
+import { guessColumns, readColumns } from "@/core/series/columns";
 import { BundleError, openBundle } from "@/platform/bundle/open";
 import { Refused } from "@/platform/command/failure";
 import { toCsv } from "@/platform/csv/csv";
 import { readPicture } from "@/platform/files/files";
 import { readSides } from "@/platform/schema/fields";
+import { unpacked, wrongBlock } from "@/stages/bench/view/samples";
 import { requirement } from "@/stages/needs/schema";
 import { readDaysOff, readIcs } from "@/stages/plan/view/days-off";
 import { tables } from "@/stages/tables";
@@ -79,6 +82,27 @@ export const parsers: readonly Parser[] = [
     name: "formula",
     samples: ["m / (V * t)", "sqrt(m^2 + m^2) / t^(1/2)", "max(m, 2 * m) ^ -1", "-3^2 * abs(V)", "A = V"],
     read: (text) => checkFormula(text, known, { L: 3, T: -1 }),
+  },
+  {
+    name: "reading by its kind",
+    samples: ["hairline", "cr", "yes", "3", "2.5"],
+    read: (text) => [
+      parseReading({ unit: "1", kind: "level", levels: ["intact", "hairline", "cracked"] }, text),
+      parseReading({ unit: "1", kind: "yes-no" }, text),
+      parseReading({ unit: "1", kind: "count" }, text),
+    ],
+  },
+  {
+    name: "logger's table",
+    samples: ["Time (s),T\n0,5.1\n1,5.2", "Logger 7\nclock;V\n10:00:01;1,5\n10:00:02;1,6", "2027-03-02 10:00:00\t3"],
+    read(text) {
+      const rows = Papa.parse<string[]>(text, { skipEmptyLines: "greedy" }).data;
+      const { start, time, value } = guessColumns(rows);
+      const { t, v, problem } = readColumns(rows.slice(start), { time, value, secondsPerUnit: 1 }, start + 1);
+      const wrong = problem ? null : wrongBlock({ t: Float64Array.from(t), v: Float64Array.from(v) }, -1);
+      if (wrong && !/instrument/.test(wrong)) throw new Error(wrong);
+      return unpacked(text) ?? [t, v];
+    },
   },
   {
     name: "three sides",
