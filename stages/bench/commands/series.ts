@@ -18,7 +18,10 @@ export const openSeries = command({
   subject: (sql, i) => ofBuild(sql, i.buildId),
   async run({ sql, audit, by }, input): Promise<{ id: string }> {
     const [known] = await sql`SELECT FROM series WHERE id = ${input.id} AND build_id = ${input.buildId}`;
-    if (known) return { id: input.id };
+    if (known) {
+      audit({ type: "series", id: input.id, label: "sent again" });
+      return { id: input.id };
+    }
     const [v] = await sql<
       { projectId: row.Protocol["projectId"]; name: row.Protocol["name"]; definition: ProtocolDefinition }[]
     >`
