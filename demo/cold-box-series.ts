@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { recordRun } from "@/stages/bench/commands/runs";
 import { addBlocks, openSeries } from "@/stages/bench/commands/series";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { blockSize } from "@/stages/bench/schema";
 import { packed } from "@/stages/bench/view/samples";
 import { saveBuild } from "@/stages/builds/commands/builds";

@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { addDays } from "@/core/sessions/date";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { saveBrief } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands/builds";
 import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";

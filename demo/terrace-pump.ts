@@ -1,5 +1,5 @@
 import { addDays } from "@/core/sessions/date";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { saveBrief } from "@/stages/brief/commands";
 import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { requirementsOf } from "@/stages/needs/queries/requirements";

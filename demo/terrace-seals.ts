@@ -3,7 +3,7 @@ import type { ProtocolDefinition } from "@/core/run/protocol";
 import { exactly } from "@/core/run/reading";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { recordRun } from "@/stages/bench/commands/runs";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { buildsOf } from "@/stages/builds/queries/builds";
 import { begin } from "./helpers";
 import { random } from "./model";

@@ -3,7 +3,7 @@ import { today } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { recordRun, voidRun } from "@/stages/bench/commands/runs";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { acknowledgeBrief, saveBrief } from "@/stages/brief/commands";
 import { briefVersions } from "@/stages/brief/queries";
 import { addPhoto, saveBuild } from "@/stages/builds/commands/builds";

@@ -24,8 +24,6 @@ export interface SheetQuestion {
   concepts: { id: string; title: string }[];
 }
 
-const unheard = "The network did not answer. What you filled in is still here; hand it in again.";
-
 /**
  * A rater's sheet in any school: choices with reasons, votes, scores, or marks against a datum. Works on a phone; what
  * is filled in stays until it is handed in.
@@ -70,7 +68,7 @@ export function SelectionSheet({
     const sheet = filled();
     if ("marks" in sheet && JSON.stringify(sheet.marks) === JSON.stringify(late.marks)) handed();
   });
-  const { send, busy, note, setNote } = useSend(box.send, unheard);
+  const { send, busy, note, setNote } = useSend(box.send);
   const now = { chosen, reasons, marks };
   const keep = useSheetDraft<typeof now>(name, (draft) => {
     setChosen(draft.chosen);

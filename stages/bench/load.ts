@@ -3,7 +3,7 @@ import type { Build } from "@/stages/builds/queries/builds";
 import { evidenceOf } from "@/stages/needs/queries/facts";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { assessAll } from "@/stages/needs/view/verdicts";
-import { benchValues, type Protocol, runsOf } from "./queries";
+import { benchValues, type Protocol, runsOf } from "./queries/runs";
 import type { BenchFacts } from "./view/bench";
 
 /** How many attempts stand on the bench's page unless all are asked for. */

@@ -2,7 +2,7 @@ import "server-only";
 import { refuse } from "@/platform/command/command";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { protocolActs, runActs } from "./acts";
-import { ofSeries } from "./subjects";
+import { ofSeries } from "./commands/subjects";
 
 export const withdrawProtocol = withdrawal({
   name: "withdrawProtocol",

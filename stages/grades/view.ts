@@ -5,7 +5,7 @@ import { channelsOf } from "@/core/run/protocol";
 import { combineSheets } from "@/core/sheet/sheet";
 import { equation } from "@/core/working/equation";
 import { type Computed, makeWorking } from "@/core/working/working";
-import type { Protocol } from "@/stages/bench/queries";
+import type { Protocol } from "@/stages/bench/queries/runs";
 import type { eventsOf } from "@/stages/contest/queries/events";
 import type { ProjectFacts } from "@/stages/needs/queries/facts";
 import type { ProjectState } from "@/stages/needs/queries/state";

@@ -7,7 +7,7 @@ import { assessRun } from "@/core/run/assess";
 import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
 import { makeWorking, type Working } from "@/core/working/working";
 import { db } from "@/platform/db/db";
-import { runsOf } from "@/stages/bench/queries";
+import { runsOf } from "@/stages/bench/queries/runs";
 import { recordActs } from "./acts";
 
 export interface Benchmark {

@@ -1,5 +1,5 @@
 import { type Channel, channelsOf } from "@/core/run/protocol";
-import type { Protocol } from "@/stages/bench/queries";
+import type { Protocol } from "@/stages/bench/queries/runs";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { ContestEvent } from "@/stages/contest/queries/events";
 import { type Benchmark, bestOf } from "./queries";

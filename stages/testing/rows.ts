@@ -1,7 +1,7 @@
 // Rows as queries give them, made up for tests of views: what a test does not say is ordinary.
 import type { ProtocolDefinition } from "@/core/run/protocol";
 import type { Verdict } from "@/core/vocabulary/needs";
-import type { Protocol } from "@/stages/bench/queries";
+import type { Protocol } from "@/stages/bench/queries/runs";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import type { ProjectState } from "@/stages/needs/queries/state";

@@ -7,7 +7,7 @@ import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { recordRun } from "@/stages/bench/commands/runs";
 import { checkSafety } from "@/stages/bench/commands/safety";
 import { addBlocks, openSeries } from "@/stages/bench/commands/series";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { packed } from "@/stages/bench/view/samples";
 import { saveBrief, saveChallenge } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands/builds";

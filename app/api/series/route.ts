@@ -1,7 +1,7 @@
 import { isId } from "@/platform/db/id";
 import { allowed, refused } from "@/platform/pages/route";
 import { projectActs } from "@/platform/project/acts";
-import { curveOf, seriesOf } from "@/stages/bench/series";
+import { curveOf, seriesOf } from "@/stages/bench/queries/series";
 
 /** A part of a series, thinned to what can be drawn. */
 export async function GET(request: Request): Promise<Response> {

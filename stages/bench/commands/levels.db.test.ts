@@ -12,7 +12,7 @@ import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { statusIn } from "@/stages/testing/status";
 import { makeProject, type World } from "@/stages/testing/world";
-import { protocolsOf, runsOf } from "../queries";
+import { protocolsOf, runsOf } from "../queries/runs";
 import { runsTable } from "../runs-table";
 import { saveProtocol } from "./protocols";
 import { correctRun, recordRun } from "./runs";

@@ -7,9 +7,9 @@ import type { Tx } from "@/platform/db/db";
 import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { noteRunEvidence } from "@/platform/evidence/record";
 import { runActs } from "../acts";
+import { takenOf } from "../queries/series";
 import * as s from "../schema";
-import { takenOf } from "../series";
-import { ofBuild, ofRun } from "../subjects";
+import { ofBuild, ofRun } from "./subjects";
 
 /** The reading that an attempt takes from a series of the same build and protocol. */
 async function readSeries(sql: Tx, id: string, buildId: string, versionId: string) {
@@ -20,7 +20,7 @@ async function readSeries(sql: Tx, id: string, buildId: string, versionId: strin
   `;
   const { key, runId } = found(series, "This series");
   if (runId) refuse("An attempt was taken from this series already.", "seriesId");
-  const { si, working } = await takenOf(sql, id);
+  const { si, working } = await takenOf(id, sql);
   if (si === null) refuse(`Nothing can be taken from this series: ${working.warnings.join(" ")}`, "seriesId");
   return { key, si };
 }

@@ -10,7 +10,7 @@ import { definition } from "@/stages/testing/definition";
 import { openClass } from "@/stages/testing/school";
 import { statusIn } from "@/stages/testing/status";
 import type { World } from "@/stages/testing/world";
-import { benchValues, protocolsOf, runsOf, safetyChecksOf } from "../queries";
+import { benchValues, protocolsOf, runsOf, safetyChecksOf } from "../queries/runs";
 import { saveProtocol } from "./protocols";
 import { moveRun, recordRun } from "./runs";
 import { checkSafety } from "./safety";

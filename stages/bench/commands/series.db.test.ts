@@ -6,13 +6,13 @@ import { db } from "@/platform/db/db";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
-import { protocolsOf, runsOf } from "../queries";
-import { curveOf, samplesOf, seriesCsv, seriesOf, takenOf } from "../series";
+import { protocolsOf, runsOf } from "../queries/runs";
+import { curveOf, samplesOf, seriesCsv, seriesOf, takenOf } from "../queries/series";
 import { packed } from "../view/samples";
 import { withdrawSeries } from "../withdrawals";
 import { saveProtocol } from "./protocols";
-import { recordRun, voidRun } from "./runs";
 import { addBlocks, chooseSeriesPart, openSeries } from "./series";
+import { recordRun, voidRun } from "./runs";
 
 const hold: ProtocolDefinition = {
   conditions: [],
@@ -131,7 +131,7 @@ test("another part may count, with a reason; the attempt's reading follows it", 
     fields: { from: expect.stringContaining("passed already at the start") },
   });
   await ok(chooseSeriesPart, mate, { ...part, from: 250 });
-  const { value, working } = await takenOf(db(), id);
+  const { value, working } = await takenOf(id);
   expect([value!.value, working.inputs[1]!.label]).toEqual([300, "chosen part"]);
   const [kept] = await seriesOf({ id });
   expect([kept!.fromT, kept!.toT, kept!.reason]).toEqual([250, 390, "the door was open before"]);

@@ -2,12 +2,11 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
-import type { Tx } from "@/platform/db/db";
 import { runActs } from "../acts";
+import { takenOf } from "../queries/series";
 import * as s from "../schema";
-import { takenOf } from "../series";
-import { ofBuild, ofSeries } from "../subjects";
 import { extentOf, unpacked, wrongBlock } from "../view/samples";
+import { ofBuild, ofSeries } from "./subjects";
 
 /** Begins a series of samples for a reading that a protocol takes from one. */
 export const openSeries = command({
@@ -108,7 +107,7 @@ export const chooseSeriesPart = command({
     await sql`
       UPDATE series SET ${sql({ ...part, reason: input.reason })}, version = version + 1 WHERE id = ${input.id}
     `;
-    const taken = await takenOf(sql as Tx, input.id);
+    const taken = await takenOf(input.id, sql);
     if (!taken.value) refuse(taken.working.warnings.join(" "), "from");
     if (series.runId) {
       await sql`

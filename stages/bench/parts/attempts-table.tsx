@@ -5,7 +5,7 @@ import { DataTable } from "@/ui/table";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
-import type { Protocol } from "../queries";
+import type { Protocol } from "../queries/runs";
 import type { BenchView } from "../view/bench";
 import { AttemptEntry } from "./attempt-entry";
 import { RunTools } from "./run-tools";

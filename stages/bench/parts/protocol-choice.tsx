@@ -1,5 +1,5 @@
 import { LinkChoice } from "@/ui/link-choice";
-import type { Protocol } from "../queries";
+import type { Protocol } from "../queries/runs";
 
 /** Which protocol a page of the bench is about; nothing to choose where there is one. */
 export function ProtocolChoice({

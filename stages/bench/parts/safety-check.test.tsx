@@ -3,7 +3,7 @@
 import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { checkSafetyAction } from "../actions";
-import type { SafetyCheck as Kept } from "../queries";
+import type { SafetyCheck as Kept } from "../queries/runs";
 import { checkFor, mayBegin } from "../view/safety";
 import { SafetyCheck } from "./safety-check";
 

@@ -1,7 +1,7 @@
 import { shortDate } from "@/platform/pages/dates";
 import Link from "@/ui/link";
 import { LinkButton } from "@/ui/page";
-import type { Series } from "../series";
+import type { Series } from "../queries/series";
 
 /** The series of a build under a protocol, and the way to another one. */
 export function SeriesList({

@@ -19,8 +19,8 @@ import { ProtocolChoice } from "../parts/protocol-choice";
 import { SafetyCheck, SafetyChecked } from "../parts/safety-check";
 import { SequenceTable } from "../parts/sequence-table";
 import { SeriesList } from "../parts/series-list";
-import { safetyChecksOf } from "../queries";
-import { seriesOf } from "../series";
+import { safetyChecksOf } from "../queries/runs";
+import { seriesOf } from "../queries/series";
 import { benchView, buildAtBench, generationsAxis } from "../view/bench";
 import { checkFor, mayBegin } from "../view/safety";
 

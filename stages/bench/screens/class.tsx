@@ -6,7 +6,7 @@ import { BenchTabs } from "../parts/bench-tabs";
 import { ClassGrid } from "../parts/class-grid";
 import { ProtocolChoice } from "../parts/protocol-choice";
 import { SafetyCheck } from "../parts/safety-check";
-import { benchValues, safetyChecksOf } from "../queries";
+import { benchValues, safetyChecksOf } from "../queries/runs";
 import { addressOf } from "../view/compare";
 import { mayBegin } from "../view/safety";
 

@@ -8,7 +8,7 @@ import { CompareGroups } from "../parts/compare-groups";
 import { ComparePredictions } from "../parts/compare-predictions";
 import { CompareVariable } from "../parts/compare-variable";
 import { ProtocolChoice } from "../parts/protocol-choice";
-import { benchValues } from "../queries";
+import { benchValues } from "../queries/runs";
 import { addressOf, buildsFor, chosenIn, comparisons, valuesByBuild, type Wanted } from "../view/compare";
 
 /** Runs held against one another: builds, teams, two factors crossed, one variable, predictions. */

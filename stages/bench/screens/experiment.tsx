@@ -7,7 +7,7 @@ import { Empty, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { BenchTabs } from "../parts/bench-tabs";
 import { ExperimentForm } from "../parts/experiment-form";
-import { benchValues } from "../queries";
+import { benchValues } from "../queries/runs";
 import { addressOf, valuesByBuild } from "../view/compare";
 import { type Asked, experimentView, howLong } from "../view/experiment";
 

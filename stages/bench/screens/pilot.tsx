@@ -12,7 +12,7 @@ import { ProtocolChoice } from "../parts/protocol-choice";
 import { RunTools } from "../parts/run-tools";
 import { SafetyCheck } from "../parts/safety-check";
 import { ScatterTable } from "../parts/scatter-table";
-import { runsOf, safetyChecksOf } from "../queries";
+import { runsOf, safetyChecksOf } from "../queries/runs";
 import { buildAtBench, typedRun } from "../view/bench";
 import { addressOf } from "../view/compare";
 import { pilotView } from "../view/pilot";

@@ -9,7 +9,7 @@ import { PageHead } from "@/ui/page";
 import { protocolActs } from "../acts";
 import { ProtocolForm } from "../parts/protocol-form";
 import { WithdrawProtocol } from "../parts/withdraw-protocol";
-import { protocolsOf } from "../queries";
+import { protocolsOf } from "../queries/runs";
 import { consequenceOf, typedProtocol } from "../view/protocol-form";
 
 const emptyProtocol: ProtocolDefinition = {

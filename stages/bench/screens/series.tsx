@@ -1,5 +1,4 @@
 import { notFound } from "next/navigation";
-import { db } from "@/platform/db/db";
 import { isId } from "@/platform/db/id";
 import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
@@ -12,8 +11,8 @@ import { runActs } from "../acts";
 import { SafetyCheck } from "../parts/safety-check";
 import { SeriesAttempt } from "../parts/series-attempt";
 import { SeriesView } from "../parts/series-view";
-import { protocolsOf, safetyChecksOf } from "../queries";
-import { curveOf, seriesOf, takenOf } from "../series";
+import { protocolsOf, safetyChecksOf } from "../queries/runs";
+import { curveOf, seriesOf, takenOf } from "../queries/series";
 import { mayBegin } from "../view/safety";
 import { ruleWords, takenPart, takenWords } from "../view/series";
 
@@ -27,7 +26,7 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
   const whole = { from: s.starts ?? 0, to: s.ends ?? 0 };
   const [curve, taken, protocols, checks] = await Promise.all([
     curveOf(s.id, whole),
-    takenOf(db(), s.id),
+    takenOf(s.id),
     protocolsOf(p.id),
     safetyChecksOf(s.protocolId, frame.today),
   ]);

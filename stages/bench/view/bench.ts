@@ -11,7 +11,7 @@ import { compareLevels } from "@/core/stats/ranks";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf } from "@/stages/needs/view/requirements";
-import type { Protocol, StoredRun } from "../queries";
+import type { Protocol, StoredRun } from "../queries/runs";
 
 /** The runs and values that the bench's page is made of. */
 export interface BenchFacts {

@@ -1,7 +1,7 @@
 import { decimalsFor } from "@/core/quantity/quantity";
 import { primaryOf, readTo } from "@/core/run/protocol";
 import { planRuns, pooledSd, readFactors, tellsOf } from "@/core/stats/experiment";
-import type { Protocol } from "../queries";
+import type { Protocol } from "../queries/runs";
 import { experiment } from "../schema";
 
 /** What the address says of an experiment, as it was typed. */

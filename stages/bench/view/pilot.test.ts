@@ -1,6 +1,6 @@
 import { definition } from "@/stages/testing/definition";
 import { aProtocol } from "@/stages/testing/rows";
-import type { StoredRun } from "../queries";
+import type { StoredRun } from "../queries/runs";
 import { pilotView } from "./pilot";
 
 const run = (attempt: number, h: string, m: string, more: Partial<StoredRun> = {}) =>

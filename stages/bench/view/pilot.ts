@@ -2,7 +2,7 @@ import { decimalsFor, formatNumber } from "@/core/quantity/quantity";
 import { assessRun } from "@/core/run/assess";
 import { type Scatter, scatterOf } from "@/core/run/pilot";
 import { runState } from "@/core/vocabulary/runs";
-import type { Protocol, StoredRun } from "../queries";
+import type { Protocol, StoredRun } from "../queries/runs";
 
 const link = (r: number): string => {
   const size = Math.abs(r);

@@ -1,4 +1,4 @@
-import type { SafetyCheck } from "../queries";
+import type { SafetyCheck } from "../queries/runs";
 
 /** The check that holds for a team's runs of today: one that names every caution; none where something is left. */
 export const checkFor = (checks: readonly SafetyCheck[], teamId: string, cautions: readonly string[]) =>

@@ -8,7 +8,7 @@ import { newId, type Tx } from "@/platform/db/db";
 import { readPicture, writeContent } from "@/platform/files/files";
 import { projectUnits } from "@/platform/project/settings";
 import { entered, readSides, siOrNull } from "@/platform/schema/fields";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { buildActs } from "../acts";
 import { type Build, ofBuild } from "../queries/builds";

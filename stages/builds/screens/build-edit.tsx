@@ -3,7 +3,7 @@ import { primaryOf } from "@/core/run/protocol";
 import { showIn, unitAfter } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
 import { asEntered } from "@/platform/schema/fields";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import Link from "@/ui/link";

@@ -5,7 +5,7 @@ import { type ProjectUnits, showSide, showSides } from "@/core/quantity/systems"
 import { primaryOf } from "@/core/run/protocol";
 import { showIn } from "@/core/run/reading";
 import { weekOf } from "@/core/sessions/sessions";
-import type { Protocol } from "@/stages/bench/queries";
+import type { Protocol } from "@/stages/bench/queries/runs";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { limitOf, limitWords, measureWords } from "@/stages/needs/view/requirements";

@@ -3,7 +3,7 @@ import type { Actor } from "@/core/access/can";
 import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { saveBuild } from "@/stages/builds/commands/builds";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { createEdition, finishProject } from "@/stages/records/commands/editions";

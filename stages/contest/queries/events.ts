@@ -3,7 +3,7 @@ import "server-only";
 import type { EventDefinition, Standing } from "@/core/contest/standings";
 import { type ProtocolDefinition, readingsFor } from "@/core/run/protocol";
 import { db, type Tx } from "@/platform/db/db";
-import { runsOf, type StoredRun } from "@/stages/bench/queries";
+import { runsOf, type StoredRun } from "@/stages/bench/queries/runs";
 import { freshenStandings } from "./standings";
 
 export interface Entry {

@@ -5,7 +5,7 @@ import { assessRun } from "@/core/run/assess";
 import type { ProtocolDefinition } from "@/core/run/protocol";
 import { db, inTransaction, type Tx } from "@/platform/db/db";
 import { type Difference, differences, stable } from "@/platform/kept/differences";
-import { runsOf, type StoredRun } from "@/stages/bench/queries";
+import { runsOf, type StoredRun } from "@/stages/bench/queries/runs";
 
 interface Scored {
   readonly definition: EventDefinition;

@@ -3,7 +3,7 @@ import { attemptMethod } from "@/core/vocabulary/runs";
 import { proposedSeed } from "@/platform/draw/seed";
 import { longDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import Link from "@/ui/link";
 import { Caution, Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { contestActs } from "../acts";

@@ -3,7 +3,7 @@ import { notFound } from "next/navigation";
 import { channelsOf } from "@/core/run/protocol";
 import { headed } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { showRule } from "@/ui/rule-fields-read";
 import { contestActs } from "../acts";

@@ -2,7 +2,7 @@ import { channelsOf } from "@/core/run/protocol";
 import { headed } from "@/core/run/reading";
 import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { eventsOf } from "@/stages/contest/queries/events";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { reviewsOf } from "@/stages/reviews/queries";

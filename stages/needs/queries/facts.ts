@@ -2,7 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { AssessedRun } from "@/core/run/assess";
 import { db, type Tx } from "@/platform/db/db";
-import { type Protocol, protocolsOf, runsOf, type StoredRun } from "@/stages/bench/queries";
+import { type Protocol, protocolsOf, runsOf, type StoredRun } from "@/stages/bench/queries/runs";
 import { type Build, buildsOf } from "@/stages/builds/queries/builds";
 import { type Team, teamsOf } from "@/stages/teams/queries/teams";
 import { assessAll } from "../view/verdicts";

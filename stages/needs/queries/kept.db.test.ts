@@ -4,7 +4,7 @@ import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { correctRun, recordRun, voidRun } from "@/stages/bench/commands/runs";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { saveBuild } from "@/stages/builds/commands/builds";
 import { ok } from "@/stages/testing/database";
 import { definition } from "@/stages/testing/definition";

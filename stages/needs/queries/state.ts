@@ -1,7 +1,7 @@
 import "server-only";
 import type { Verdict } from "@/core/vocabulary/needs";
 import { db } from "@/platform/db/db";
-import { type Protocol, protocolsIn } from "@/stages/bench/queries";
+import { type Protocol, protocolsIn } from "@/stages/bench/queries/runs";
 import { type Build, buildsIn } from "@/stages/builds/queries/builds";
 import { newestBuilds } from "@/stages/builds/view/generations";
 import { type Team, teamsIn } from "@/stages/teams/queries/teams";

@@ -2,7 +2,7 @@ import { notFound } from "next/navigation";
 import { channelsOf } from "@/core/run/protocol";
 import { headed } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { PageHead } from "@/ui/page";
 import { needsActs } from "../acts";
 import { type MeasureChoice, RequirementForm } from "../parts/requirement-form";

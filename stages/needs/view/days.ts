@@ -1,4 +1,4 @@
-import type { Protocol } from "@/stages/bench/queries";
+import type { Protocol } from "@/stages/bench/queries/runs";
 import type { ProjectState } from "../queries/state";
 
 /** A project's bench by team and day: how many runs, and the best value of a protocol's primary channel. */

@@ -1,7 +1,7 @@
 import { channelsOf } from "@/core/run/protocol";
 import type { RunSummary } from "@/core/run/summary";
 import type { Verdict } from "@/core/vocabulary/needs";
-import type { Protocol } from "@/stages/bench/queries";
+import type { Protocol } from "@/stages/bench/queries/runs";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { MeasuredFacts } from "../queries/facts";
 import { requirementStatus, summaryOf } from "./verdicts";

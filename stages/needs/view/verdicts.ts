@@ -6,7 +6,7 @@ import { channelsOf } from "@/core/run/protocol";
 import { type RunSummary, summariseRuns } from "@/core/run/summary";
 import type { Verdict } from "@/core/vocabulary/needs";
 import { type Computed, makeWorking } from "@/core/working/working";
-import type { Protocol, StoredRun } from "@/stages/bench/queries";
+import type { Protocol, StoredRun } from "@/stages/bench/queries/runs";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { EvidenceRow, MeasuredFacts } from "../queries/facts";
 import type { RequirementRow } from "../queries/requirements";

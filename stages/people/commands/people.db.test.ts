@@ -6,7 +6,7 @@ import { guestCookie, knock } from "@/platform/sign-in/guests";
 import { openSession, personOfSession } from "@/platform/sign-in/sessions";
 import { createFirstInstructor, signIn } from "@/platform/sign-in/sign-in";
 import { recordRun } from "@/stages/bench/commands/runs";
-import { runsOf } from "@/stages/bench/queries";
+import { runsOf } from "@/stages/bench/queries/runs";
 import { publishGrades } from "@/stages/grades/commands";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";

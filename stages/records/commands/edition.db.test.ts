@@ -1,7 +1,7 @@
 import type { Actor } from "@/core/access/can";
 import type { SchemeDefinition } from "@/core/grades/scheme";
 import { db } from "@/platform/db/db";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { eventsOf } from "@/stages/contest/queries/events";
 import { questionsOf } from "@/stages/needs/queries/questions";
 import { addGateItem } from "@/stages/plan/commands/gates";

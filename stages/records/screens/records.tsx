@@ -2,7 +2,7 @@ import { headed, showIn } from "@/core/run/reading";
 import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectActs } from "@/platform/project/acts";
-import { protocolsOf } from "@/stages/bench/queries";
+import { protocolsOf } from "@/stages/bench/queries/runs";
 import { buildsOf } from "@/stages/builds/queries/builds";
 import { eventsOf } from "@/stages/contest/queries/events";
 import Link from "@/ui/link";

@@ -1,7 +1,7 @@
 import { isId } from "@/platform/db/id";
 import { allowed, download, refused } from "@/platform/pages/route";
 import { projectActs } from "@/platform/project/acts";
-import { seriesCsv, seriesOf } from "@/stages/bench/series";
+import { seriesCsv, seriesOf } from "@/stages/bench/queries/series";
 
 /** Every sample of a series as it was read. */
 export async function GET(request: Request): Promise<Response> {

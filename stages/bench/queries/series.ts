@@ -6,7 +6,7 @@ import { type Bucket, type Taken, takeFrom, thinned } from "@/core/series/take";
 import type { Working } from "@/core/working/working";
 import { toCsv } from "@/platform/csv/csv";
 import { db, type Tx } from "@/platform/db/db";
-import { type Block, joinedBlocks, unpacked } from "./view/samples";
+import { type Block, joinedBlocks, unpacked } from "../view/samples";
 
 export interface Series {
   id: row.Series["id"];
@@ -87,18 +87,16 @@ export async function curveOf(seriesId: string, part: { from: number; to: number
   `;
   if (extents.length >= drawn / 4) return extents.map((b) => ({ t: b.fromT, low: b.low, high: b.high }));
   const { t, v } = await samplesOf(seriesId, part);
-  const inside = t.reduce<number[]>((list, at, i) => {
-    if (at >= part.from && at <= part.to) list.push(i);
-    return list;
-  }, []);
-  const [first, last] = [inside[0] ?? 0, inside.at(-1) ?? -1];
-  return thinned({ t: t.subarray(first, last + 1), v: v.subarray(first, last + 1) }, drawn);
+  let [first, end] = [0, t.length];
+  while (first < end && t[first]! < part.from) first++;
+  while (end > first && t[end - 1]! > part.to) end--;
+  return thinned({ t: t.subarray(first, end), v: v.subarray(first, end) }, drawn);
 }
 
 /** What a protocol's rule takes from a series now, with its working, and as it is stored. */
 export async function takenOf(
-  sql: Tx,
   seriesId: string,
+  sql: Tx = db(),
 ): Promise<{ value: Taken | null; working: Working; si: string | null }> {
   const [s] = await seriesOf({ id: seriesId }, sql);
   const take = s?.definition.measures.find((m) => m.key === s.key)?.take;
