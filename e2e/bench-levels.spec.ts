@@ -60,3 +60,17 @@ test("pilot runs: the condition that scattered most is named, and nothing counts
   await expect(page.getByRole("heading", { level: 1, name: /Lift test/ })).toBeVisible();
   await expect(page.getByRole("table", { name: "Attempts" }).getByText("1.64")).toHaveCount(0);
 });
+
+test("a protocol is tried on example readings while it is written", async ({ page }) => {
+  await enter(page, "Mara");
+  await page.goto(`${demoUrl}/p/terrace-pump/bench/protocol?from=speed`);
+  const tried = page.getByRole("group", { name: "Tried on example readings" });
+  // 5 m in 4.2 s.
+  await expect(tried.getByText(/^1\.19/)).toBeVisible();
+  await page.getByLabel("Example of Time").fill("2.5 s");
+  await expect(tried.getByText(/^2\.00/)).toBeVisible();
+  await page.getByLabel("Example of Time").fill("2.5 kg");
+  await expect(tried.getByText(/takes a time/)).toBeVisible();
+  await page.getByLabel("Formula").first().fill("d * t");
+  await expect(tried.getByText(/but a speed is declared/)).toBeVisible();
+});

@@ -148,6 +148,7 @@ test("every server action wraps one known command, or is one of the few that are
     "importBundleAction",
     "restoreSchoolAction",
     "problemAction",
+    "tryProtocolAction",
   ]);
   const wrapped = new Set<string>();
   for (const dir of folders) {

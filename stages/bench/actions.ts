@@ -1,9 +1,12 @@
 "use server";
 import { action } from "@/platform/command/perform";
+import { allowed } from "@/platform/pages/route";
+import { protocolActs } from "./acts";
 import { saveProtocol } from "./commands/protocols";
 import { correctRun, moveRun, recordRun, restoreRun, voidRun } from "./commands/runs";
 import { checkSafety } from "./commands/safety";
 import { addBlocks, chooseSeriesPart, openSeries } from "./commands/series";
+import { type Tried, tryProtocol } from "./view/try";
 import { withdrawProtocol, withdrawSafetyCheck, withdrawSeries } from "./withdrawals";
 
 export const saveProtocolAction = action(saveProtocol);
@@ -31,3 +34,12 @@ export const addBlocksAction = action(addBlocks);
 export const chooseSeriesPartAction = action(chooseSeriesPart);
 
 export const withdrawSeriesAction = action(withdrawSeries);
+
+/** What example readings come to under a protocol that is being written; null for whoever may not write one. */
+export async function tryProtocolAction(
+  projectId: string,
+  definition: unknown,
+  readings: Record<string, string>,
+): Promise<Tried | null> {
+  return (await allowed(protocolActs.edit, projectId)) ? tryProtocol(definition, readings) : null;
+}

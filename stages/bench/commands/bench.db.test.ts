@@ -8,7 +8,7 @@ import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { statusIn } from "@/stages/testing/status";
 import { makeProject, type World } from "@/stages/testing/world";
-import { protocolsOf, runsOf } from "../queries/runs";
+import { lastReadings, protocolsOf, runsOf } from "../queries/runs";
 import { saveProtocol } from "./protocols";
 import { correctRun, recordRun, restoreRun, voidRun } from "./runs";
 
@@ -132,6 +132,12 @@ describe("bench", () => {
       "frozen",
     );
     expect(await record("8")).toMatchObject({ ok: false, message: expect.stringContaining("newer version") });
+  });
+
+  test("the latest readings are an example, as they were typed", async () => {
+    await record("8600 g");
+    await record("", { state: "foul", readings: {} });
+    expect(await lastReadings(w.versionId)).toEqual({ m: "8600 g" });
   });
 
   test("a formula whose units do not fit is refused with both named", async () => {

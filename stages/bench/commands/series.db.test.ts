@@ -11,8 +11,8 @@ import { curveOf, samplesOf, seriesCsv, seriesOf, takenOf } from "../queries/ser
 import { packed } from "../view/samples";
 import { withdrawSeries } from "../withdrawals";
 import { saveProtocol } from "./protocols";
-import { addBlocks, chooseSeriesPart, openSeries } from "./series";
 import { recordRun, voidRun } from "./runs";
+import { addBlocks, chooseSeriesPart, openSeries } from "./series";
 
 const hold: ProtocolDefinition = {
   conditions: [],

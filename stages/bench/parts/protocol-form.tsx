@@ -10,6 +10,7 @@ import { buttonClass, LinkButton } from "@/ui/page";
 import { saveProtocolAction } from "../actions";
 import { protocol } from "../schema";
 import { definitionOf, type TypedProtocol } from "../view/protocol-form";
+import { ProtocolTry } from "./protocol-try";
 import { blankReading, Reading } from "./reading-row";
 
 /** The form's values: the protocol as it is typed, and what it is sent with. */
@@ -140,6 +141,7 @@ export function ProtocolForm({
   defaults,
   used,
   consequence,
+  example,
 }: {
   projectId: string;
   slug: string;
@@ -149,6 +151,8 @@ export function ProtocolForm({
   used: boolean;
   /** What a new version does to what is on record. */
   consequence: string;
+  /** Readings to try it on, by symbol. */
+  example: Readonly<Record<string, string>>;
 }) {
   return (
     <ActionForm
@@ -176,6 +180,7 @@ export function ProtocolForm({
         Formulas use the symbols above with + − * / ^ and brackets, and sqrt, abs, min, max, sin, cos, tan, exp, log.
         Units are checked: a formula that does not give the declared unit is refused.
       </p>
+      <ProtocolTry projectId={projectId} example={example} />
       <div className="grid gap-3 border-t border-line pt-2.5 sm:grid-cols-3 lg:grid-cols-6">
         <Primary />
         <SelectField name="definition.better" label="Better is" options={better.options} />

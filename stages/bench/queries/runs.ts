@@ -142,3 +142,15 @@ export const safetyChecksOf = (protocolId: string, day: string) => db()<SafetyCh
   FROM safety_check
   WHERE protocol_id = ${protocolId} AND on_date = ${day}
 `;
+
+/** The readings of the latest valid run under a version, as they were typed, by symbol: an example of what is read. */
+export async function lastReadings(versionId: string): Promise<Record<string, string>> {
+  const rows = await db()<{ key: row.Reading["key"]; entered: row.Reading["entered"] }[]>`
+    SELECT d.key, d.entered
+    FROM reading d
+    WHERE d.role = 'measure' AND d.run_id = (
+      SELECT id FROM run WHERE protocol_version_id = ${versionId} AND state = 'valid' ORDER BY recorded_at DESC LIMIT 1
+    ) AND NOT EXISTS (SELECT FROM series s WHERE s.run_id = d.run_id AND s.key = d.key)
+  `;
+  return Object.fromEntries(rows.map((r) => [r.key, r.entered]));
+}

@@ -9,7 +9,7 @@ import { PageHead } from "@/ui/page";
 import { protocolActs } from "../acts";
 import { ProtocolForm } from "../parts/protocol-form";
 import { WithdrawProtocol } from "../parts/withdraw-protocol";
-import { protocolsOf } from "../queries/runs";
+import { lastReadings, protocolsOf } from "../queries/runs";
 import { consequenceOf, typedProtocol } from "../view/protocol-form";
 
 const emptyProtocol: ProtocolDefinition = {
@@ -83,6 +83,7 @@ export async function ProtocolScreen({ slug, id, from }: { slug: string; id?: st
         id={x?.id}
         version={x?.version ?? 0}
         used={(x?.runs ?? 0) > 0}
+        example={template?.example ?? (x ? await lastReadings(x.versionId) : {})}
         consequence={x?.runs ? consequenceOf(x, await requirementsOf(frame.project.id)) : ""}
         defaults={{
           name: x?.name ?? template?.name ?? "",
