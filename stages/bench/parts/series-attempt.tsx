@@ -3,12 +3,25 @@
 import { useState } from "react";
 import type { Condition, Measure } from "@/core/run/protocol";
 import { headed } from "@/core/run/reading";
-import { useSend } from "@/ui/form/send";
+import type { EnteredState } from "@/core/vocabulary/runs";
+import { attemptWords, useAttempts } from "@/ui/attempts";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
+import { Waiting } from "@/ui/waiting";
 import { recordRunAction } from "../actions";
 import { inUnit, look } from "../view/reading";
 import { ConditionFields } from "./condition-fields";
+
+interface Sent {
+  id: string;
+  buildId: string;
+  protocolVersionId: string;
+  state: EnteredState;
+  readings: Record<string, string>;
+  conditions: Record<string, string>;
+  seriesId: string;
+  sure: boolean;
+}
 
 /** An attempt whose reading is taken from a series; what the instrument does not give is typed. */
 export function SeriesAttempt({
@@ -31,34 +44,33 @@ export function SeriesAttempt({
   const ready = useReady();
   const [readings, setReadings] = useState<Record<string, string>>({});
   const [settings, setSettings] = useState<Record<string, string>>({});
-  const [asked, setAsked] = useState("");
-  const [runId] = useState(() => crypto.randomUUID());
-  const { send, busy, note, setNote } = useSend(recordRunAction);
-  async function save() {
+  const [busy, setBusy] = useState(false);
+  const [note, setNote] = useState("");
+  const over = (words: string) => {
+    setBusy(false);
+    setNote(words);
+  };
+  const box = useAttempts<Sent>(`series.${seriesId}`, recordRunAction as never, {
+    saved: () => over(""),
+    refused: (_, words) => over(words),
+    waits: () => over("No connection: this attempt waits and is sent by itself."),
+  });
+  function save() {
     for (const m of measures) {
       const typed = readings[m.key]?.trim() ?? "";
       const seen = look(m, typed);
       if (!typed || seen?.bad) return setNote(seen?.text ?? `${m.name} is missing.`);
     }
-    const now = JSON.stringify(readings);
-    const r = await send({
-      id: runId,
-      buildId,
-      protocolVersionId,
-      state: "valid",
-      readings,
-      conditions: settings,
-      seriesId,
-      sure: asked === now,
-    });
-    if (r && !r.ok && (r.fields as Record<string, string> | undefined)?.sure) setAsked(now);
+    setBusy(true);
+    setNote("");
+    box.add({ buildId, protocolVersionId, state: "valid", readings, conditions: settings, seriesId });
   }
   return (
     <form
       className="grid gap-3"
       onSubmit={(e) => {
         e.preventDefault();
-        void save();
+        save();
       }}
     >
       <p className="text-soft">{words}</p>
@@ -94,6 +106,7 @@ export function SeriesAttempt({
           {note}
         </p>
       </div>
+      <Waiting items={box.waiting} words={(x) => attemptWords(measures, x)} onRetry={box.retry} onDrop={box.drop} />
     </form>
   );
 }

