@@ -18,6 +18,8 @@ export interface TeamRecord {
   readonly trends?: readonly string[];
   /** Failures that a later build was made without answering. */
   readonly passedOver?: number;
+  /** Changes that a review decided on and a later build does not carry, in the words that decided them. */
+  readonly decided?: readonly string[];
 }
 
 export interface Flag {
@@ -87,6 +89,8 @@ export function teamFlags(teams: readonly TeamRecord[], sessionsLeft: number, be
     for (const l of [...t.overLimits, ...(t.trends ?? [])]) reasons.push(l);
     if (t.passedOver)
       reasons.push(`${t.passedOver} failure${t.passedOver === 1 ? "" : "s"} not answered by the build that followed`);
+    for (const what of t.decided ?? [])
+      reasons.push(`decided in a review and not carried to the next build: “${what}”`);
     return reasons.map((reason) => ({ team: t.id, reason }));
   });
 }

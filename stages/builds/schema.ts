@@ -32,6 +32,8 @@ export const build = yup.object({
     ),
   /** Failures of earlier builds that this one answers. */
   closes: c.ids(40),
+  /** Actions that reviews decided on and this build carries out. */
+  carries: c.ids(40),
   physical: yup.boolean().default(false),
 });
 

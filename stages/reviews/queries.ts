@@ -134,3 +134,14 @@ export const ofReview = async (sql: Tx, id: string) => {
   >`SELECT project_id, team_id FROM review WHERE id = ${id}`;
   return r ? { project: r.projectId, team: r.teamId } : null;
 };
+
+/** What reviews decided for a team and nobody has closed yet, the oldest first. */
+export const openActionsOf = (teamId: string) => db()<
+  { id: row.ActionItem["id"]; what: row.ActionItem["what"]; review: row.Review["title"] }[]
+>`
+  SELECT a.id, a.what, r.title AS review
+  FROM action_item a
+  JOIN review r ON r.id = a.review_id
+  WHERE a.team_id = ${teamId} AND a.closed_at IS NULL
+  ORDER BY r.held_on, a.id
+`;

@@ -14,12 +14,21 @@ import { flagsIn } from "./view";
 /** A team for each action that is overdue, and for each failure that a later build was made without answering. */
 const leftIn = (projectIds: readonly string[], today: string) => {
   const sql = db();
-  return sql<{ projectId: row.ActionItem["projectId"]; teamId: row.Team["id"]; failure: boolean }[]>`
-    SELECT project_id, team_id, false AS failure
-    FROM action_item
-    WHERE project_id IN ${sql(projectIds)} AND closed_at IS NULL AND due_on < ${today}
+  return sql<
+    {
+      projectId: row.ActionItem["projectId"];
+      teamId: row.Team["id"];
+      kind: "overdue" | "passed over" | "decided";
+      what: string;
+    }[]
+  >`
+    SELECT a.project_id, a.team_id, CASE WHEN a.due_on < ${today} THEN 'overdue' ELSE 'decided' END AS kind, a.what
+    FROM action_item a
+    JOIN review r ON r.id = a.review_id
+    WHERE a.project_id IN ${sql(projectIds)} AND a.closed_at IS NULL
+      AND (a.due_on < ${today} OR EXISTS (SELECT FROM build l WHERE l.team_id = a.team_id AND l.built_on > r.held_on))
     UNION ALL
-    SELECT f.project_id, b.team_id, true
+    SELECT f.project_id, b.team_id, 'passed over', f.mode
     FROM failure f
     JOIN build b ON b.id = f.build_id
     WHERE f.project_id IN ${sql(projectIds)} AND f.closed_by IS NULL
@@ -31,9 +40,13 @@ type Left = Awaited<ReturnType<typeof leftIn>>[number];
 
 /** The same of one project, as the flags take it. */
 const splitLeft = (left: readonly Left[], projectId: string) => {
-  const of = (failure: boolean) =>
-    left.filter((x) => x.projectId === projectId && x.failure === failure).map((x) => x.teamId as string);
-  return { overdue: of(false), passedOver: of(true) };
+  const of = (kind: Left["kind"]) => left.filter((x) => x.projectId === projectId && x.kind === kind);
+  const teams = (kind: Left["kind"]) => of(kind).map((x) => x.teamId as string);
+  return {
+    overdue: teams("overdue"),
+    passedOver: teams("passed over"),
+    decided: of("decided").map((x) => ({ team: x.teamId as string, what: x.what })),
+  };
 };
 
 /** The teams of a project that want a look, each with the reason, from what its page has loaded already. */

@@ -10,6 +10,7 @@ const around = {
   calendars,
   overdue: [] as string[],
   passedOver: [] as string[],
+  decided: [] as { team: string; what: string }[],
   milestones: [] as ReturnType<typeof aMilestone>[],
 };
 const teams = [aTeam("Alder"), aTeam("Birch"), aTeam("Cedar")];
@@ -119,5 +120,15 @@ test("failures that a later build did not answer are counted by team", () => {
   expect(reasons(aState({ teams: teams.slice(1), builds }), { passedOver: ["Birch", "Birch", "Cedar"] })).toEqual([
     "Birch: 2 failures not answered by the build that followed",
     "Cedar: 1 failure not answered by the build that followed",
+  ]);
+});
+
+test("what a review decided and a later build does not carry is said in the words that decided it", () => {
+  const decided = [
+    { team: "Birch", what: "Lighter lever" },
+    { team: "Elsewhere", what: "Another team's" },
+  ];
+  expect(reasons(aState({ teams: teams.slice(1), builds }), { decided })).toEqual([
+    "Birch: decided in a review and not carried to the next build: “Lighter lever”",
   ]);
 });

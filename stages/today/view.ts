@@ -52,9 +52,11 @@ export function flagsIn(
     readonly milestones: readonly Milestone[];
     /** A team for each failure that a later build was made without answering. */
     readonly passedOver: readonly string[];
+    /** What reviews decided and a build made since does not carry, with its team. */
+    readonly decided: readonly { readonly team: string; readonly what: string }[];
   },
 ): Flag[] {
-  const { today, end, calendars, overdue, milestones, passedOver } = around;
+  const { today, end, calendars, overdue, milestones, passedOver, decided } = around;
   const primary = state.protocols[0];
   const first = [...calendars.values()][0] ?? [];
   const musts = state.requirements.filter((r) => r.priority === "must");
@@ -85,6 +87,7 @@ export function flagsIn(
         ),
       ),
       passedOver: passedOver.filter((team) => team === t.id).length,
+      decided: decided.filter((d) => d.team === t.id).map((d) => d.what),
     };
   });
   const left = first.filter((s) => s.date > today && s.date <= end).length;

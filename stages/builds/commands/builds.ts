@@ -175,6 +175,13 @@ export const saveBuild = command({
         WHERE f.id IN ${sql(input.closes)} AND f.closed_by IS NULL AND b.id = f.build_id AND b.id <> ${id}
           AND b.team_id = ${input.teamId}
       `;
+    if (input.carries.length)
+      await sql`
+        UPDATE action_item
+        SET closed_at = app_now(), closed_by = ${by}, closing_evidence = ${`G${number}: ${input.whatChanged}`},
+          version = version + 1
+        WHERE id IN ${sql(input.carries)} AND team_id = ${input.teamId} AND closed_at IS NULL
+      `;
     await noteBuildEvidence(sql, projectId, id, revision, before, row, by);
     return { id, number };
   },

@@ -1,5 +1,7 @@
 // What failed, what a build is made of and what it was made from, against the database.
 import type { Actor } from "@/core/access/can";
+import { db } from "@/platform/db/db";
+import { openActionsOf } from "@/stages/reviews/queries";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
@@ -145,4 +147,29 @@ describe("a parts list", () => {
     expect(await ok(copyPartLines, mate, { buildId: id, fromId: w.build })).toEqual({ copied: 0 });
     expect((await refused(copyPartLines, mate, { buildId: id, fromId: id })).message).toContain("The other build");
   });
+});
+
+test("what a review decided is closed by the build that carries it out, and said of a build that does not", async () => {
+  await db()`UPDATE review SET held_on = '2027-01-20' WHERE id = ${w.review}`;
+  await db()`UPDATE action_item SET due_on = '2027-06-01', what = 'Lighter lever' WHERE id = ${w.action}`;
+  const says = async () => (await flagsWaiting([w.projectId], "2027-03-01")).find((x) => x.who === "Alder")?.what ?? "";
+  const open = async () => (await openActionsOf(w.a)).map((a) => a.what);
+  await next();
+  expect(await says()).toContain("decided in a review and not carried to the next build: “Lighter lever”");
+  expect(await open()).toEqual(["Lighter lever"]);
+  const { number } = await next({ whatChanged: "A hollow lever", carries: [w.action] });
+  expect(await says()).not.toContain("decided in a review");
+  expect(await open()).toEqual([]);
+  const [closed] = await db()`SELECT closing_evidence, closed_by FROM action_item WHERE id = ${w.action}`;
+  expect(closed).toEqual({ closingEvidence: `G${number}: A hollow lever`, closedBy: (mate as { name: string }).name });
+});
+
+test("a build closes no other team's actions", async () => {
+  await db()`
+    UPDATE action_item
+    SET team_id = ${w.b}, closed_at = NULL, closed_by = NULL, closing_evidence = NULL
+    WHERE id = ${w.action}
+  `;
+  await next({ carries: [w.action] });
+  expect((await openActionsOf(w.b)).length).toBe(1);
 });

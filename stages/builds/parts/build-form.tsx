@@ -60,6 +60,7 @@ export function BuildForm({
   parents,
   others,
   open,
+  decided,
   predictedUnit,
   currency,
   units,
@@ -75,6 +76,8 @@ export function BuildForm({
   others: Option[];
   /** Failures of the team's builds that no build answers yet. */
   open: Option[];
+  /** What reviews decided and is still open. */
+  decided: Option[];
   predictedUnit: string;
   currency: string;
   units: ProjectUnits;
@@ -84,7 +87,7 @@ export function BuildForm({
       schema={build}
       action={saveBuildAction}
       fixed={{ teamId, id, version }}
-      defaults={{ ...defaults, closes: [], physical: false }}
+      defaults={{ ...defaults, closes: [], carries: [], physical: false }}
       submit={id ? "Save" : "Record the build"}
       saved="The build is recorded."
       goTo={`/p/${slug}/builds/:id`}
@@ -108,6 +111,14 @@ export function BuildForm({
           label="This build answers"
           options={open}
           hint="What failed before and is not answered by a build yet."
+        />
+      )}
+      {decided.length > 0 && (
+        <ChoiceField
+          name="carries"
+          label="This build carries out"
+          options={decided}
+          hint="What reviews decided and is still open. Ticked, it is closed by this build, with what changed."
         />
       )}
       <TextArea

@@ -5,6 +5,7 @@ import { projectPage } from "@/platform/pages/page";
 import { asEntered } from "@/platform/schema/fields";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { gateBefore } from "@/stages/plan/queries/gates";
+import { openActionsOf } from "@/stages/reviews/queries";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import Link from "@/ui/link";
 import { Caution, PageHead } from "@/ui/page";
@@ -28,6 +29,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
   const mine = builds.filter((x) => x.teamId === owner.id && x.id !== b?.id);
   const primary = protocols[0] && primaryOf(protocols[0].definition);
   const last = mine.at(-1);
+  const decided = await openActionsOf(owner.id);
   const gate = b ? [] : (await gateBefore(p.id, owner.id, "final")).says;
   const named = (x: Build) => ({ value: x.id as string, label: `${x.team} G${x.number}` });
   const open = failures.filter((f) => f.teamId === owner.id && f.closedBy === null && f.buildId !== b?.id);
@@ -77,6 +79,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
         units={page.frame.units}
         parents={mine.map(named)}
         others={builds.filter((x) => x.teamId !== owner.id).map(named)}
+        decided={decided.map((a) => ({ value: a.id as string, label: `${a.what} (${a.review})` }))}
         open={open.map((f) => ({ value: f.id as string, label: `${f.mode} (G${f.build})` }))}
         defaults={{
           stage: b?.stage ?? last?.stage ?? "mock-up",
