@@ -14,6 +14,11 @@ test.each([
     { rule: "mean", unit: "N", stretch: "0" },
     ["F: say how long the steadiest stretch is, in seconds, for example 5."],
   ],
+  [
+    "s",
+    { rule: "crossing", unit: "°C", level: "8", towards: "warm" },
+    ["F: “warm” is no value in °C for the curve to tend to."],
+  ],
   ["s", { rule: "beyond", unit: "V", level: "" }, ["F: say which level is passed, in V."]],
   [
     "N",
@@ -29,7 +34,7 @@ test("every rule is checked, read and stored", () => {
     const take = { rule, unit: "kW", ...full };
     const time = rule === "crossing" || rule === "beyond";
     expect(checkTake({ name: "P", unit: time ? "min" : rule === "integral" ? "J" : "W" }, take)).toEqual([]);
-    expect(takingOf(take)).toEqual({ rule, stretch: 5, level: 8, way: "up" });
+    expect(takingOf(take)).toEqual({ rule, stretch: 5, level: 8, way: "up", towards: undefined });
     expect(takenSi(take, 2)).toBe(time ? "2" : "2000");
   }
   expect(takingOf({ rule: "crossing", unit: "V" })).toMatchObject({ level: undefined, way: "up" });

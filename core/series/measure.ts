@@ -15,6 +15,8 @@ export interface Take {
   /** In the instrument's unit, of a crossing or a time beyond. */
   readonly level?: string;
   readonly way?: CrossingWay;
+  /** In the instrument's unit: what a curve that ends before the crossing tends to, so that it can be extrapolated. */
+  readonly towards?: string;
 }
 
 /** A second, as a dimension. */
@@ -52,6 +54,8 @@ export function checkTake(measure: { readonly name: string; readonly unit: strin
     problems.push(`${measure.name}: say how long the steadiest stretch is, in seconds, for example 5.`);
   if (take.rule === "crossing" && take.stretch && !(number(take.stretch) && Number(take.stretch) >= 0))
     problems.push(`${measure.name}: “${take.stretch}” is no number of seconds for a crossing to last.`);
+  if (take.rule === "crossing" && take.towards && !number(take.towards))
+    problems.push(`${measure.name}: “${take.towards}” is no value in ${take.unit} for the curve to tend to.`);
   if ((take.rule === "crossing" || take.rule === "beyond") && !number(take.level))
     problems.push(`${measure.name}: say which level is passed, in ${take.unit}.`);
   const wanted = parseUnit(measure.unit)?.dimension;
@@ -82,6 +86,7 @@ export const takingOf = (take: Take): Taking => ({
   stretch: take.stretch ? Number(take.stretch) : undefined,
   level: take.level ? Number(take.level) : undefined,
   way: take.way ?? "up",
+  towards: take.towards ? Number(take.towards) : undefined,
 });
 
 /**

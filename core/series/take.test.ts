@@ -31,6 +31,31 @@ test("noise about the level is no crossing where it has to stay beyond", () => {
   ).toBeNull();
 });
 
+describe("a crossing that the series does not reach", () => {
+  // Newton's law with 32 °C around it and a time constant of 20,000 s: 8 °C is passed after 20000 · ln(27/24) s.
+  const cooling = (seconds: number) => {
+    const t = Array.from({ length: seconds / 60 }, (_, i) => i * 60);
+    return { t, v: t.map((x) => 32 - 27 * Math.exp(-x / 20_000)) };
+  };
+  const rule = { rule: "crossing", level: 8, way: "up", towards: 32 } as const;
+  const after = 20_000 * Math.log(27 / 24);
+  test("is extrapolated along the curve, and says so", () => {
+    const { value: taken, working } = takeFrom(rule, cooling(1800), "°C");
+    expect(taken!.value).toBeCloseTo(after, 4);
+    expect([taken!.from, taken!.to]).toEqual([1200, 1740]);
+    expect(working.warnings).toEqual(["Extrapolated: the series ends at 1740 s, before 8.000 °C."]);
+    expect(working.steps[0]).toContain("the last 10 samples tend to 32.00 °C with a time constant of 20000 s");
+  });
+  test("is not where it was reached, where the curve does not tend there, or where nothing is told", () => {
+    expect(takeFrom(rule, cooling(3600), "°C").working.warnings).toEqual([]);
+    expect(value({ ...rule, towards: undefined }, cooling(1800), "°C")).toBeNull();
+    expect(value({ ...rule, towards: 7 }, cooling(1800), "°C")).toBeNull();
+    expect(value(rule, { t: [0, 60, 120, 180], v: [7, 6, 5, 4] }, "°C")).toBeNull();
+    expect(value(rule, { t: [0, 60, 120, 180], v: [5, 5, 5, 5] }, "°C")).toBeNull();
+    expect(value(rule, { t: [0, 60], v: [5, 32] }, "°C")).not.toBeNull();
+  });
+});
+
 test("what the samples do not hold is said, never guessed", () => {
   const said = (...args: Parameters<typeof takeFrom>) => takeFrom(...args).working.warnings.join(" ");
   expect(said({ rule: "peak" }, { t: [], v: [] }, "N")).toBe("There is no sample in this part.");

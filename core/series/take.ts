@@ -18,6 +18,8 @@ export interface Taking {
   /** Of a crossing or a time beyond: the level, and which way it is passed. */
   readonly level?: number;
   readonly way?: CrossingWay;
+  /** Of a crossing that the series does not reach: what the curve tends to, exponentially. */
+  readonly towards?: number;
 }
 
 /** A part of a series, in seconds. */
@@ -70,6 +72,38 @@ function steadiest(t: ArrayLike<number>, v: ArrayLike<number>, from: number, to:
   return best;
 }
 
+/**
+ * When a curve that tends to a value exponentially (Newton's law of cooling) reaches a level: the last third of its
+ * samples is fitted by a straight line of ln|v − towards| (least squares). Null where it does not tend there.
+ */
+function extrapolated(
+  t: ArrayLike<number>,
+  v: ArrayLike<number>,
+  from: number,
+  to: number,
+  towards: number,
+  level: number,
+) {
+  const first = to - Math.max(2, Math.floor((to - from) / 3));
+  if (first < from) return null;
+  const base = t[first]!;
+  let [n, st, sy, stt, sty] = [0, 0, 0, 0, 0];
+  for (let i = first; i < to; i++) {
+    const [x, y] = [t[i]! - base, Math.log(Math.abs(v[i]! - towards))];
+    if (!Number.isFinite(y)) return null;
+    n++;
+    st += x;
+    sy += y;
+    stt += x * x;
+    sty += x * y;
+  }
+  const slope = (n * sty - st * sy) / (n * stt - st * st);
+  const at = base + (Math.log(Math.abs(level - towards)) - (sy - slope * st) / n) / slope;
+  // The level lies between where the curve is and where it goes.
+  const ahead = (level - v[to - 1]!) * (towards - level) > 0;
+  return slope < 0 && ahead && Number.isFinite(at) && at > t[to - 1]! ? { at, tau: -1 / slope, n, first } : null;
+}
+
 /** The time at which a line between two samples meets a level. */
 const meets = (t0: number, v0: number, t1: number, v1: number, level: number) =>
   v1 === v0 ? t1 : t0 + ((level - v0) / (v1 - v0)) * (t1 - t0);
@@ -83,6 +117,13 @@ const meets = (t0: number, v0: number, t1: number, v1: number, level: number) =>
  * @example
  * takeFrom({ rule: "crossing", level: 8, way: "up" }, { t: [0, 60, 120], v: [5, 7, 9] }, "°C").value.value
  * // => 90
+ * @example
+ * takeFrom(
+ *   { rule: "crossing", level: 8, towards: 10 },
+ *   { t: [0, 60, 120, 180], v: [2, 4, 5.5, 6.625] },
+ *   "°C",
+ * ).value.value.toFixed(0)
+ * // => "289"
  * @example
  * takeFrom({ rule: "integral" }, { t: [0, 2, 4], v: [1, 3, 3] }, "W").value.value
  * // => 10
@@ -178,6 +219,17 @@ export function takeFrom(rule: Taking, { t, v }: Samples, unit: string, window?:
             shown,
           ),
         ]);
+      }
+      const later = rule.towards === undefined ? null : extrapolated(t, v, start, end, rule.towards, level);
+      if (later) {
+        const taken = done(words, { value: later.at, from: t[later.first]!, to: t[end - 1]! }, "s", [
+          `the last ${later.n} samples tend to ${formatNumber(rule.towards!)} ${unit} with a time constant of ` +
+            `${formatNumber(later.tau)} s`,
+        ]);
+        const warnings = [
+          `Extrapolated: the series ends at ${formatNumber(t[end - 1]!)} s, before ${formatNumber(level)} ${unit}.`,
+        ];
+        return { ...taken, working: { ...taken.working, warnings } };
       }
       const stayed = before(v[end - 1]!) ? "is not reached" : "is passed already at the start";
       return none(words, `${formatNumber(level)} ${unit} ${stayed}.`);

@@ -48,6 +48,7 @@ export const protocolDefinition = yup.object({
             stretch: number(),
             level: number(),
             way: c.oneOf(crossingWay),
+            towards: number(),
           })
           .default(undefined)
           .optional(),

@@ -20,6 +20,7 @@ export const blankReading = {
   takenStretch: "",
   takenLevel: "",
   takenWay: "up",
+  takenTowards: "",
 };
 const { TextField, SelectField } = fieldsFor<typeof blankReading>();
 const numbers = [
@@ -51,6 +52,9 @@ function Taking({ at }: { at: string }) {
           <div className="w-32">
             <SelectField name="takenWay" label="Passed" options={crossingWay.options} />
           </div>
+          {rule === "crossing" && (
+            <TextField name="takenTowards" label="Tends to" placeholder="not told" className="w-22" />
+          )}
         </>
       )}
     </>

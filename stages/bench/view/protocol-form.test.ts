@@ -32,6 +32,7 @@ const typed = (more: Partial<TypedMeasure>) =>
           takenStretch: "",
           takenLevel: "",
           takenWay: "up",
+          takenTowards: "",
           ...more,
         },
       ],
@@ -53,7 +54,7 @@ test("what is not a number loses the unit and the range that were typed before",
 });
 
 test("a rule for a series keeps what it needs, and its unit is the reading's unless another one is written", () => {
-  const level = { takenLevel: "8", takenStretch: "5", takenWay: "down" } as const;
+  const level = { takenLevel: "8", takenStretch: "5", takenWay: "down", takenTowards: "32" } as const;
   expect(typed({ taken: "peak", ...level })).toMatchObject({ take: { rule: "peak", unit: "kg" } });
   expect(typed({ taken: "mean", ...level })?.take).toEqual({ rule: "mean", unit: "kg", stretch: "5" });
   expect(typed({ taken: "crossing", takenUnit: " °C ", ...level })?.take).toEqual({
@@ -62,6 +63,7 @@ test("a rule for a series keeps what it needs, and its unit is the reading's unl
     stretch: "5",
     level: "8",
     way: "down",
+    towards: "32",
   });
   expect(typed({ kind: "count", taken: "peak" })?.take).toBeUndefined();
 });

@@ -13,6 +13,7 @@ export interface TypedMeasure extends Omit<Measure, "levels" | "kind" | "take"> 
   readonly takenStretch: string;
   readonly takenLevel: string;
   readonly takenWay: CrossingWay;
+  readonly takenTowards: string;
 }
 
 /** A protocol as it is typed: its cautions and its steps a line each. */
@@ -42,6 +43,7 @@ export function typedProtocol(d: ProtocolDefinition): TypedProtocol {
         takenStretch: take?.stretch ?? "",
         takenLevel: take?.level ?? "",
         takenWay: take?.way ?? "up",
+        takenTowards: take?.towards ?? "",
       })),
     },
     safetyText: d.safety.join("\n"),
@@ -51,7 +53,7 @@ export function typedProtocol(d: ProtocolDefinition): TypedProtocol {
 
 /** A reading from its row of the form; what is not a number has neither unit nor resolution of its own. */
 function measureOf(typed: TypedMeasure): Measure {
-  const { kind, levelsText, taken, takenUnit, takenStretch, takenLevel, takenWay, ...m } = typed;
+  const { kind, levelsText, taken, takenUnit, takenStretch, takenLevel, takenWay, takenTowards, ...m } = typed;
   if (kind === "number") {
     if (!taken) return m;
     const crosses = taken === "crossing" || taken === "beyond";
@@ -60,6 +62,7 @@ function measureOf(typed: TypedMeasure): Measure {
       unit: takenUnit.trim() || m.unit,
       ...((taken === "mean" || (taken === "crossing" && takenStretch)) && { stretch: takenStretch }),
       ...(crosses && { level: takenLevel, way: takenWay }),
+      ...(taken === "crossing" && takenTowards && { towards: takenTowards }),
     };
     return { ...m, take };
   }

@@ -149,7 +149,7 @@ describe("a parts list", () => {
   });
 });
 
-test("what a review decided is closed by the build that carries it out, and said of a build that does not", async () => {
+test("what a review decided is closed by the build that carries it out, and said of one that does not", async () => {
   await db()`UPDATE review SET held_on = '2027-01-20' WHERE id = ${w.review}`;
   await db()`UPDATE action_item SET due_on = '2027-06-01', what = 'Lighter lever' WHERE id = ${w.action}`;
   const says = async () => (await flagsWaiting([w.projectId], "2027-03-01")).find((x) => x.who === "Alder")?.what ?? "";
