@@ -90,7 +90,11 @@ test("who asks from a number on is told at once of what was written since and is
   const ask = async (since: number, about: string[]) =>
     until((await watch(w.projectId, stop.signal, "mara", about, since)).body!.getReader(), "event: ready");
   const now = Number(/id: (\d+)\nevent: ready/.exec(await ask(0, []))![1]);
+  // What has not reached this process yet may have been about anything: somebody hears of it first.
+  const heard = (await watch(w.projectId, stop.signal, "mara", ["team"])).body!.getReader();
+  await until(heard, "event: ready");
   await ok(createTeam, boss, { projectId: w.projectId, name: "Late", sectionId: w.section });
+  await until(heard, "event: change");
   expect(await ask(now, ["team"])).toContain(`id: ${now + 1}\nevent: change`);
   expect(await ask(now, ["milestone"])).not.toContain("event: change");
   expect(await ask(now + 1, ["team"])).not.toContain("event: change");
