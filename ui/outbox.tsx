@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
+import { readKept, keep as write } from "./kept";
 import { sentByUs } from "./own-requests";
 
 interface Waiting<T> {
@@ -53,13 +54,8 @@ export function useOutbox<T extends { id: string }>(
     (next: Waiting<T>[]) => {
       list.current = next;
       setItems(next);
-      try {
-        const stay = next.filter((x) => !x.sent);
-        if (stay.length) localStorage.setItem(key, JSON.stringify(stay));
-        else localStorage.removeItem(key);
-      } catch {
-        // Storage is full or closed: what waits lives as long as the page.
-      }
+      const stay = next.filter((x) => !x.sent);
+      write(key, stay.length ? JSON.stringify(stay) : null);
     },
     [key],
   );
@@ -96,7 +92,7 @@ export function useOutbox<T extends { id: string }>(
   }, [keep, router]);
   useEffect(() => {
     try {
-      const kept = JSON.parse(localStorage.getItem(key) ?? "[]") as Waiting<T>[];
+      const kept = JSON.parse(readKept(key) ?? "[]") as Waiting<T>[];
       if (kept.length) keep(kept.map((x) => ({ ...x, problem: undefined })));
     } catch {
       // Nothing that can be read was kept.
@@ -131,23 +127,12 @@ export function useOutbox<T extends { id: string }>(
 export function useDraft(name: string): [string, (text: string) => void] {
   const key = `ironstone.draft.${name}`;
   const [text, setText] = useState("");
-  useEffect(() => {
-    try {
-      setText(localStorage.getItem(key) ?? "");
-    } catch {
-      /* closed storage */
-    }
-  }, [key]);
+  useEffect(() => setText(readKept(key) ?? ""), [key]);
   return [
     text,
     (next) => {
       setText(next);
-      try {
-        if (next) localStorage.setItem(key, next);
-        else localStorage.removeItem(key);
-      } catch {
-        /* closed storage */
-      }
+      write(key, next);
     },
   ];
 }

@@ -2,6 +2,7 @@
 
 import { useEffect, useRef } from "react";
 import type { ActionResult, Send } from "./form/result";
+import { keep, readKept } from "./kept";
 import { useOutbox } from "./outbox";
 
 interface Handed {
@@ -68,18 +69,11 @@ export function useSheetDraft<T>(name: string, put: (draft: T) => void) {
   restore.current = put;
   useEffect(() => {
     try {
-      const kept = localStorage.getItem(key);
+      const kept = readKept(key);
       if (kept) restore.current(JSON.parse(kept) as T);
     } catch {
       // Nothing that can be read was kept.
     }
   }, [key]);
-  return (draft: T | null) => {
-    try {
-      if (draft) localStorage.setItem(key, JSON.stringify(draft));
-      else localStorage.removeItem(key);
-    } catch {
-      // Storage is full or closed: what was typed lives as long as the page.
-    }
-  };
+  return (draft: T | null) => keep(key, draft && JSON.stringify(draft));
 }

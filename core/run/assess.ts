@@ -5,7 +5,7 @@ import { decimalsFor, formatNumber, fromSi, knownUnit, spanToSi, toSi } from "..
 import type { RunState } from "../vocabulary/runs";
 import { runState } from "../vocabulary/runs";
 import { type Computed, makeWorking, type WorkingInput } from "../working/working";
-import { implausible, type ProtocolDefinition } from "./protocol";
+import { implausible, outsideTolerance, type ProtocolDefinition } from "./protocol";
 import { levelName, levelsOf, unitAfter } from "./reading";
 
 /** What was recorded of one run. Values are SI decimal texts by symbol. */
@@ -103,8 +103,7 @@ export function assessRun(p: ProtocolDefinition, run: RecordedRun): AssessedRun 
       ...source,
     };
     if (si === undefined) continue;
-    const off = fromSi(si, c.unit).minus(c.target).abs();
-    if (off.gt(c.tolerance)) {
+    if (outsideTolerance(c, si)) {
       inside = false;
       const [low, high] = [new Decimal(c.target).minus(c.tolerance), new Decimal(c.target).plus(c.tolerance)];
       reasons.push(`${c.name} ${unitAfter(shown, c.unit)}, outside ${low} to ${unitAfter(String(high), c.unit)}`);

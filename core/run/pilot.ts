@@ -1,8 +1,7 @@
-import Decimal from "decimal.js";
 import { decimalsFor, formatNumber, fromSi } from "../quantity/quantity";
 import { describe } from "../stats/describe";
 import type { AssessedRun, RecordedRun } from "./assess";
-import { type ProtocolDefinition, primaryOf } from "./protocol";
+import { outsideTolerance, type ProtocolDefinition, primaryOf } from "./protocol";
 import { unitAfter } from "./reading";
 
 /** How a condition wandered over pilot runs, in its unit. */
@@ -69,8 +68,8 @@ export function scatterOf(
   const conditions = p.conditions.flatMap((c): Scatter[] => {
     const read = runs
       .filter((r) => r.state !== "void" && r.conditions[c.key] !== undefined)
-      .map((r) => ({ id: r.id, exact: fromSi(r.conditions[c.key]!, c.unit) }));
-    const values = read.map((r) => r.exact.toNumber());
+      .map((r) => ({ id: r.id, si: r.conditions[c.key]! }));
+    const values = read.map((r) => fromSi(r.si, c.unit).toNumber());
     const d = describe(values);
     if (!d) return [];
     const both = read.flatMap((r, i) => {
@@ -89,7 +88,7 @@ export function scatterOf(
         high: d.max,
         sd: d.sd,
         share: d.sd === null ? null : tolerance > 0 ? (2 * d.sd) / tolerance : d.sd > 0 ? Number.POSITIVE_INFINITY : 0,
-        outside: read.filter((r) => r.exact.minus(c.target).abs().gt(new Decimal(c.tolerance))).length,
+        outside: read.filter((r) => outsideTolerance(c, r.si)).length,
         withResult:
           numbers && both.length > 3
             ? correlation(

@@ -3,6 +3,7 @@ import { checkFormula } from "../formula/check";
 import { symbolsIn } from "../formula/show";
 import type { AttemptsPolicy } from "../points/attempts";
 import type { Dimension } from "../quantity/dimension";
+import { fromSi } from "../quantity/quantity";
 import { parseUnit } from "../quantity/units";
 import { checkTake, type Take } from "../series/measure";
 import type { AttemptMethod, Better } from "../vocabulary/runs";
@@ -195,6 +196,15 @@ function checkKind(m: Measure): string[] {
   if (names.some((n) => /^[-+\d.,]*$/.test(n))) return [`${m.name}: a level is a word, not a number.`];
   return new Set(names).size < names.length ? [`${m.name}: each level has a name of its own.`] : [];
 }
+
+/**
+ * Whether a condition as it was measured leaves its tolerance.
+ * @param si the measured value in SI, as decimal text
+ * @example
+ * outsideTolerance({ key: "h", name: "Lift", unit: "m", target: "1.60", tolerance: "0.01" }, "1.611") // => true
+ */
+export const outsideTolerance = (c: Condition, si: Decimal.Value): boolean =>
+  fromSi(si, c.unit).minus(c.target).abs().gt(c.tolerance);
 
 /** Why a foul cannot count as zero. */
 export const noZero =

@@ -19,7 +19,8 @@ CREATE TABLE series (
   CHECK ((from_t IS NULL) = (to_t IS NULL))
 );
 CREATE INDEX ON series (project_id);
-CREATE INDEX ON series (build_id, protocol_version_id);
+CREATE INDEX ON series (build_id);
+CREATE INDEX ON series (protocol_version_id);
 CREATE INDEX ON series (run_id);
 
 -- Its samples in blocks, each with its extent: a curve that is drawn small needs no more of it.
@@ -35,3 +36,19 @@ CREATE TABLE series_block (
   samples text NOT NULL,
   PRIMARY KEY (series_id, number)
 );
+
+-- A series leans on its protocol's version as a run does.
+CREATE OR REPLACE FUNCTION keep_frozen() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  IF TG_TABLE_NAME = 'protocol_version' THEN
+    IF NEW.definition IS DISTINCT FROM OLD.definition AND (
+      EXISTS (SELECT FROM run WHERE protocol_version_id = OLD.id)
+      OR EXISTS (SELECT FROM series WHERE protocol_version_id = OLD.id)
+    ) THEN
+      RAISE EXCEPTION 'protocol version % is frozen: a run or a series leans on it', OLD.id;
+    END IF;
+  ELSIF NEW.protocol_version_id IS DISTINCT FROM OLD.protocol_version_id THEN
+    RAISE EXCEPTION 'run % belongs to one protocol version', OLD.id;
+  END IF;
+  RETURN NEW;
+END $$;

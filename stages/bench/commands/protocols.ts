@@ -4,6 +4,7 @@ import { checkProtocol, type ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
 import { protocolActs } from "../acts";
+import { leanedOn } from "../queries/runs";
 import * as s from "../schema";
 
 /** A protocol; while no run leans on its version it is edited in place, afterwards a new version is made. */
@@ -34,10 +35,7 @@ export const saveProtocol = command({
       { id: row.ProtocolVersion["id"]; number: row.ProtocolVersion["number"]; definition: object; used: boolean }[]
     >`
       SELECT
-        id, number, definition,
-        EXISTS (
-          SELECT FROM run WHERE protocol_version_id = v.id
-        ) OR EXISTS (SELECT FROM event WHERE protocol_version_id = v.id) AS used
+        id, number, definition, ${leanedOn(sql)} AS used
       FROM protocol_version v
       WHERE protocol_id = ${input.id}
       ORDER BY number DESC

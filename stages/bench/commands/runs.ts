@@ -7,22 +7,19 @@ import type { Tx } from "@/platform/db/db";
 import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { noteRunEvidence } from "@/platform/evidence/record";
 import { runActs } from "../acts";
-import { takenOf } from "../queries/series";
+import { seriesOf, takenOf } from "../queries/series";
 import * as s from "../schema";
 import { ofBuild, ofRun } from "./subjects";
 
 /** The reading that an attempt takes from a series of the same build and protocol. */
 async function readSeries(sql: Tx, id: string, buildId: string, versionId: string) {
-  const [series] = await sql<{ key: row.Series["key"]; runId: row.Series["runId"] }[]>`
-    SELECT key, run_id
-    FROM series
-    WHERE id = ${id} AND build_id = ${buildId} AND protocol_version_id = ${versionId} FOR UPDATE
-  `;
-  const { key, runId } = found(series, "This series");
-  if (runId) refuse("An attempt was taken from this series already.", "seriesId");
-  const { si, working } = await takenOf(id, sql);
+  await sql`SELECT FROM series WHERE id = ${id} FOR UPDATE`;
+  const mine = (await seriesOf({ id }, sql)).filter((s) => s.buildId === buildId && s.protocolVersionId === versionId);
+  const series = found(mine[0], "This series");
+  if (series.runId) refuse("An attempt was taken from this series already.", "seriesId");
+  const { si, working } = await takenOf(series, sql);
   if (si === null) refuse(`Nothing can be taken from this series: ${working.warnings.join(" ")}`, "seriesId");
-  return { key, si };
+  return { key: series.key, si };
 }
 
 export const recordRun = command({

@@ -6,7 +6,7 @@ import { db } from "@/platform/db/db";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
-import { protocolsOf, runsOf } from "../queries/runs";
+import { isLeanedOn, protocolsOf, runsOf } from "../queries/runs";
 import { curveOf, samplesOf, seriesCsv, seriesOf, takenOf } from "../queries/series";
 import { packed } from "../view/samples";
 import { withdrawSeries } from "../withdrawals";
@@ -131,7 +131,7 @@ test("another part may count, with a reason; the attempt's reading follows it", 
     fields: { from: expect.stringContaining("passed already at the start") },
   });
   await ok(chooseSeriesPart, mate, { ...part, from: 250 });
-  const { value, working } = await takenOf(id);
+  const { value, working } = await takenOf((await seriesOf({ id }))[0]!);
   expect([value!.value, working.inputs[1]!.label]).toEqual([300, "chosen part"]);
   const [kept] = await seriesOf({ id });
   expect([kept!.fromT, kept!.toT, kept!.reason]).toEqual([250, 390, "the door was open before"]);
@@ -158,4 +158,30 @@ test("every sample is in the CSV, as it was read", async () => {
   expect((await seriesCsv((await seriesOf({ id }))[0]!)).replace("\ufeff", "")).toBe(
     "Time (s),Hold time (°C)\r\n0,5\r\n1,5.01\r\n2,5.02\r\n",
   );
+});
+
+test("a series or a pilot run holds its protocol's version, and the form is told before it is saved", async () => {
+  const save = (name: string, more: object) => ok(saveProtocol, boss, { projectId: w.projectId, name, ...more });
+  const find = async (name: string) => (await protocolsOf(w.projectId)).find((p) => p.name === name)!;
+  const changed = { ...hold, policy: { ...hold.policy, n: 5 } };
+  for (const name of ["Held by a series", "Held by a pilot"]) {
+    await save(name, { definition: hold });
+    const p = await find(name);
+    expect(await isLeanedOn(p.versionId)).toBe(false);
+    if (name.endsWith("series")) await open({ protocolVersionId: p.versionId });
+    else
+      await ok(recordRun, mate, {
+        ...attempt("", { seriesId: undefined }),
+        protocolVersionId: p.versionId,
+        readings: { th: "5", m: "4" },
+        pilot: true,
+      });
+    expect(await isLeanedOn(p.versionId)).toBe(true);
+    const input = { projectId: w.projectId, id: p.id, version: p.version, name, definition: changed };
+    expect(await refused(saveProtocol, boss, input)).toMatchObject({ fields: { whatChanged: expect.any(String) } });
+    expect((await ok(saveProtocol, boss, { ...input, whatChanged: "Five" })).number).toBe(2);
+    await expect(db()`UPDATE protocol_version SET definition = '{}' WHERE id = ${p.versionId}`).rejects.toThrow(
+      "frozen",
+    );
+  }
 });

@@ -3,7 +3,7 @@ import "server-only";
 import type { ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { runActs } from "../acts";
-import { takenOf } from "../queries/series";
+import { seriesOf, takenOf } from "../queries/series";
 import * as s from "../schema";
 import { extentOf, unpacked, wrongBlock } from "../view/samples";
 import { ofBuild, ofSeries } from "./subjects";
@@ -107,7 +107,8 @@ export const chooseSeriesPart = command({
     await sql`
       UPDATE series SET ${sql({ ...part, reason: input.reason })}, version = version + 1 WHERE id = ${input.id}
     `;
-    const taken = await takenOf(input.id, sql);
+    const [chosen] = await seriesOf({ id: input.id }, sql);
+    const taken = await takenOf(chosen!, sql);
     if (!taken.value) refuse(taken.working.warnings.join(" "), "from");
     if (series.runId) {
       await sql`

@@ -6,7 +6,7 @@ import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
 import type { Protocol } from "../queries/runs";
-import type { BenchView } from "../view/bench";
+import { type BenchView, correctable } from "../view/bench";
 import { AttemptEntry } from "./attempt-entry";
 import { RunTools } from "./run-tools";
 
@@ -32,10 +32,7 @@ export function AttemptsTable({
   builds: Option[];
 }) {
   const d = protocol.definition;
-  const names = [
-    ...d.measures.map((m) => ({ key: m.key, name: headed(m), role: "readings" as const })),
-    ...d.conditions.map((c) => ({ key: c.key, name: headed(c), role: "conditions" as const })),
-  ];
+  const names = correctable(d);
   const read = new Set(d.measures.map((m) => m.key));
   return (
     <DataTable

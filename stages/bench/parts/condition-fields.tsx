@@ -1,13 +1,14 @@
-import { fromSi, parseQuantity } from "@/core/quantity/quantity";
-import type { Condition } from "@/core/run/protocol";
+import { parseQuantity } from "@/core/quantity/quantity";
+import { type Condition, outsideTolerance } from "@/core/run/protocol";
 
 /** What is odd about a condition as it was typed: it cannot be read, or it leaves the tolerance. */
 export function conditionNote(c: Condition, typed: string): { bad: boolean; text: string } | null {
   if (!typed.trim()) return null;
   const parsed = parseQuantity(typed, c.unit);
   if (!parsed.ok) return { bad: true, text: parsed.message };
-  const off = fromSi(parsed.quantity.si, c.unit).minus(c.target).abs().gt(c.tolerance);
-  return off ? { bad: false, text: "outside the tolerance: the run will not be comparable" } : null;
+  return outsideTolerance(c, parsed.quantity.si)
+    ? { bad: false, text: "outside the tolerance: the run will not be comparable" }
+    : null;
 }
 
 /** Conditions as they were measured: they go with every attempt that follows, until they are changed. */

@@ -42,6 +42,21 @@ export const protocolsIn = (projectIds: readonly string[], sql: Tx = db()) => sq
 export const protocolsOf = (projectId: string, sql: Tx = db()): PromiseLike<Protocol[]> =>
   protocolsIn([projectId], sql);
 
+/** Whether something was recorded under a protocol's version `v`: it stays as it was then. */
+export const leanedOn = (sql: Tx) => sql`(
+  EXISTS (SELECT FROM run WHERE protocol_version_id = v.id)
+  OR EXISTS (SELECT FROM series WHERE protocol_version_id = v.id)
+  OR EXISTS (SELECT FROM event WHERE protocol_version_id = v.id)
+)`;
+
+/** The same of one version. */
+export async function isLeanedOn(versionId: string, sql: Tx = db()): Promise<boolean> {
+  const [v] = await sql<{ used: boolean }[]>`
+    SELECT ${leanedOn(sql)} AS used FROM protocol_version v WHERE v.id = ${versionId}
+  `;
+  return v?.used ?? false;
+}
+
 export interface StoredRun extends RecordedRun {
   buildId: row.Run["buildId"];
   teamId: row.Build["teamId"];

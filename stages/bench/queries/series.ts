@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import type { ProtocolDefinition } from "@/core/run/protocol";
+import type { Measure, ProtocolDefinition } from "@/core/run/protocol";
+import { headed } from "@/core/run/reading";
 import { takenSi, takingOf } from "@/core/series/measure";
 import { type Bucket, type Taken, takeFrom, thinned } from "@/core/series/take";
 import type { Working } from "@/core/working/working";
@@ -30,7 +31,6 @@ export interface Series {
   at: row.Series["recordedAt"];
   version: row.Series["version"];
   samples: number;
-  blocks: number;
   /** Seconds from the first sample to the last. */
   starts: number | null;
   ends: number | null;
@@ -43,7 +43,7 @@ export const seriesOf = (which: { id: string } | { buildId: string; protocolId: 
       s.id, s.project_id, s.build_id, b.team_id, t.name || ' G' || b.number AS build, p.id AS protocol_id,
       p.name AS protocol, s.protocol_version_id, v.definition, s.key, s.unit, s.source, s.run_id, r.attempt, s.from_t,
       s.to_t, s.reason, s.recorded_by AS by, s.recorded_at AS at, s.version, coalesce(k.samples, 0)::int AS samples,
-      coalesce(k.blocks, 0)::int AS blocks, k.starts, k.ends
+      k.starts, k.ends
     FROM series s
     JOIN build b ON b.id = s.build_id
     JOIN team t ON t.id = b.team_id
@@ -51,7 +51,7 @@ export const seriesOf = (which: { id: string } | { buildId: string; protocolId: 
     JOIN protocol p ON p.id = v.protocol_id
     LEFT JOIN run r ON r.id = s.run_id
     LEFT JOIN LATERAL (
-      SELECT sum(n) AS samples, count(*) AS blocks, min(from_t) AS starts, max(to_t) AS ends
+      SELECT sum(n) AS samples, min(from_t) AS starts, max(to_t) AS ends
       FROM series_block
       WHERE series_id = s.id
     ) k ON true
@@ -79,8 +79,8 @@ const drawn = 600;
  */
 export async function curveOf(seriesId: string, part: { from: number; to: number }): Promise<Bucket[]> {
   const sql = db();
-  const extents = await sql<{ n: number; fromT: number; low: number; high: number }[]>`
-    SELECT n, from_t, low, high
+  const extents = await sql<{ fromT: number; low: number; high: number }[]>`
+    SELECT from_t, low, high
     FROM series_block
     WHERE series_id = ${seriesId} AND to_t >= ${part.from} AND from_t <= ${part.to}
     ORDER BY number
@@ -93,29 +93,26 @@ export async function curveOf(seriesId: string, part: { from: number; to: number
   return thinned({ t: t.subarray(first, end), v: v.subarray(first, end) }, drawn);
 }
 
+/** The reading that a series is for. */
+export const measureOf = (series: Series): Measure => series.definition.measures.find((m) => m.key === series.key)!;
+
 /** What a protocol's rule takes from a series now, with its working, and as it is stored. */
 export async function takenOf(
-  seriesId: string,
+  series: Series,
   sql: Tx = db(),
 ): Promise<{ value: Taken | null; working: Working; si: string | null }> {
-  const [s] = await seriesOf({ id: seriesId }, sql);
-  const take = s?.definition.measures.find((m) => m.key === s.key)?.take;
-  if (!s || !take)
-    return {
-      value: null,
-      si: null,
-      working: { title: "", result: "–", rule: "", steps: [], inputs: [], warnings: ["There is no such series."] },
-    };
-  const part = s.fromT === null ? undefined : { from: s.fromT, to: s.toT! };
-  const { value, working } = takeFrom(takingOf(take), await samplesOf(seriesId, part, sql), s.unit, part);
+  // A series is opened for nothing else, and its version of the protocol stays as it was.
+  const take = measureOf(series).take!;
+  const part = series.fromT === null ? undefined : { from: series.fromT, to: series.toT! };
+  const { value, working } = takeFrom(takingOf(take), await samplesOf(series.id, part, sql), series.unit, part);
   return { value, working, si: value ? takenSi(take, value.value) : null };
 }
 
 /** Every sample of a series as CSV, its headings with their units. */
 export async function seriesCsv(series: Series): Promise<string> {
   const { t, v } = await samplesOf(series.id);
-  const name = series.definition.measures.find((m) => m.key === series.key)?.name ?? series.key;
   const lines = new Array<string>(t.length);
   for (let i = 0; i < t.length; i++) lines[i] = `${t[i]},${v[i]}`;
-  return `${toCsv([["Time (s)", `${name} (${series.unit})`]])}${lines.join("\r\n")}\r\n`;
+  const heads = toCsv([["Time (s)", headed({ name: measureOf(series).name, unit: series.unit })]]);
+  return `${heads}${lines.join("\r\n")}\r\n`;
 }

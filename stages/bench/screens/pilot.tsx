@@ -13,7 +13,7 @@ import { RunTools } from "../parts/run-tools";
 import { SafetyCheck } from "../parts/safety-check";
 import { ScatterTable } from "../parts/scatter-table";
 import { runsOf, safetyChecksOf } from "../queries/runs";
-import { buildAtBench, typedRun } from "../view/bench";
+import { buildAtBench, correctable, typedRun } from "../view/bench";
 import { addressOf } from "../view/compare";
 import { pilotView } from "../view/pilot";
 import { mayBegin } from "../view/safety";
@@ -62,10 +62,7 @@ export async function PilotScreen({ slug, asked }: { slug: string; asked: { prot
   const mine = (staff || build.teamId === ownTeam) && !p.finishedAt;
   const begun = mayBegin(checks, build.teamId, d.safety);
   const channels = channelsOf(d);
-  const names = [
-    ...d.measures.map((m) => ({ key: m.key, name: headed(m), role: "readings" as const })),
-    ...d.conditions.map((c) => ({ key: c.key, name: headed(c), role: "conditions" as const })),
-  ];
+  const names = correctable(d);
   const builds = facts.builds.filter((b) => staff || b.teamId === ownTeam);
   return (
     <>

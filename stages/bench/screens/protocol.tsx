@@ -9,7 +9,7 @@ import { PageHead } from "@/ui/page";
 import { protocolActs } from "../acts";
 import { ProtocolForm } from "../parts/protocol-form";
 import { WithdrawProtocol } from "../parts/withdraw-protocol";
-import { lastReadings, protocolsOf } from "../queries/runs";
+import { isLeanedOn, lastReadings, protocolsOf } from "../queries/runs";
 import { consequenceOf, typedProtocol } from "../view/protocol-form";
 
 const emptyProtocol: ProtocolDefinition = {
@@ -29,6 +29,7 @@ export async function ProtocolScreen({ slug, id, from }: { slug: string; id?: st
   const x = id ? (await protocolsOf(frame.project.id)).find((v) => v.id === id) : undefined;
   if (id && !x) notFound();
   const template = x ? undefined : shelf.find((t) => t.key === from);
+  const used = x !== undefined && (await isLeanedOn(x.versionId));
   const base = `/p/${slug}/bench/protocol`;
   return (
     <>
@@ -82,9 +83,9 @@ export async function ProtocolScreen({ slug, id, from }: { slug: string; id?: st
         slug={slug}
         id={x?.id}
         version={x?.version ?? 0}
-        used={(x?.runs ?? 0) > 0}
+        used={used}
         example={template?.example ?? (x ? await lastReadings(x.versionId) : {})}
-        consequence={x?.runs ? consequenceOf(x, await requirementsOf(frame.project.id)) : ""}
+        consequence={x && used ? consequenceOf(x, await requirementsOf(frame.project.id)) : ""}
         defaults={{
           name: x?.name ?? template?.name ?? "",
           whatChanged: "",

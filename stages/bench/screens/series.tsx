@@ -12,7 +12,7 @@ import { SafetyCheck } from "../parts/safety-check";
 import { SeriesAttempt } from "../parts/series-attempt";
 import { SeriesView } from "../parts/series-view";
 import { protocolsOf, safetyChecksOf } from "../queries/runs";
-import { curveOf, seriesOf, takenOf } from "../queries/series";
+import { curveOf, measureOf, seriesOf, takenOf } from "../queries/series";
 import { mayBegin } from "../view/safety";
 import { ruleWords, takenPart, takenWords } from "../view/series";
 
@@ -22,11 +22,11 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
   const p = frame.project;
   const [s] = isId(id) ? await seriesOf({ id }) : [];
   if (!s || s.projectId !== p.id) notFound();
-  const measure = s.definition.measures.find((m) => m.key === s.key)!;
+  const measure = measureOf(s);
   const whole = { from: s.starts ?? 0, to: s.ends ?? 0 };
   const [curve, taken, protocols, checks] = await Promise.all([
     curveOf(s.id, whole),
-    takenOf(s.id),
+    takenOf(s),
     protocolsOf(p.id),
     safetyChecksOf(s.protocolId, frame.today),
   ]);

@@ -3,7 +3,7 @@ import { axisOf } from "@/core/quantity/axis";
 import { decimalsFor, fromSi } from "@/core/quantity/quantity";
 import type { AssessedRun } from "@/core/run/assess";
 import { channelsOf, type Measure, type ProtocolDefinition, primaryOf, readTo } from "@/core/run/protocol";
-import { countLevels, type Kind, levelName, levelsOf, showIn } from "@/core/run/reading";
+import { countLevels, headed, type Kind, levelName, levelsOf, showIn } from "@/core/run/reading";
 import { sequenceOf } from "@/core/run/sequence";
 import { compareMeans } from "@/core/stats/compare";
 import { median, outliers } from "@/core/stats/describe";
@@ -35,6 +35,12 @@ export function buildAtBench(state: ProjectState, wanted: string | undefined, ow
 /** Counts of steps that there can be: what was read beyond the last step is no trial of this sequence. */
 const passedOf = (steps: readonly string[], values: readonly number[]) =>
   values.map(Math.round).filter((n) => n >= 0 && n <= steps.length);
+
+/** What can be corrected in a run, with the words that head each field. */
+export const correctable = (d: ProtocolDefinition) => [
+  ...d.measures.map((m) => ({ key: m.key, name: headed(m), role: "readings" as const })),
+  ...d.conditions.map((c) => ({ key: c.key, name: headed(c), role: "conditions" as const })),
+];
 
 /** What a correction of a run starts from: the whole values, so that saved without a change it changes nothing. */
 export function typedRun(d: ProtocolDefinition, run: Pick<StoredRun, "readings" | "conditions">) {

@@ -90,4 +90,5 @@ test("a new version says which runs compare no more, and which verdicts turn sta
       "with a reason.",
   );
   expect(consequenceOf({ ...p, runs: 1 }, [])).toContain("1 run leans on version 2");
+  expect(consequenceOf({ ...p, runs: 0 }, [])).toContain("What is on record leans on version 2");
 });

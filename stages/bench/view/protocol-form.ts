@@ -97,7 +97,9 @@ export function consequenceOf(
   requirements: readonly { readonly code: string; readonly measure: string | null }[],
 ): string {
   const asking = requirements.filter((r) => runMeasure(r.measure)?.protocol === p.id).map((r) => r.code);
-  const runs = `${p.runs} ${p.runs === 1 ? "run leans" : "runs lean"} on version ${p.number}`;
+  // Pilot runs, series and events hold a version too.
+  const what = p.runs === 0 ? "What is on record leans" : `${p.runs} ${p.runs === 1 ? "run leans" : "runs lean"}`;
+  const runs = `${what} on version ${p.number}`;
   const verdicts = asking.length
     ? `; verdicts on ${asking.join(", ")} that lean on them turn stale until they are run again or kept with a reason`
     : "";

@@ -1,0 +1,18 @@
+/** What this browser keeps under a name; null where there is nothing, or its storage is closed. */
+export function readKept(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps a text under a name, or nothing any more. Where storage is full or closed it lives as long as the page. */
+export function keep(key: string, text: string | null): void {
+  try {
+    if (text) localStorage.setItem(key, text);
+    else localStorage.removeItem(key);
+  } catch {
+    // The page itself still holds it.
+  }
+}
