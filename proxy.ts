@@ -1,7 +1,11 @@
 import { randomBytes } from "node:crypto";
 import { type NextRequest, NextResponse } from "next/server";
 
-// Security headers on every page. Nothing is loaded from another host; scripts run only with this answer's nonce.
+/** What is no page, a stranger's picture above all, may load and run nothing at all. */
+const noPage = "default-src 'none'; frame-ancestors 'none'";
+
+// Security headers on every answer, and here alone: what a route sets of them is overwritten. On a page nothing is
+// loaded from another host, and scripts run only with this answer's nonce.
 export function proxy(request: NextRequest) {
   const nonce = randomBytes(16).toString("base64");
   const dev = process.env.NODE_ENV === "development";
@@ -22,7 +26,8 @@ export function proxy(request: NextRequest) {
   headers.set("x-nonce", nonce);
   headers.set("content-security-policy", policy);
   const response = NextResponse.next({ request: { headers } });
-  response.headers.set("content-security-policy", policy);
+  const isPage = !request.nextUrl.pathname.startsWith("/api/");
+  response.headers.set("content-security-policy", isPage ? policy : noPage);
   response.headers.set("x-content-type-options", "nosniff");
   response.headers.set("referrer-policy", "same-origin");
   response.headers.set("permissions-policy", "camera=(self), microphone=(), geolocation=()");

@@ -32,6 +32,9 @@ test("every route handler against every role", async ({ page, browser }) => {
   const series = (await logged.getAttribute("href"))!.slice(-36);
   const grade = /\/api\/working\?project=[\w-]+&of=grade&person=[\w-]{36}/.exec(await source("/grades"))!;
   const record = `/p/${slug}/student/${grade[0].slice(-36)}`;
+  expect((await page.request.get(`${demoUrl}${photo}`)).headers()["content-security-policy"]).toBe(
+    "default-src 'none'; frame-ancestors 'none'",
+  );
   const contexts: Record<Role, APIRequestContext> = { owner: page.request } as never;
   const student = await stranger(browser);
   await enter(student, "Greta Malik");

@@ -21,7 +21,6 @@ export async function GET(_: Request, { params }: { params: Promise<{ use: strin
     headers: {
       "content-type": file.mime,
       "cache-control": "private, max-age=31536000, immutable",
-      "content-security-policy": "default-src 'none'",
     },
   });
 }
