@@ -67,7 +67,7 @@ export async function loggersOfColdBox(
         protocolVersionId: version,
         readings: { Tmax: "11.9 °C" },
         conditions: { Ta: "31.6 °C" },
-        seriesId,
+        seriesIds: [seriesId],
       });
   }
 }

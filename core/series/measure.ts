@@ -2,7 +2,7 @@ import Decimal from "decimal.js";
 import { type Dimension, multiplyDimensions, nameDimension, sameDimension } from "../quantity/dimension";
 import { spanToSi, toSi } from "../quantity/quantity";
 import { parseUnit } from "../quantity/units";
-import type { CrossingWay, TakeRule } from "../vocabulary/runs";
+import type { CrossingWay, ReadingKind, TakeRule } from "../vocabulary/runs";
 import type { Taking } from "./take";
 
 /** What a protocol takes from a series instead of having it read by eye; numbers are decimal texts. */
@@ -10,6 +10,8 @@ export interface Take {
   readonly rule: TakeRule;
   /** The unit in which the instrument writes. */
   readonly unit: string;
+  /** The instrument's channel; left out, the first that comes in a unit of the same kind. */
+  readonly channel?: string;
   /** Seconds, of the mean of the steadiest stretch; or how long a crossing has to last. */
   readonly stretch?: string;
   /** In the instrument's unit, of a crossing or a time beyond. */
@@ -45,10 +47,19 @@ function dimensionOf(rule: TakeRule, unit: Dimension): Dimension {
  * checkTake({ name: "Energy", unit: "J" }, { rule: "peak", unit: "W" })
  * // => ["Energy: the highest sample of a series in W is a power, but an energy is declared (J)."]
  */
-export function checkTake(measure: { readonly name: string; readonly unit: string }, take: Take): string[] {
+export function checkTake(
+  measure: { readonly name: string; readonly unit: string; readonly kind?: ReadingKind },
+  take: Take,
+): string[] {
+  if (measure.kind === "level" || measure.kind === "yes-no")
+    return [`${measure.name}: only a number or a count is taken from a series.`];
   const unit = parseUnit(take.unit);
   if (!unit) return [`${measure.name}: “${take.unit}” is not a known unit of an instrument.`];
   const problems: string[] = [];
+  if (measure.kind === "count" && take.rule !== "peak" && take.rule !== "low")
+    problems.push(`${measure.name}: a count is taken as the highest or the lowest sample, nothing else is whole.`);
+  if (take.channel && !/^[\p{L}][\p{L}\d_-]{0,29}$/u.test(take.channel))
+    problems.push(`${measure.name}: a channel's name is one word, for example force.`);
   const number = (text: string | undefined) => text !== undefined && /^-?\d+(\.\d+)?$/.test(text);
   if (take.rule === "mean" && !(number(take.stretch) && Number(take.stretch) > 0))
     problems.push(`${measure.name}: say how long the steadiest stretch is, in seconds, for example 5.`);

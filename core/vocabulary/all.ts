@@ -2,10 +2,21 @@ import * as builds from "./builds";
 import * as concepts from "./concepts";
 import * as contest from "./contest";
 import * as grades from "./grades";
+import * as instruments from "./instruments";
 import * as needs from "./needs";
 import * as project from "./project";
 import * as runs from "./runs";
 import * as teams from "./teams";
 
 /** Every closed list by its name: compared with the database and with the sources. */
-export const vocabularies = { ...builds, ...concepts, ...contest, ...grades, ...needs, ...project, ...runs, ...teams };
+export const vocabularies = {
+  ...builds,
+  ...concepts,
+  ...contest,
+  ...grades,
+  ...instruments,
+  ...needs,
+  ...project,
+  ...runs,
+  ...teams,
+};

@@ -752,6 +752,7 @@ export interface Series {
   recordedBy: string;
   recordedAt: string;
   version: number;
+  capture: string | null;
 }
 
 export interface SeriesBlock {

@@ -45,6 +45,7 @@ export const protocolDefinition = yup.object({
           .object({
             rule: c.oneOf(takeRule).required(),
             unit: c.text(20),
+            channel: number(),
             stretch: number(),
             level: number(),
             way: c.oneOf(crossingWay),
@@ -117,8 +118,8 @@ export const run = yup.object({
   sure: yup.boolean().default(false),
   /** It irons the protocol out: it is kept and never counts. */
   pilot: yup.boolean().default(false),
-  /** From which a reading is taken, where it is not typed. */
-  seriesId: c.optionalId(),
+  /** From which readings are taken, where they are not typed. */
+  seriesIds: yup.array(c.id()).max(12).default([]),
 });
 
 /** A series that begins: the build and the reading that it is for, and where it comes from. */
@@ -128,6 +129,8 @@ export const series = yup.object({
   protocolVersionId: c.id(),
   key: c.text(40),
   source: c.optionalText(120),
+  /** Of several readings that an instrument gives at the same time: what they have in common. */
+  capture: c.optionalId(),
 });
 
 /** The most samples of a block, and the most blocks that are sent at once. */

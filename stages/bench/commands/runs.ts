@@ -7,20 +7,9 @@ import type { Tx } from "@/platform/db/db";
 import { checkReadings, readTyped } from "@/platform/evidence/readings";
 import { noteRunEvidence } from "@/platform/evidence/record";
 import { runActs } from "../acts";
-import { seriesOf, takenOf } from "../queries/series";
 import * as s from "../schema";
+import { readSeries } from "./series-readings";
 import { ofBuild, ofRun } from "./subjects";
-
-/** The reading that an attempt takes from a series of the same build and protocol. */
-async function readSeries(sql: Tx, id: string, buildId: string, versionId: string) {
-  await sql`SELECT FROM series WHERE id = ${id} FOR UPDATE`;
-  const mine = (await seriesOf({ id }, sql)).filter((s) => s.buildId === buildId && s.protocolVersionId === versionId);
-  const series = found(mine[0], "This series");
-  if (series.runId) refuse("An attempt was taken from this series already.", "seriesId");
-  const { si, working } = await takenOf(series, sql);
-  if (si === null) refuse(`Nothing can be taken from this series: ${working.warnings.join(" ")}`, "seriesId");
-  return { key: series.key, si };
-}
 
 export const recordRun = command({
   name: "recordRun",
@@ -98,16 +87,17 @@ export const recordRun = command({
           "Then this attempt can be sent again; nothing of it was saved yet.",
         "safety",
       );
-    const taken = input.seriesId ? await readSeries(sql, input.seriesId, input.buildId, version.id) : null;
+    const taken = await readSeries(sql, input.seriesIds, input.buildId, version.id);
+    const isTaken = (key: string) => taken.some((x) => x.key === key);
     const rows = readTyped(
       version.definition,
       input.id,
-      taken ? { ...input.readings, [taken.key]: "" } : input.readings,
+      Object.fromEntries(Object.entries(input.readings).filter(([key]) => !isTaken(key))),
       input.conditions,
-      input.state === "valid" ? version.definition.measures.flatMap((m) => (m.key === taken?.key ? [] : m.key)) : null,
+      input.state === "valid" ? version.definition.measures.flatMap((m) => (isTaken(m.key) ? [] : m.key)) : null,
     );
-    if (taken)
-      rows.push({ runId: input.id, key: taken.key, role: "measure", value: taken.si, entered: "from a series" });
+    for (const { key, si } of taken)
+      rows.push({ runId: input.id, key, role: "measure", value: si, entered: "from a series" });
     if (input.state === "valid") checkReadings(version.definition, rows, [version.definition.primary], input.sure);
     const attempt = last!.n + 1;
     await Promise.all([
@@ -141,7 +131,8 @@ export const recordRun = command({
           )
         : null,
     ]);
-    if (taken) await sql`UPDATE series SET run_id = ${input.id}, version = version + 1 WHERE id = ${input.seriesId!}`;
+    if (taken.length)
+      await sql`UPDATE series SET run_id = ${input.id}, version = version + 1 WHERE id = ANY(${input.seriesIds})`;
     audit({
       type: "run",
       id: input.id,

@@ -73,7 +73,7 @@ const attempt = (seriesId: string, more: object = {}) => ({
   buildId: w.build,
   protocolVersionId: versionId,
   readings: { m: "4" },
-  seriesId,
+  seriesIds: [seriesId],
   ...more,
 });
 
@@ -117,6 +117,26 @@ test("an attempt takes its reading from the series, once; what it took is not wi
   expect((await refused(withdrawSeries, mate, { id })).message).toContain("set the attempt aside first");
   await ok(voidRun, boss, { id: run!.id, version: run!.version, reason: "lid was open" });
   await ok(withdrawSeries, mate, { id });
+});
+
+test("an attempt takes all the readings that an instrument gave at the same time", async () => {
+  const two = { ...hold, measures: [hold.measures[0]!, { ...hold.measures[1]!, take: { rule: "peak", unit: "g" } }] };
+  const { id: protocolId } = await ok(saveProtocol, boss, { projectId: w.projectId, name: "Two", definition: two });
+  const version = (await protocolsOf(w.projectId)).find((p) => p.id === protocolId)!.versionId;
+  const capture = randomUUID();
+  const first = await open({ protocolVersionId: version, capture });
+  const second = await open({ protocolVersionId: version, capture, key: "m" });
+  const again = await open({ protocolVersionId: version, key: "m" });
+  await ok(addBlocks, mate, add(first, block(0), block(1), block(2), block(3)));
+  for (const id of [second, again])
+    await ok(addBlocks, mate, add(id, { number: 0, samples: packed([0, 1], [900, 1500]) }));
+  expect((await seriesOf({ capture })).map((s) => s.key).sort()).toEqual(["m", "th"]);
+  const input = { ...attempt(first, { readings: {}, seriesIds: [first, second, again] }), protocolVersionId: version };
+  expect((await refused(recordRun, mate, input)).message).toContain("Two of these series give the same reading");
+  await ok(recordRun, mate, { ...input, seriesIds: [second, first] });
+  const [run] = (await runsOf(w.projectId, { buildIds: [w.build] })).filter((r) => r.id === input.id);
+  expect(run!.readings).toMatchObject({ th: "300", m: "1.5" });
+  expect((await seriesOf({ capture })).every((s) => s.runId === input.id)).toBe(true);
 });
 
 test("another part may count, with a reason; the attempt's reading follows it", async () => {
@@ -171,7 +191,7 @@ test("a series or a pilot run holds its protocol's version, and the form is told
     if (name.endsWith("series")) await open({ protocolVersionId: p.versionId });
     else
       await ok(recordRun, mate, {
-        ...attempt("", { seriesId: undefined }),
+        ...attempt("", { seriesIds: [] }),
         protocolVersionId: p.versionId,
         readings: { th: "5", m: "4" },
         pilot: true,

@@ -42,6 +42,7 @@ export const openSeries = command({
         key: input.key,
         unit: measure.take.unit,
         source: input.source,
+        capture: input.capture ?? null,
         recordedBy: by,
       })}
     `;

@@ -17,6 +17,7 @@ export const blankReading = {
   max: "",
   taken: "",
   takenUnit: "",
+  takenChannel: "",
   takenStretch: "",
   takenLevel: "",
   takenWay: "up",
@@ -31,19 +32,28 @@ const numbers = [
   ["max", "To", "w-20"],
 ] as const;
 
+/** What of a series is a whole number. */
+const ofCounts = takeRule.options.filter((o) => o.value === "peak" || o.value === "low");
+
 /** How a number comes about: typed, or taken from an instrument's series by a rule. */
-function Taking({ at }: { at: string }) {
+function Taking({ at, kind }: { at: string; kind: string }) {
   const rule = useWatch({ name: `${at}.taken` });
   const unit = useWatch({ name: `${at}.unit` });
   const crosses = rule === "crossing" || rule === "beyond";
   return (
     <>
       <div className="w-60">
-        <SelectField name="taken" label="Is taken" empty="by eye, and typed" options={takeRule.options} />
+        <SelectField
+          name="taken"
+          label="Is taken"
+          empty="by eye, and typed"
+          options={kind === "count" ? ofCounts : takeRule.options}
+        />
       </div>
-      {rule && (
+      {rule && kind === "number" && (
         <TextField name="takenUnit" label="Series in" placeholder={unit || "the instrument's unit"} className="w-24" />
       )}
+      {rule && <TextField name="takenChannel" label="Channel" placeholder="first that fits" className="w-30" />}
       {rule === "mean" && <TextField name="takenStretch" label="Stretch (s)" className="w-24" />}
       {rule === "crossing" && <TextField name="takenStretch" label="Stays (s)" className="w-20" />}
       {crosses && (
@@ -84,7 +94,7 @@ export function Reading({ index }: { index: number }) {
           .filter(([name]) => kind === "number" || (kind === "count" && (name === "min" || name === "max")))
           .map(([name, label, w]) => <TextField key={name} name={name} label={label} className={w} />)
       )}
-      {kind === "number" && <Taking at={at} />}
+      {(kind === "number" || kind === "count") && <Taking at={at} kind={kind} />}
     </>
   );
 }

@@ -19,20 +19,20 @@ interface Sent {
   state: EnteredState;
   readings: Record<string, string>;
   conditions: Record<string, string>;
-  seriesId: string;
+  seriesIds: readonly string[];
   sure: boolean;
 }
 
-/** An attempt whose reading is taken from a series; what the instrument does not give is typed. */
+/** An attempt whose readings are taken from series; what the instrument does not give is typed. */
 export function SeriesAttempt({
-  seriesId,
+  seriesIds,
   buildId,
   protocolVersionId,
   measures,
   conditions,
   words,
 }: {
-  seriesId: string;
+  seriesIds: readonly string[];
   buildId: string;
   protocolVersionId: string;
   /** The readings that are typed. */
@@ -50,7 +50,7 @@ export function SeriesAttempt({
     setBusy(false);
     setNote(words);
   };
-  const box = useAttempts<Sent>(`series.${seriesId}`, recordRunAction as never, {
+  const box = useAttempts<Sent>(`series.${seriesIds[0]}`, recordRunAction as never, {
     saved: () => over(""),
     refused: (_, words) => over(words),
     waits: () => over("No connection: this attempt waits and is sent by itself."),
@@ -63,7 +63,7 @@ export function SeriesAttempt({
     }
     setBusy(true);
     setNote("");
-    box.add({ buildId, protocolVersionId, state: "valid", readings, conditions: settings, seriesId });
+    box.add({ buildId, protocolVersionId, state: "valid", readings, conditions: settings, seriesIds });
   }
   return (
     <form

@@ -11,8 +11,8 @@ export function SeriesList({
 }: {
   slug: string;
   series: readonly Series[];
-  /** Where a logger's file is chosen; none for whoever may not. */
-  more: string | null;
+  /** Where a logger's file is chosen, and where an instrument is listened to; none for whoever may not. */
+  more: { file: string; live: string } | null;
 }) {
   return (
     <section aria-label="Series" className="my-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -28,7 +28,12 @@ export function SeriesList({
           </span>
         </span>
       ))}
-      {more && <LinkButton href={more}>From a logger's file</LinkButton>}
+      {more && (
+        <>
+          <LinkButton href={more.live}>From an instrument</LinkButton>
+          <LinkButton href={more.file}>From a logger's file</LinkButton>
+        </>
+      )}
     </section>
   );
 }

@@ -119,7 +119,14 @@ describe("an attempt from a series", () => {
   const mass: Measure = { key: "m", name: "Mass", unit: "kg", resolution: "0.1", max: "9" };
   const attempt = () =>
     render(
-      <SeriesAttempt seriesId="s" buildId="b" protocolVersionId="v" measures={[mass]} conditions={[]} words="6 h." />,
+      <SeriesAttempt
+        seriesIds={["s"]}
+        buildId="b"
+        protocolVersionId="v"
+        measures={[mass]}
+        conditions={[]}
+        words="6 h."
+      />,
     );
   const save = () => userEvent.click(screen.getByRole("button", { name: "Save as an attempt" }));
   test("asks for what the instrument does not give, and for an odd reading once more", async () => {
@@ -138,10 +145,12 @@ describe("an attempt from a series", () => {
     await screen.findByText("If it is right, save it once more.");
     await save();
     await waitFor(() => expect(record).toHaveBeenCalledTimes(2));
-    const sent = record.mock.calls.map(([x]) => x as { id: string; sure: boolean; seriesId: string; readings: object });
-    expect(sent.map((s) => [s.sure, s.seriesId, s.readings])).toEqual([
-      [false, "s", { m: "12" }],
-      [true, "s", { m: "12" }],
+    const sent = record.mock.calls.map(
+      ([x]) => x as { id: string; sure: boolean; seriesIds: string[]; readings: object },
+    );
+    expect(sent.map((s) => [s.sure, s.seriesIds, s.readings])).toEqual([
+      [false, ["s"], { m: "12" }],
+      [true, ["s"], { m: "12" }],
     ]);
   });
   test("waits in the browser where there is no network, also through a reload", async () => {
@@ -155,6 +164,6 @@ describe("an attempt from a series", () => {
     record.mockResolvedValue({ ok: true, value: { attempt: 1 } });
     attempt();
     await waitFor(() => expect(record).toHaveBeenCalledTimes(1));
-    expect(record.mock.calls[0]![0]).toMatchObject({ seriesId: "s", readings: { m: "4" } });
+    expect(record.mock.calls[0]![0]).toMatchObject({ seriesIds: ["s"], readings: { m: "4" } });
   });
 });

@@ -22,6 +22,7 @@ export interface Series {
   key: row.Series["key"];
   unit: row.Series["unit"];
   source: row.Series["source"];
+  capture: row.Series["capture"];
   runId: row.Series["runId"];
   attempt: row.Run["attempt"] | null;
   fromT: row.Series["fromT"];
@@ -36,13 +37,16 @@ export interface Series {
   ends: number | null;
 }
 
-/** The series of a build under a protocol, or one by its id, the newest first. */
-export const seriesOf = (which: { id: string } | { buildId: string; protocolId: string }, sql: Tx = db()) =>
+/** The series of a build under a protocol, of one capture, or one by its id; the newest first. */
+export const seriesOf = (
+  which: { id: string } | { capture: string } | { buildId: string; protocolId: string },
+  sql: Tx = db(),
+) =>
   sql<Series[]>`
     SELECT
       s.id, s.project_id, s.build_id, b.team_id, t.name || ' G' || b.number AS build, p.id AS protocol_id,
-      p.name AS protocol, s.protocol_version_id, v.definition, s.key, s.unit, s.source, s.run_id, r.attempt, s.from_t,
-      s.to_t, s.reason, s.recorded_by AS by, s.recorded_at AS at, s.version, coalesce(k.samples, 0)::int AS samples,
+      p.name AS protocol, s.protocol_version_id, v.definition, s.key, s.unit, s.source, s.capture, s.run_id,
+      r.attempt, s.from_t, s.to_t, s.reason, s.recorded_by AS by, s.recorded_at AS at, s.version, coalesce(k.samples, 0)::int AS samples,
       k.starts, k.ends
     FROM series s
     JOIN build b ON b.id = s.build_id
@@ -55,7 +59,13 @@ export const seriesOf = (which: { id: string } | { buildId: string; protocolId: 
       FROM series_block
       WHERE series_id = s.id
     ) k ON true
-    WHERE ${"id" in which ? sql`s.id = ${which.id}` : sql`s.build_id = ${which.buildId} AND p.id = ${which.protocolId}`}
+    WHERE ${
+      "id" in which
+        ? sql`s.id = ${which.id}`
+        : "capture" in which
+          ? sql`s.capture = ${which.capture}`
+          : sql`s.build_id = ${which.buildId} AND p.id = ${which.protocolId}`
+    }
     ORDER BY s.id DESC
   `;
 

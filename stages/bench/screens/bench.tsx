@@ -13,6 +13,7 @@ import { loadBench } from "../load";
 import { AttemptsTable } from "../parts/attempts-table";
 import { BenchComparison, BenchSummary } from "../parts/bench-summary";
 import { BenchTabs } from "../parts/bench-tabs";
+import { CapturesWaiting } from "../parts/captures-kept";
 import { LazyGenerationsChart } from "../parts/lazy-charts";
 import { LevelsTable } from "../parts/levels-table";
 import { ProtocolChoice } from "../parts/protocol-choice";
@@ -226,11 +227,21 @@ export async function BenchScreen({
         }
       />
       {d.measures.some((m) => m.take) && (
-        <SeriesList
-          slug={slug}
-          series={series}
-          more={mine && !p.finishedAt ? `${base}/series/new?protocol=${protocol.id}&build=${build.id}` : null}
-        />
+        <>
+          <SeriesList
+            slug={slug}
+            series={series}
+            more={
+              mine && !p.finishedAt
+                ? {
+                    live: `${base}/series/live?protocol=${protocol.id}&build=${build.id}`,
+                    file: `${base}/series/new?protocol=${protocol.id}&build=${build.id}`,
+                  }
+                : null
+            }
+          />
+          {mine && <CapturesWaiting />}
+        </>
       )}
       <BenchSummary
         view={view}

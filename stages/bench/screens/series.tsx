@@ -24,9 +24,11 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
   if (!s || s.projectId !== p.id) notFound();
   const measure = measureOf(s);
   const whole = { from: s.starts ?? 0, to: s.ends ?? 0 };
-  const [curve, taken, protocols, checks] = await Promise.all([
+  const together = s.capture ? (await seriesOf({ capture: s.capture })).filter((x) => x.id !== s.id) : [];
+  const [curve, taken, others, protocols, checks] = await Promise.all([
     curveOf(s.id, whole),
     takenOf(s),
+    Promise.all(together.map(async (x) => ({ series: x, measure: measureOf(x), taken: await takenOf(x) }))),
     protocolsOf(p.id),
     safetyChecksOf(s.protocolId, frame.today),
   ]);
@@ -34,6 +36,8 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
   const current = protocols.some((x) => x.versionId === s.protocolVersionId);
   const begun = mayBegin(checks, s.teamId, s.definition.safety);
   const words = takenWords(measure, taken.si);
+  /** What else the attempt takes: of the series of the same time those that hold a value and are no attempt yet. */
+  const used = others.filter((o) => o.taken.value && !o.series.runId);
   const back = `/p/${slug}/bench?protocol=${s.protocolId}&build=${s.buildId}`;
   return (
     <>
@@ -79,6 +83,19 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
         )}
         {s.runId && <span className="text-soft">is attempt {s.attempt}</span>}
       </p>
+      {others.length > 0 && (
+        <p className="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-sm">
+          <span className="text-soft">Taken at the same time:</span>
+          {others.map((o) => (
+            <span key={o.series.id}>
+              <Link href={`/p/${slug}/bench/series?id=${o.series.id}`} className="font-[600] underline">
+                {o.measure.name}
+              </Link>{" "}
+              <Figure working={o.taken.working}>{takenWords(o.measure, o.taken.si)}</Figure>
+            </span>
+          ))}
+        </p>
+      )}
       <SeriesView
         key={s.version}
         id={s.id}
@@ -112,12 +129,16 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
           {current && begun && (
             <Sheet title="Make it an attempt">
               <SeriesAttempt
-                seriesId={s.id}
+                seriesIds={[s.id, ...used.map((o) => o.series.id)]}
                 buildId={s.buildId}
                 protocolVersionId={s.protocolVersionId}
-                measures={s.definition.measures.filter((m) => m.key !== s.key)}
+                measures={s.definition.measures.filter(
+                  (m) => m.key !== s.key && !used.some((o) => o.series.key === m.key),
+                )}
                 conditions={s.definition.conditions}
-                words={`${measure.name} is taken from the series: ${words}.`}
+                words={[{ measure, taken }, ...used]
+                  .map((x) => `${x.measure.name} is taken from its series: ${takenWords(x.measure, x.taken.si)}.`)
+                  .join(" ")}
               />
             </Sheet>
           )}

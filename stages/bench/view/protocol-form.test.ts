@@ -29,6 +29,7 @@ const typed = (more: Partial<TypedMeasure>) =>
           max: "9",
           taken: "",
           takenUnit: "",
+          takenChannel: "",
           takenStretch: "",
           takenLevel: "",
           takenWay: "up",
@@ -65,7 +66,12 @@ test("a rule for a series keeps what it needs, and its unit is the reading's unl
     way: "down",
     towards: "32",
   });
-  expect(typed({ kind: "count", taken: "peak" })?.take).toBeUndefined();
+  expect(typed({ kind: "count", taken: "peak", takenChannel: " strokes " })?.take).toEqual({
+    rule: "peak",
+    unit: "1",
+    channel: "strokes",
+  });
+  expect(typed({ kind: "level", levelsText: "a, b", taken: "peak" })?.take).toBeUndefined();
 });
 
 test("cautions and steps are a line each; empty lines are none", () => {

@@ -1,6 +1,7 @@
 import { runMeasure } from "@/core/needs/requirement";
 import type { Measure, ProtocolDefinition } from "@/core/run/protocol";
-import { exactly, levelsOf } from "@/core/run/reading";
+import { exactly } from "@/core/run/reading";
+import type { Take } from "@/core/series/measure";
 import type { CrossingWay, ReadingKind, TakeRule } from "@/core/vocabulary/runs";
 
 /** A reading as it stands in the form: its kind always said, its levels in a line. */
@@ -10,6 +11,7 @@ export interface TypedMeasure extends Omit<Measure, "levels" | "kind" | "take"> 
   /** By which rule it is taken from a series; empty where it is typed. */
   readonly taken: TakeRule | "";
   readonly takenUnit: string;
+  readonly takenChannel: string;
   readonly takenStretch: string;
   readonly takenLevel: string;
   readonly takenWay: CrossingWay;
@@ -40,6 +42,7 @@ export function typedProtocol(d: ProtocolDefinition): TypedProtocol {
         levelsText: (levels ?? []).join(", "),
         taken: take?.rule ?? "",
         takenUnit: take?.unit ?? "",
+        takenChannel: take?.channel ?? "",
         takenStretch: take?.stretch ?? "",
         takenLevel: take?.level ?? "",
         takenWay: take?.way ?? "up",
@@ -51,34 +54,34 @@ export function typedProtocol(d: ProtocolDefinition): TypedProtocol {
   };
 }
 
+/** How a reading is taken from a series; nothing where it is typed. */
+function takeOf(typed: TypedMeasure): Take | null {
+  const { taken, takenUnit, takenChannel, takenStretch, takenLevel, takenWay, takenTowards } = typed;
+  if (!taken) return null;
+  const crosses = taken === "crossing" || taken === "beyond";
+  const channel = takenChannel.trim();
+  return {
+    rule: taken,
+    unit: takenUnit.trim() || (typed.kind === "count" ? exactly.unit : typed.unit),
+    ...(channel && { channel }),
+    ...((taken === "mean" || (taken === "crossing" && takenStretch)) && { stretch: takenStretch }),
+    ...(crosses && { level: takenLevel, way: takenWay }),
+    ...(taken === "crossing" && takenTowards && { towards: takenTowards }),
+  };
+}
+
 /** A reading from its row of the form; what is not a number has neither unit nor resolution of its own. */
 function measureOf(typed: TypedMeasure): Measure {
-  const { kind, levelsText, taken, takenUnit, takenStretch, takenLevel, takenWay, takenTowards, ...m } = typed;
-  if (kind === "number") {
-    if (!taken) return m;
-    const crosses = taken === "crossing" || taken === "beyond";
-    const take = {
-      rule: taken,
-      unit: takenUnit.trim() || m.unit,
-      ...((taken === "mean" || (taken === "crossing" && takenStretch)) && { stretch: takenStretch }),
-      ...(crosses && { level: takenLevel, way: takenWay }),
-      ...(taken === "crossing" && takenTowards && { towards: takenTowards }),
-    };
-    return { ...m, take };
-  }
+  const { key, name, kind, levelsText, unit, resolution, u, min, max } = typed;
+  const take = takeOf(typed);
+  const isTaken = take && { take };
+  if (kind === "number") return { key, name, unit, resolution, u, min, max, ...isTaken };
+  if (kind === "count") return { key, name, ...exactly, kind, min, max, ...isTaken };
   const levels = levelsText
     .split(/[,;\n]/)
     .map((l) => l.trim())
     .filter(Boolean);
-  const named = levelsOf({ kind, levels }) !== null;
-  return {
-    key: m.key,
-    name: m.name,
-    ...exactly,
-    kind,
-    ...(kind === "level" && { levels }),
-    ...(!named && { min: m.min, max: m.max }),
-  };
+  return { key, name, ...exactly, kind, ...(kind === "level" && { levels }) };
 }
 
 /** The protocol that is sent. */

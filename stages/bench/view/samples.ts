@@ -74,3 +74,31 @@ export function extentOf(block: Block): { n: number; fromT: number; toT: number;
   }
   return { n: block.t.length, fromT: block.t[0]!, toT: block.t.at(-1)!, low, high };
 }
+
+/** Whether an open block of a live series is full: by its samples, or by how long it lasts. */
+export function isFull(n: number, seconds: number): boolean {
+  return n >= 1000 || (n >= 200 && seconds >= 5) || seconds >= 60;
+}
+
+/** A list of samples that grows at its end. */
+export class Growing {
+  #t = new Float64Array(1024);
+  #v = new Float64Array(1024);
+  n = 0;
+
+  add(t: number, v: number): void {
+    if (this.n === this.#t.length) {
+      const [t2, v2] = [new Float64Array(this.n * 2), new Float64Array(this.n * 2)];
+      t2.set(this.#t);
+      v2.set(this.#v);
+      [this.#t, this.#v] = [t2, v2];
+    }
+    this.#t[this.n] = t;
+    this.#v[this.n++] = v;
+  }
+
+  /** Its samples from a position on: a view, not a copy. */
+  samples(from = 0): Block {
+    return { t: this.#t.subarray(from, this.n), v: this.#v.subarray(from, this.n) };
+  }
+}

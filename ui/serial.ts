@@ -1,0 +1,27 @@
+// The browser's serial interface, where it has one: an instrument on a cable.
+
+interface Port {
+  open(options: { baudRate: number }): Promise<void>;
+  close(): Promise<void>;
+  readonly readable: ReadableStream<Uint8Array> | null;
+}
+interface Serial {
+  requestPort(): Promise<Port>;
+}
+
+const serial = (): Serial | undefined => (navigator as unknown as { serial?: Serial }).serial;
+
+/** Whether this browser can listen to an instrument on a cable. */
+export const hasSerial = (): boolean => typeof navigator !== "undefined" && serial() !== undefined;
+
+/** The port that a person chooses, opened; null where none was chosen. Throws where it cannot be opened. */
+export async function openSerial(
+  baudRate: number,
+): Promise<{ stream: ReadableStream<Uint8Array>; close: () => void } | null> {
+  const port = await serial()!
+    .requestPort()
+    .catch(() => null);
+  if (!port) return null;
+  await port.open({ baudRate });
+  return { stream: port.readable!, close: () => void port.close().catch(() => {}) };
+}
