@@ -25,6 +25,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone mutate [FILES]          changes the core's rules one by one and says which change no test notices
   ./ironstone fuzz [SECONDS [SEED]]   wrong texts and files to everything that reads any, a second for each answer
   ./ironstone soak [MINUTES]          a busy school with a fault a minute: what was lost, how fast, how much memory
+  ./ironstone listen [MINUTES]        a live instrument, a reload and two killed servers: which samples were lost
   ./ironstone structure               lengths of files and lines, the tests' share, lists written twice
   ./ironstone rows                    writes platform/db/rows.ts from the database's catalog
   ./ironstone schema                  writes docs/bundle.schema.json from the database
@@ -137,6 +138,11 @@ async function dispatch([command, ...rest]) {
       await needPackages();
       const only = rest.length ? ["--mutate", [...rest, "!**/*.test.ts"].join(",")] : [];
       return run(join(root, "node_modules/.bin/stryker"), ["run", ...only], { cwd: root });
+    }
+    case "listen": {
+      const { listen } = await import("./listen.mjs");
+      if (!(await listen(Number(rest[0] ?? 10)))) process.exitCode = 1;
+      return;
     }
     case "soak": {
       const { soak } = await import("./soak.mjs");

@@ -6,7 +6,17 @@ export const liftTest = (number: 1 | 2) => ({
   ],
   measures: [
     { key: "m", name: "Collected", unit: "kg", resolution: "0.05", min: "0.5", max: "15" },
-    { key: "F", name: "Force", unit: "N", resolution: "0.5", u: "0.5", min: "8", max: "120" },
+    {
+      key: "F",
+      name: "Force",
+      unit: "N",
+      resolution: "0.5",
+      u: "0.5",
+      min: "8",
+      max: "120",
+      // Since the second version a gauge on the handle gives it.
+      ...(number === 2 && { take: { rule: "mean", unit: "N", channel: "force", stretch: "30" } }),
+    },
     { key: "s", name: "Stroke", unit: "m", resolution: "0.001", u: "0.002", min: "0.1", max: "0.5" },
   ],
   constants: [

@@ -11,6 +11,7 @@ import { dates, requirement, roster } from "./helpers";
 import { random } from "./model";
 import { at, fresh, run } from "./run";
 import * as story from "./story";
+import { gaugeOfTerrace } from "./terrace-gauge";
 import { sealsOfTerrace } from "./terrace-seals";
 import { gatesOfTerrace, teamsOfTerrace, workOfTerrace } from "./terrace-work";
 
@@ -255,6 +256,7 @@ export async function thisYear(
   const worked = await workOfTerrace(owner, formed, opened);
   await gatesOfTerrace(owner, worked, opened, changed, formed);
   sealsOfTerrace(owner, worked, opened, formed);
+  gaugeOfTerrace(worked, opened, formed);
   const { steps } = worked;
   steps.sort((a, b) => (a.when === b.when ? a.order - b.order : a.when < b.when ? -1 : 1));
   for (const s of steps) await s.act();

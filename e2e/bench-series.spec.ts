@@ -37,7 +37,7 @@ test("a logger's file is read, drawn, kept, and becomes an attempt", async ({ pa
   await page.getByLabel("Counts from (s)").fill("1200");
   await page.getByRole("button", { name: "This part counts" }).click();
   await expect(page.getByText("of the part from 1200 s to 36000 s: The door was open")).toBeVisible();
-  await begin(page);
+  await begin(page, page.getByRole("button", { name: "Save as an attempt" }));
   await page.getByLabel("Warmest vial in °C").fill("warm");
   await page.getByRole("button", { name: "Save as an attempt" }).click();
   await expect(page.getByText("“warm” cannot be read").first()).toBeVisible();

@@ -74,9 +74,12 @@ export async function guestLink(
 }
 
 /** Ticks the safety check of the bench by keyboard, where the day's first run still waits for it. */
-export async function begin(page: Page): Promise<void> {
+export async function begin(
+  page: Page,
+  /** What waits for it. */
+  entry: Locator = page.getByRole("textbox", { name: /attempt 1?\d/ }).first(),
+): Promise<void> {
   const check = page.getByRole("region", { name: "Safety check" });
-  const entry = page.getByRole("textbox", { name: /attempt 1?\d/ }).first();
   await expect(check.or(entry).first()).toBeVisible();
   if (!(await check.isVisible())) return;
   const boxes = check.getByRole("checkbox");

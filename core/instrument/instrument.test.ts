@@ -144,6 +144,8 @@ describe("simulated instruments", () => {
   test("the physics comes out of the samples", () => {
     expect(channel(bare("scale"), "mass", 70).v.at(-1)).toBeCloseTo(8, 2);
     expect(channel(bare("gauge"), "strokes", 60).v.at(-1)).toBe(60);
+    const push = channel(bare("gauge"), "force", 60);
+    expect(takeFrom({ rule: "mean", stretch: 30 }, push, "N").value!.value).toBeCloseTo(34, 1);
     const warm = channel(bare("thermometer"), "temperature", 3000);
     // 4 °C towards 32 °C: 8 °C after 40 min × ln(28 / 24).
     const at = takeFrom({ rule: "crossing", level: 8, way: "up" }, warm, "°C").value!.value;

@@ -51,20 +51,17 @@ export const instruments: Readonly<Record<InstrumentKind, Model>> = {
     settings: [set("flow", "Flow", "kg/min", 8, 0, 100), set("tare", "Empty vessel", "kg", 0, 0, 50)],
     values: (s, t) => [s.tare! + (s.flow! * Math.min(60, Math.max(0, t - 2))) / 60],
   },
-  // Half a sine of push a stroke, over a constant friction on the way.
+  // A handle that is pushed and pulled: half a sine each way, whose mean is the force that is set.
   gauge: {
     channels: [
       { channel: "force", unit: "N", resolution: 0.1, noise: 0.6 },
       { channel: "strokes", unit: "1", resolution: 1, noise: 0 },
     ],
     rate: 50,
-    settings: [
-      set("pace", "Strokes a minute", "1", 60, 1, 240),
-      set("force", "Force at its highest", "N", 42, 0, 2000),
-    ],
+    settings: [set("pace", "Strokes a minute", "1", 60, 1, 240), set("force", "Mean force", "N", 34, 0, 2000)],
     values: (s, t) => {
       const strokes = (t * s.pace!) / 60;
-      return [s.force! * Math.max(0, Math.sin(2 * Math.PI * strokes)), Math.floor(strokes)];
+      return [(s.force! * Math.PI * Math.abs(Math.sin(Math.PI * strokes))) / 2, Math.floor(strokes)];
     },
   },
   // Newton's law: the difference to what is around falls off exponentially.

@@ -2,6 +2,7 @@
 import { lineCutter } from "@/core/instrument/line";
 import { receiver } from "@/core/instrument/receive";
 import { simulatedInstrument } from "@/core/instrument/simulated";
+import { type Silence, silences } from "@/core/series/silence";
 import { type Taking, takeFrom, thinned } from "@/core/series/take";
 import { Growing, isFull } from "../view/samples";
 import { blocksOf, type Capture, keepBlocks, type Store } from "./store";
@@ -14,6 +15,8 @@ export interface LiveReading {
   readonly last: number | null;
   readonly taken: { value: number; from: number; to: number } | null;
   readonly why: string;
+  /** Where nothing came. */
+  readonly silent: readonly Silence[];
 }
 
 /** What the page is told, of samples that are in the store. */
@@ -123,6 +126,7 @@ export async function captureEngine(
           last: stored.v.at(-1) ?? null,
           taken: value,
           why: working.warnings.join(" "),
+          silent: silences(stored.t),
         };
       });
       return { seconds: seconds(), readings, left: r.left(), restarts: r.restarts(), channels: r.seen(), full };

@@ -3,7 +3,7 @@ import type { Measure } from "@/core/run/protocol";
 import { unitAfter } from "@/core/run/reading";
 import { takenSi } from "@/core/series/measure";
 import type { Live } from "../capture/engine";
-import { ruleWords, takenWords } from "../view/series";
+import { ruleWords, silentWords, takenWords, timeScale } from "../view/series";
 import { LazySeriesChart } from "./lazy-charts";
 
 /** What an instrument gives while it is listened to: each reading's curve, and what its rule would take now. */
@@ -26,8 +26,9 @@ export function LiveReadings({ live, measures }: { live: Live; measures: readonl
               <p className="text-sm text-soft tabular-nums">
                 {r.samples} samples
                 {r.last !== null && `, the last ${unitAfter(formatNumber(r.last), take.unit)}`}
-                {live.seconds > 2 && `, ${formatNumber(r.samples / live.seconds, 1)} a second`}
+                {` · ${take.unit === "1" ? "" : `${take.unit} `}over ${timeScale(live.seconds).name}`}
               </p>
+              {r.silent.length > 0 && <p className="text-sm text-ochre-deep">{silentWords(r.silent)}</p>}
             </div>
             {r.samples > 1 ? (
               <LazySeriesChart

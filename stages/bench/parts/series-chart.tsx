@@ -14,7 +14,7 @@ import {
 import { axisOf } from "@/core/quantity/axis";
 import { formatNumber } from "@/core/quantity/quantity";
 import type { Bucket } from "@/core/series/take";
-import { timeScale } from "../view/series";
+import { brokenCurve, timeScale } from "../view/series";
 import { valueAxis } from "./value-axis";
 
 /** A series as it was read, thinned to its extremes, with where its value was taken from; a part is dragged out. */
@@ -42,7 +42,7 @@ export default function SeriesChart({
   const axis = axisOf([...values, ...(level === undefined || level === null ? [] : [level])], false);
   const scale = timeScale((curve.at(-1)?.t ?? 0) - (curve[0]?.t ?? 0));
   const timeAxis = axisOf([(curve[0]?.t ?? 0) / scale.seconds, (curve.at(-1)?.t ?? 0) / scale.seconds], false);
-  const data = curve.map((b) => ({ t: b.t, range: [b.low, b.high] }));
+  const data = brokenCurve(curve);
   const at = (e: { activeLabel?: string | number } | null) =>
     e?.activeLabel === undefined ? null : Number(e.activeLabel);
   const narrow = taken ? taken.to - taken.from < (curve.at(-1)!.t - curve[0]!.t) / 400 : false;

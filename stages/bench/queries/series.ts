@@ -3,6 +3,7 @@ import "server-only";
 import type { Measure, ProtocolDefinition } from "@/core/run/protocol";
 import { headed } from "@/core/run/reading";
 import { takenSi, takingOf } from "@/core/series/measure";
+import { type Silence, silences } from "@/core/series/silence";
 import { type Bucket, type Taken, takeFrom, thinned } from "@/core/series/take";
 import type { Working } from "@/core/working/working";
 import { toCsv } from "@/platform/csv/csv";
@@ -106,16 +107,17 @@ export async function curveOf(seriesId: string, part: { from: number; to: number
 /** The reading that a series is for. */
 export const measureOf = (series: Series): Measure => series.definition.measures.find((m) => m.key === series.key)!;
 
-/** What a protocol's rule takes from a series now, with its working, and as it is stored. */
+/** What a protocol's rule takes from a series now, with its working, as it is stored, and where nothing came. */
 export async function takenOf(
   series: Series,
   sql: Tx = db(),
-): Promise<{ value: Taken | null; working: Working; si: string | null }> {
+): Promise<{ value: Taken | null; working: Working; si: string | null; silent: Silence[] }> {
   // A series is opened for nothing else, and its version of the protocol stays as it was.
   const take = measureOf(series).take!;
   const part = series.fromT === null ? undefined : { from: series.fromT, to: series.toT! };
-  const { value, working } = takeFrom(takingOf(take), await samplesOf(series.id, part, sql), series.unit, part);
-  return { value, working, si: value ? takenSi(take, value.value) : null };
+  const samples = await samplesOf(series.id, part, sql);
+  const { value, working } = takeFrom(takingOf(take), samples, series.unit, part);
+  return { value, working, si: value ? takenSi(take, value.value) : null, silent: silences(samples.t) };
 }
 
 /** Every sample of a series as CSV, its headings with their units. */

@@ -14,7 +14,7 @@ import { SeriesView } from "../parts/series-view";
 import { protocolsOf, safetyChecksOf } from "../queries/runs";
 import { curveOf, measureOf, seriesOf, takenOf } from "../queries/series";
 import { mayBegin } from "../view/safety";
-import { ruleWords, takenPart, takenWords } from "../view/series";
+import { ruleWords, silentWords, takenPart, takenWords } from "../view/series";
 
 /** One series: its curve, what the protocol takes from it, the part that counts, and the attempt that it becomes. */
 export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
@@ -75,6 +75,7 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
             {words}
           </Figure>
         </span>
+        {taken.silent.length > 0 && <span className="text-ochre-deep">{silentWords(taken.silent)}</span>}
         {taken.value === null && <span className="text-iron">{taken.working.warnings.join(" ")}</span>}
         {s.fromT !== null && (
           <span className="text-soft">

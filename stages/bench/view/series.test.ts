@@ -1,5 +1,5 @@
 import type { Measure } from "@/core/run/protocol";
-import { ruleWords, takenPart, takenWords, timeScale } from "./series";
+import { brokenCurve, ruleWords, silentWords, takenPart, takenWords, timeScale } from "./series";
 
 const hold: Measure = {
   key: "th",
@@ -31,3 +31,18 @@ test.each([
   [10_800, "minutes"],
   [10_801, "hours"],
 ])("%d s are read in %s", (seconds, name) => expect(timeScale(seconds).name).toBe(name));
+
+test("a curve is broken where nothing came, and it is said", () => {
+  const curve = [0, 1, 2, 3, 40, 41].map((t) => ({ t, low: t, high: t + 1 }));
+  expect(brokenCurve(curve).map((b) => [b.t, b.range === null])).toEqual([
+    [0, false],
+    [1, false],
+    [2, false],
+    [3, false],
+    [21.5, true],
+    [40, false],
+    [41, false],
+  ]);
+  expect(silentWords([{ from: 3, to: 40 }])).toBe("Nothing came from 3.000 s to 40.00 s: the curve is broken there.");
+  expect(silentWords([])).toBe("");
+});

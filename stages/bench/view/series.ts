@@ -1,7 +1,8 @@
 import { formatNumber, fromSi } from "@/core/quantity/quantity";
 import type { Measure } from "@/core/run/protocol";
 import { unitAfter } from "@/core/run/reading";
-import type { Taken } from "@/core/series/take";
+import { type Silence, silences } from "@/core/series/silence";
+import type { Bucket, Taken } from "@/core/series/take";
 import { crossingWay, takeRule } from "@/core/vocabulary/runs";
 
 /** The rule by which a reading is taken from a series, in words. */
@@ -31,3 +32,23 @@ export const takenWords = (m: Measure, si: string | null): string =>
 
 /** Where the value was taken from, for the chart. */
 export const takenPart = (value: Taken | null, words: string) => value && { from: value.from, to: value.to, words };
+
+/** Where nothing came, in words; empty where that is nowhere. */
+export const silentWords = (silent: readonly Silence[]): string =>
+  silent.length === 0
+    ? ""
+    : `Nothing came ${silent
+        .map((s) => `from ${formatNumber(s.from)} s to ${formatNumber(s.to)} s`)
+        .join(", ")}: the curve is broken there.`;
+
+/** A curve as it is drawn: broken where nothing came. */
+export function brokenCurve(curve: readonly Bucket[]): { t: number; range: [number, number] | null }[] {
+  const breaks = new Map(silences(curve.map((b) => b.t)).map((s) => [s.from, (s.from + s.to) / 2]));
+  return curve.flatMap(({ t, low, high }) => {
+    const middle = breaks.get(t);
+    return [
+      { t, range: [low, high] as [number, number] },
+      ...(middle === undefined ? [] : [{ t: middle, range: null }]),
+    ];
+  });
+}
