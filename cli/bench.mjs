@@ -68,6 +68,7 @@ const views = [
   "/",
   ...below("terrace-pump", ["", "/brief", "/needs", "/needs?r=R-02", "/needs/questions", "/needs/statements"]),
   ...below("terrace-pump", ["/concepts", "/teams", "/teams/form", "/plan/gates", "/notebook", "/builds", "/bench"]),
+  ...below("terrace-pump", ["/bench/class", "/bench/compare?by=teams", "/builds/tree"]),
   ...below("terrace-pump", ["/reviews", "/grades", "/contest", "/records", "/plan", "/people", "/audit"]),
   "/screen/terrace-pump",
   "/api/jump?project=terrace-pump&q=al",
@@ -94,6 +95,33 @@ async function weigh({ server, cookie }, view) {
   let script = 0;
   for (const s of scripts) script += (await fetchOnce(server.url + s, cookie, "gzip")).body.length;
   return { plain: plain.length / 1000, packed: gzipSync(plain).length / 1000, script: script / 1000 };
+}
+
+/** How long a series of ten minutes at 1,000 samples a second takes to open, with its value, and to be looked at closer. */
+async function longSeries({ server, cookie, env }) {
+  const { default: postgres } = await import("postgres");
+  const sql = postgres(env.DATABASE_URL, { max: 1 });
+  const [{ id, n }] = await sql`
+    SELECT series_id AS id, sum(n)::int AS n FROM series_block GROUP BY series_id ORDER BY n DESC LIMIT 1
+  `;
+  await sql.end();
+  say(`\na series of ${n} samples:`);
+  for (const [what, path] of [
+    ["opens, with its value", `/p/terrace-pump/bench/series?id=${id}`],
+    ["all of its curve", `/api/series?id=${id}&from=0&to=600`],
+    ["a minute of it", `/api/series?id=${id}&from=120&to=180`],
+    ["a second of it", `/api/series?id=${id}&from=120&to=121`],
+    ["every sample as CSV", `/api/series/csv?id=${id}`],
+  ]) {
+    const times = [];
+    for (let i = 0; i < 8; i++) {
+      const r = await fetchOnce(server.url + path, cookie);
+      if (r.status !== 200) throw new Error(`${path} answered ${r.status}`);
+      if (i > 1) times.push(r.ms);
+    }
+    times.sort((a, b) => a - b);
+    say(`  ${what.padEnd(24)} ${cell(at(times, 0.5), 7)} ms, at most ${cell(times.at(-1), 5)}`);
+  }
 }
 
 const cell = (x, width, digits = 0) => x.toFixed(digits).padStart(width);
@@ -134,6 +162,7 @@ export async function bench({ large = false } = {}) {
       if (w.packed > limits.packed) over.push(`${view}: ${w.packed.toFixed(0)} kB of HTML, packed`);
       if (w.script > limits.script) over.push(`${view}: ${w.script.toFixed(0)} kB of scripts`);
     }
+    if (department) await longSeries(department);
     say(over.length ? `\nover the measure:\n  ${over.join("\n  ")}` : "\nevery view is inside the measure");
   } finally {
     await Promise.all(places.map((p) => end(p.server.child)));

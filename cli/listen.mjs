@@ -86,7 +86,12 @@ export async function listen(minutes) {
     const acknowledged = [];
     for (const name of ["first", "second"]) {
       await pause(quarter);
-      const [{ n }] = await sql`SELECT coalesce(sum(n), 0)::int AS n FROM series_block`;
+      const [{ n }] = await sql`
+        SELECT coalesce(sum(b.n), 0)::int AS n
+        FROM series_block b
+        JOIN series s ON s.id = b.series_id
+        WHERE s.source LIKE 'Simulated%'
+      `;
       process.kill(server.child.pid, "SIGKILL");
       acknowledged.push(n);
       say(`the server was killed (the ${name} time) with ${n} samples in its database`);

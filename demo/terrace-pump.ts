@@ -12,6 +12,7 @@ import { random } from "./model";
 import { at, fresh, run } from "./run";
 import * as story from "./story";
 import { gaugeOfTerrace } from "./terrace-gauge";
+import { piecesOfTerrace } from "./terrace-pieces";
 import { sealsOfTerrace } from "./terrace-seals";
 import { gatesOfTerrace, teamsOfTerrace, workOfTerrace } from "./terrace-work";
 
@@ -257,6 +258,7 @@ export async function thisYear(
   await gatesOfTerrace(owner, worked, opened, changed, formed);
   sealsOfTerrace(owner, worked, opened, formed);
   gaugeOfTerrace(worked, opened, formed);
+  piecesOfTerrace(owner, worked, opened, formed);
   const { steps } = worked;
   steps.sort((a, b) => (a.when === b.when ? a.order - b.order : a.when < b.when ? -1 : 1));
   for (const s of steps) await s.act();

@@ -5,12 +5,14 @@ import { BenchScreen } from "@/stages/bench/screens/bench";
 import { ClassScreen } from "@/stages/bench/screens/class";
 import { CompareScreen } from "@/stages/bench/screens/compare";
 import { ExperimentScreen } from "@/stages/bench/screens/experiment";
+import { LiveScreen } from "@/stages/bench/screens/live";
 import { PilotScreen } from "@/stages/bench/screens/pilot";
 import { BriefScreen } from "@/stages/brief/screens/brief";
 import { BuildScreen } from "@/stages/builds/screens/build";
 import { BuildsScreen } from "@/stages/builds/screens/builds";
 import { FailuresScreen } from "@/stages/builds/screens/failures";
 import { PartsScreen } from "@/stages/builds/screens/parts";
+import { PiecesScreen } from "@/stages/builds/screens/pieces";
 import { TreeScreen } from "@/stages/builds/screens/tree";
 import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
 import { ContestScreen } from "@/stages/contest/screens/contest";
@@ -108,11 +110,13 @@ const views: [string, number, () => ReactElement][] = [
   ["builds", 12, () => <BuildsScreen slug={slug} />],
   ["a build", 12, () => <BuildScreen slug={slug} id={w.build} />],
   ["parts", 12, () => <PartsScreen slug={slug} id={w.build} />],
+  ["pieces", 12, () => <PiecesScreen slug={slug} id={w.build} />],
   ["family tree", 12, () => <TreeScreen slug={slug} />],
   ["failures", 12, () => <FailuresScreen slug={slug} />],
   ["bench", 12, () => <BenchScreen slug={slug} />],
   ["whole class", 12, () => <ClassScreen slug={slug} asked={{}} />],
   ["comparison", 12, () => <CompareScreen slug={slug} wanted={{ by: "teams" }} />],
+  ["an instrument", 12, () => <LiveScreen slug={slug} asked={{ protocol: w.protocol, build: w.build }} />],
   ["pilot runs", 12, () => <PilotScreen slug={slug} asked={{}} />],
   ["experiment", 12, () => <ExperimentScreen slug={slug} asked={{}} />],
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],

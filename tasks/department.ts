@@ -1,13 +1,18 @@
 // Makes a department out of the demo, by SQL: its running project many times over, each with a department's runs.
+import { randomUUID } from "node:crypto";
 import { inOrder } from "@/platform/bundle/catalog";
 import { closeDb, db, inTransaction, type Tx } from "@/platform/db/db";
 import { travels } from "@/platform/registry/table";
+import { blockSize } from "@/stages/bench/schema";
+import { extentOf, packed } from "@/stages/bench/view/samples";
 import { freshenStandings } from "@/stages/contest/queries/standings";
 import { freshen } from "@/stages/needs/queries/kept";
 import { tables } from "@/stages/tables";
 
 const copies = 42;
 const runsEach = 2500;
+/** Copies of the demo's gauge in each project: two million samples in all. */
+const seriesEach = 16;
 const model = "terrace-pump";
 
 /** SQL that gives a copy of a row other ids: each is made from the first and the copy's number, also inside texts. */
@@ -99,6 +104,45 @@ async function moreRuns(sql: Tx): Promise<void> {
   `);
 }
 
+/** The gauge's series again and again, on one build after the other; and one of ten minutes at 1,000 samples a second. */
+async function moreSeries(sql: Tx): Promise<void> {
+  await sql.unsafe(`
+    CREATE TEMP TABLE more_series AS
+    SELECT s.id AS was, pg_temp.other(s.id, 2000 + j) AS id, j, b.id AS build_id
+    FROM series s JOIN project p ON p.id = s.project_id, generate_series(1, ${seriesEach}) AS j
+    CROSS JOIN LATERAL (
+      SELECT id FROM build WHERE project_id = s.project_id ORDER BY id OFFSET j % 8 LIMIT 1
+    ) b
+    WHERE p.slug LIKE '${model}%' AND p.finished_at IS NULL;
+    INSERT INTO series (id, project_id, build_id, protocol_version_id, key, unit, source, recorded_by, recorded_at)
+    SELECT m.id, s.project_id, m.build_id, s.protocol_version_id, s.key, s.unit, s.source, s.recorded_by, s.recorded_at
+    FROM more_series m JOIN series s ON s.id = m.was;
+    INSERT INTO series_block (series_id, number, n, from_t, to_t, low, high, samples)
+    SELECT m.id, b.number, b.n, b.from_t, b.to_t, b.low, b.high, b.samples
+    FROM more_series m JOIN series_block b ON b.series_id = m.was;
+  `);
+  const [gauge] = await sql<{ id: string }[]>`
+    SELECT s.id FROM series s JOIN project p ON p.id = s.project_id WHERE p.slug = ${model} ORDER BY s.id LIMIT 1
+  `;
+  const id = randomUUID();
+  await sql`
+    INSERT INTO series (id, project_id, build_id, protocol_version_id, key, unit, source, recorded_by, recorded_at)
+    SELECT ${id}, project_id, build_id, protocol_version_id, key, unit, 'ten minutes at 1 kHz', recorded_by, recorded_at
+    FROM series
+    WHERE id = ${gauge!.id}
+  `;
+  const [rate, per] = [1000, blockSize.samples];
+  for (let number = 0; number * per < 600 * rate; number++) {
+    const t = Array.from({ length: per }, (_, i) => (number * per + i) / rate);
+    const block = {
+      t: Float64Array.from(t),
+      v: Float64Array.from(t, (x) => 34 + 20 * Math.sin(6.28 * x) * Math.sin(x)),
+    };
+    const row = { seriesId: id, number, ...extentOf(block), samples: packed(block.t, block.v) };
+    await sql`INSERT INTO series_block ${sql(row)}`;
+  }
+}
+
 async function main(): Promise<void> {
   await inTransaction(async (sql) => {
     await sql.unsafe("SET LOCAL session_replication_role = replica");
@@ -106,6 +150,7 @@ async function main(): Promise<void> {
     const [p] = await sql<{ id: string }[]>`SELECT id FROM project WHERE slug = ${model}`;
     await copyProject(sql, p!.id);
     await moreRuns(sql);
+    await moreSeries(sql);
     await sql`
       INSERT INTO staff (project_id, person_id, role)
       SELECT p.id, q.id, 'owner' FROM project p, person q WHERE q.admin
@@ -124,11 +169,12 @@ async function main(): Promise<void> {
     SELECT
       (SELECT count(*)::int FROM project) AS projects, (SELECT count(*)::int FROM team) AS teams,
       (SELECT count(DISTINCT person_id)::int FROM enrolment) AS students, (SELECT count(*)::int FROM run) AS runs,
-      (SELECT max(n)::int FROM (SELECT count(*) AS n FROM run GROUP BY project_id) x) AS most
+      (SELECT max(n)::int FROM (SELECT count(*) AS n FROM run GROUP BY project_id) x) AS most,
+      (SELECT sum(n)::int FROM series_block) AS samples
   `;
   console.log(
     `· A department: ${n!.projects} projects, ${n!.teams} teams, ${n!.students} students, ${n!.runs} runs ` +
-      `(up to ${n!.most} in one project)`,
+      `(up to ${n!.most} in one project), ${n!.samples} samples of series`,
   );
 }
 

@@ -33,7 +33,9 @@ test("a count is the highest or the lowest sample, a level none; a channel is on
   const strokes = { name: "Strokes", unit: "1", kind: "count" } as const;
   expect(checkTake(strokes, { rule: "peak", unit: "1", channel: "strokes" })).toEqual([]);
   expect(checkTake(strokes, { rule: "mean", unit: "1", stretch: "5" })[0]).toContain("a count is taken as the highest");
-  expect(checkTake({ ...strokes, kind: "level" }, { rule: "peak", unit: "1" })[0]).toContain("only a number or a count");
+  expect(checkTake({ ...strokes, kind: "level" }, { rule: "peak", unit: "1" })[0]).toContain(
+    "only a number or a count",
+  );
   expect(checkTake(strokes, { rule: "low", unit: "1", channel: "two words" })[0]).toContain("a channel's name is one");
 });
 

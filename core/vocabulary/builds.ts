@@ -1,4 +1,4 @@
-import { type Term, vocabulary } from "./vocabulary";
+import { type Term, vocabulary, without } from "./vocabulary";
 
 /** The generations of a design, cheap material before the dear one. */
 export const buildStage = vocabulary({ "mock-up": "", "proof of concept": "", prototype: "", final: "" }, [
@@ -47,3 +47,20 @@ export const donatedMethod = vocabulary({
   zero: "nothing: what is found or given is a gain of the design",
 });
 export type DonatedMethod = Term<typeof donatedMethod>;
+
+/** What is seen to at a piece, in its order. */
+export const pieceStep = vocabulary(
+  {
+    drawn: "drawn",
+    checked: "checked against the drawing",
+    trial: "cheap trial seen",
+    released: "released",
+    cut: "cut",
+    fitted: "fitted",
+  },
+  ["piece_step.step"],
+);
+export type PieceStep = Term<typeof pieceStep>;
+
+/** What a team ticks itself; a release is the instructor's. */
+export const ownStep = without(pieceStep, "released");

@@ -504,6 +504,31 @@ export interface Person {
   loginName: string | null;
 }
 
+export interface Piece {
+  id: Id<"piece">;
+  buildId: Id<"build">;
+  name: string;
+  makerId: Id<"person"> | null;
+  oneChance: boolean;
+  material: string;
+  machine: string;
+  settings: unknown;
+  chain: string;
+  nominal: string | null;
+  tolerance: string | null;
+  measured: string | null;
+  entered: unknown;
+  version: number;
+}
+
+export interface PieceStep {
+  pieceId: Id<"piece">;
+  step: In<"pieceStep">;
+  personId: Id<"person"> | null;
+  doneBy: string;
+  doneAt: string;
+}
+
 export interface Project {
   id: Id<"project">;
   slug: string;

@@ -3,7 +3,8 @@ import { action } from "@/platform/command/perform";
 import { addPhoto, saveBuild } from "./commands/builds";
 import { closeFailure, saveFailure } from "./commands/failures";
 import { copyPartLines, savePartLine } from "./commands/parts";
-import { removePhoto, withdrawBuild, withdrawFailure, withdrawPartLine } from "./withdrawals";
+import { copyPieces, markPiece, releasePiece, savePiece } from "./commands/pieces";
+import { removePhoto, withdrawBuild, withdrawFailure, withdrawPartLine, withdrawPiece } from "./withdrawals";
 
 export const saveBuildAction = action(saveBuild);
 
@@ -24,3 +25,13 @@ export const savePartLineAction = action(savePartLine);
 export const copyPartLinesAction = action(copyPartLines);
 
 export const withdrawPartLineAction = action(withdrawPartLine);
+
+export const savePieceAction = action(savePiece);
+
+export const markPieceAction = action(markPiece);
+
+export const releasePieceAction = action(releasePiece);
+
+export const copyPiecesAction = action(copyPieces);
+
+export const withdrawPieceAction = action(withdrawPiece);

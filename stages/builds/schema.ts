@@ -1,6 +1,14 @@
 import * as yup from "yup";
-import { buildStage, failureSeverity, partSource } from "@/core/vocabulary/builds";
+import { buildStage, failureSeverity, ownStep, partSource } from "@/core/vocabulary/builds";
 import * as c from "@/platform/schema/fields";
+
+/** Names with values, `name = value` a line. */
+const lines = (example: string) =>
+  c
+    .optionalText(2000)
+    .test("lines", `Write one a line, like: ${example}`, (v) =>
+      (v ?? "").split("\n").every((l) => !l.trim() || /^[^=]+=.+$/.test(l)),
+    );
 
 export const build = yup.object({
   teamId: c.id(),
@@ -17,11 +25,7 @@ export const build = yup.object({
   sides: c.sides(),
   learned: c.optionalText(2000),
   features: c.optionalText(1000),
-  variables: c
-    .optionalText(2000)
-    .test("variables", "Write one a line, like: stroke = 0.25 m", (v) =>
-      (v ?? "").split("\n").every((l) => !l.trim() || /^[^=]+=.+$/.test(l)),
-    ),
+  variables: lines("stroke = 0.25 m"),
   /** What it was made from: the generation before, or several that were brought together. */
   parentIds: c.ids(6),
   /** Features of those that it does without, one a line with the reason. */
@@ -80,3 +84,29 @@ export const partLine = yup.object({
 
 /** The parts list of another build, taken over. */
 export const copyPartLines = yup.object({ buildId: c.id(), fromId: c.id() });
+
+/** A piece that somebody makes: what it should measure and does, and on what it is made. */
+export const piece = yup.object({
+  buildId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  name: c.text(80),
+  makerId: c.optionalId(),
+  oneChance: yup.boolean().default(false),
+  material: c.optionalText(80),
+  machine: c.optionalText(60),
+  settings: lines("power = 60 %"),
+  chain: c.optionalText(60),
+  nominal: c.quantity("mm"),
+  tolerance: c.quantity("mm"),
+  measured: c.quantity("mm"),
+});
+
+/** A step of a piece that its team ticks, or takes back. */
+export const markPiece = yup.object({ id: c.id(), step: c.oneOf(ownStep).required(), on: yup.boolean().required() });
+
+/** The instructor's word that a piece may be cut. */
+export const releasePiece = yup.object({ id: c.id(), on: yup.boolean().required() });
+
+/** The pieces of another build, to be made again. */
+export const copyPieces = copyPartLines;

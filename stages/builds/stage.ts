@@ -6,6 +6,7 @@ import { plural } from "@/platform/registry/words";
 import * as commands from "./commands/builds";
 import * as failures from "./commands/failures";
 import * as parts from "./commands/parts";
+import * as pieces from "./commands/pieces";
 import * as withdrawals from "./withdrawals";
 
 interface Row {
@@ -64,7 +65,7 @@ export const builds: Stage = {
     { label: "Failures", path: "/builds/failures" },
   ],
   shows: ["build", "failure", "part", "run", "needs", "team", "gate", "file"],
-  commands: [commands, failures, parts, withdrawals],
+  commands: [commands, failures, parts, pieces, withdrawals],
   stratum,
   search,
 };

@@ -6,5 +6,15 @@ export const buildsTables: readonly Table[] = [
   ofParent("variable_setting", "build_id", "build"),
   ofParent("feature_drop", "build_id", "build"),
   ofParent("part_line", "build_id", "build"),
+  {
+    name: "piece",
+    of: "build_id IN (SELECT id FROM build WHERE project_id = $1)",
+    people: ["maker_id"],
+  },
+  {
+    name: "piece_step",
+    of: "piece_id IN (SELECT p.id FROM piece p JOIN build b ON b.id = p.build_id WHERE b.project_id = $1)",
+    people: ["person_id"],
+  },
   ofProject("failure"),
 ];

@@ -5,6 +5,7 @@ import { buildActs } from "./acts";
 import { ofBuild } from "./queries/builds";
 import { ofFailure } from "./queries/failures";
 import { ofPart } from "./queries/parts";
+import { ofPiece } from "./queries/pieces";
 
 /** A build goes with its runs and pictures; reviews of it stay, and name it again when it is back. */
 export const withdrawBuild = withdrawal({
@@ -50,5 +51,14 @@ export const withdrawPartLine = withdrawal({
   table: "part_line",
   act: buildActs.edit,
   subject: ofPart,
+  label: "x.name",
+});
+
+export const withdrawPiece = withdrawal({
+  name: "withdrawPiece",
+  kind: "piece",
+  table: "piece",
+  act: buildActs.edit,
+  subject: ofPiece,
   label: "x.name",
 });

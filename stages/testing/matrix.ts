@@ -120,6 +120,11 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
   savePartLine: { may: own, input: (w) => ({ buildId: w.build, name: "Lever", count: 1, mass: "0.2 lb" }) },
   copyPartLines: { may: own, input: (w) => ({ buildId: w.build, fromId: w.otherBuild }) },
   withdrawPartLine: { may: own, input: (w) => ({ id: w.partLine }) },
+  savePiece: { may: own, input: (w) => ({ buildId: w.build, name: "Side 2", nominal: "12 in", chain: "length" }) },
+  markPiece: { may: own, input: (w) => ({ id: w.piece, step: "checked", on: true }) },
+  releasePiece: { may: staff, input: (w) => ({ id: w.piece, on: false }) },
+  copyPieces: { may: own, input: (w) => ({ buildId: w.build, fromId: w.otherBuild }) },
+  withdrawPiece: { may: own, input: (w) => ({ id: w.piece }) },
   removePhoto: { may: [], input: () => ({ id: randomUUID() }) },
   saveProtocol: { may: staff, input: (w) => ({ projectId: w.projectId, name: "P2", definition }) },
   recordRun: {

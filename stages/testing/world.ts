@@ -13,6 +13,7 @@ import { saveBrief, saveChallenge } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands/builds";
 import { saveFailure } from "@/stages/builds/commands/failures";
 import { savePartLine } from "@/stages/builds/commands/parts";
+import { markPiece, savePiece } from "@/stages/builds/commands/pieces";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { openSelection } from "@/stages/concepts/commands/selection";
 import { saveEvent } from "@/stages/contest/commands/events";
@@ -280,6 +281,9 @@ export async function makeProject(owner: Actor, title: string) {
   const failure = (await ok(saveFailure, mate, { buildId: build, mode: "The drum split", severity: "stop" })).id;
   const partLine = (await ok(savePartLine, mate, { buildId: build, name: "Drum", count: 2, mass: "120 g", cost: "3" }))
     .id;
+  const piece = (await ok(savePiece, mate, { buildId: build, name: "Side 1", nominal: "300 mm", tolerance: "0.5 mm" }))
+    .id;
+  await ok(markPiece, mate, { id: piece, step: "drawn", on: true });
   const entryOfNotebook = randomUUID();
   await ok(writeEntry, mate, {
     id: entryOfNotebook,
@@ -322,6 +326,7 @@ export async function makeProject(owner: Actor, title: string) {
     tool,
     failure,
     partLine,
+    piece,
     entryOfNotebook,
     projectId,
     slug,

@@ -13,13 +13,7 @@ import { gateBefore } from "@/stages/plan/queries/gates";
 import { buildActs } from "../acts";
 import { type Build, ofBuild } from "../queries/builds";
 import * as s from "../schema";
-
-/** Variables as typed, `name = value` a line. */
-const readVariables = (text: string) =>
-  text.split("\n").flatMap((l) => {
-    const at = l.indexOf("=");
-    return at > 0 ? [{ name: l.slice(0, at).trim(), value: l.slice(at + 1).trim() }] : [];
-  });
+import { readLines } from "../view/lines";
 
 /** Dropped features as typed, `feature: reason` a line. */
 const readDropped = (text: string) =>
@@ -90,7 +84,7 @@ export const saveBuild = command({
       ["cost", row.cost],
     ] as const)
       if (v !== null && Number(v) < 0) refuse("This cannot be below zero.", k);
-    const variables = readVariables(input.variables);
+    const variables = readLines(input.variables);
     if (new Set(variables.map((v) => v.name)).size < variables.length)
       refuse("A variable is listed twice.", "variables");
     // A new build, and one that moves on to another stage, ask the gates before it.

@@ -13,6 +13,7 @@ import { buildActs } from "../acts";
 import { BuildForm } from "../parts/build-form";
 import { type Build, buildsOf } from "../queries/builds";
 import { failuresOf } from "../queries/failures";
+import { writeLines } from "../view/lines";
 
 export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: string; team?: string }) {
   const page = await projectPage(slug);
@@ -33,10 +34,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
   const gate = b ? [] : (await gateBefore(p.id, owner.id, "final")).says;
   const named = (x: Build) => ({ value: x.id as string, label: `${x.team} G${x.number}` });
   const open = failures.filter((f) => f.teamId === owner.id && f.closedBy === null && f.buildId !== b?.id);
-  const vars = (x?: Build) =>
-    Object.entries(x?.variables ?? {})
-      .map(([k, v]) => `${k} = ${v}`)
-      .join("\n");
+  const vars = (x?: Build) => writeLines(x?.variables ?? {});
   return (
     <>
       <PageHead

@@ -17,9 +17,11 @@ import { WithdrawBuild } from "../parts/buttons";
 import { FailureList } from "../parts/failure-list";
 import { PartsSheet } from "../parts/parts-sheet";
 import { PhotosSheet } from "../parts/photos-sheet";
+import { PiecesSheet } from "../parts/pieces-sheet";
 import { buildById } from "../queries/builds";
 import { failuresOf } from "../queries/failures";
 import { partsOf } from "../queries/parts";
+import { piecesOf } from "../queries/pieces";
 import { causesToChoose } from "../view/failures";
 import { featuresView } from "../view/features";
 import { margin, weightOf } from "../view/generations";
@@ -29,11 +31,12 @@ import { partsView } from "../view/parts";
 export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
   const { frame, staff, ownTeam } = await projectPage(slug);
   const p = frame.project;
-  const [b, facts, failures, parts, settings] = await Promise.all([
+  const [b, facts, failures, parts, pieces, settings] = await Promise.all([
     buildById(p.id, id),
     projectState(p.id),
     failuresOf(p.id),
     partsOf(id),
+    piecesOf(id),
     settingsOf(p.id),
   ]);
   if (!b) notFound();
@@ -150,6 +153,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
               currency={p.currency}
             />
           )}
+          <PiecesSheet href={`/p/${slug}/builds/${b.id}/pieces`} pieces={pieces} />
           <Sheet title="What failed">
             <FailureList
               buildId={b.id}

@@ -1,0 +1,12 @@
+/** What was typed as `name = value`, one a line; other lines are none. */
+export const readLines = (text: string): { name: string; value: string }[] =>
+  text.split("\n").flatMap((l) => {
+    const at = l.indexOf("=");
+    return at > 0 ? [{ name: l.slice(0, at).trim(), value: l.slice(at + 1).trim() }] : [];
+  });
+
+/** Names with their values as they are typed, one a line. */
+export const writeLines = (values: Readonly<Record<string, string>>): string =>
+  Object.entries(values)
+    .map(([name, value]) => `${name} = ${value}`)
+    .join("\n");

@@ -1,0 +1,97 @@
+import { type Making, missingBeforeCut, stackUp } from "@/core/builds/making";
+import { formatSi, fromSi, parseQuantity } from "@/core/quantity/quantity";
+import { type PieceStep, pieceStep } from "@/core/vocabulary/builds";
+import type { Piece } from "../queries/pieces";
+import { writeLines } from "./lines";
+
+/** A piece as the rules see it. */
+export const makingOf = (p: Pick<Piece, "oneChance" | "material" | "steps">): Making => ({
+  oneChance: p.oneChance,
+  material: p.material,
+  steps: Object.fromEntries(p.steps.map((s) => [s.step, s.person])) as Making["steps"],
+});
+
+/** A length as its form shows it: as it was typed where that still means it, else in the project's unit. */
+function typedLength(p: Piece, key: "nominal" | "tolerance" | "measured", unit: string): string {
+  const si = p[key];
+  if (si === null) return "";
+  const text = (p.entered as Record<string, string>)[key] ?? "";
+  const read = text ? parseQuantity(text, unit) : null;
+  return read?.ok && Number(read.quantity.si) === Number(si) ? text : `${fromSi(si, unit)} ${unit}`;
+}
+
+/** The steps that a piece goes through: trial and release are asked of those that are cut once. */
+export const stepsOf = (p: Pick<Piece, "oneChance" | "steps">): PieceStep[] =>
+  pieceStep.values.filter(
+    (s) => p.oneChance || (s !== "trial" && s !== "released") || p.steps.some((done) => done.step === s),
+  );
+
+/** A build's pieces worked out: how far each is, how far off, and how the chains add up. */
+export function piecesView(pieces: readonly Piece[], side: string) {
+  const chains = [...new Set(pieces.map((p) => p.chain).filter(Boolean))];
+  return {
+    rows: pieces.map((p) => {
+      const off = p.nominal !== null && p.measured !== null ? Number(p.measured) - Number(p.nominal) : null;
+      const outside = off !== null && p.tolerance !== null && Math.abs(off) > Number(p.tolerance) + 1e-12;
+      const done = p.steps.length;
+      return {
+        piece: p,
+        steps: stepsOf(p),
+        missing: p.steps.some((s) => s.step === "cut") ? [] : missingBeforeCut(makingOf(p)),
+        done,
+        length: p.nominal === null ? null : formatSi(p.nominal, side, 2),
+        tolerance: p.tolerance === null ? null : formatSi(p.tolerance, side, 2),
+        off,
+        offShown: off === null ? null : `${off > 0 ? "+" : ""}${formatSi(String(off), side, 2)}`,
+        outside,
+        typed: {
+          nominal: typedLength(p, "nominal", side),
+          tolerance: typedLength(p, "tolerance", side),
+          measured: typedLength(p, "measured", side),
+          settings: writeLines(p.settings as Record<string, string>),
+        },
+      };
+    }),
+    chains: chains.map((name) => {
+      const own = pieces.flatMap((p) => (p.chain === name && p.nominal !== null ? [{ ...p, nominal: p.nominal }] : []));
+      const { value, working } = stackUp(own, side);
+      return {
+        name,
+        working,
+        length: formatSi(value.length, side, 2),
+        nominal: formatSi(value.nominal, side, 2),
+        deviation: `${Number(value.deviation) > 0 ? "+" : ""}${formatSi(value.deviation, side, 2)}`,
+        likely: formatSi(value.likely, side, 2),
+        worst: formatSi(value.worst, side, 2),
+        says: value.corrections.length
+          ? `${value.corrections
+              .map((c) => {
+                const by = formatSi(c.by.replace("-", ""), side, 2);
+                return c.by.startsWith("-")
+                  ? `take ${by} ${side} off ${c.name}`
+                  : `${c.name} is ${by} ${side} too short: a shim, or a new piece`;
+              })
+              .join("; ")}.`
+          : value.unmeasured.length === own.length
+            ? "Nothing is measured yet."
+            : "Within what its tolerances make likely: nothing to correct.",
+      };
+    }),
+  };
+}
+
+/** How far a build's pieces are, in a sentence or two. */
+export function madeWords(pieces: readonly Pick<Piece, "name" | "makerId" | "steps" | "oneChance" | "material">[]) {
+  if (!pieces.length) return "None listed. A list says who makes which piece, and what is seen to before it is cut.";
+  const has = (step: PieceStep) => pieces.filter((p) => p.steps.some((s) => s.step === step)).length;
+  const nobody = pieces.filter((p) => !p.makerId).map((p) => p.name);
+  const waits = pieces.filter(
+    (p) => !p.steps.some((s) => s.step === "cut") && missingBeforeCut(makingOf(p)).length > 0,
+  );
+  return [
+    `${pieces.length} ${pieces.length === 1 ? "piece" : "pieces"}: ${has("drawn")} drawn, ${has("checked")} checked, ` +
+      `${has("cut")} cut, ${has("fitted")} fitted.`,
+    ...(nobody.length ? [`Nobody makes ${nobody.join(", ")}.`] : []),
+    ...(waits.length ? [`Not to be cut yet: ${waits.map((p) => p.name).join(", ")}.`] : []),
+  ].join(" ");
+}
