@@ -16,6 +16,12 @@ export interface Gen {
   dropped?: string;
   /** A team whose newest build it takes from too. */
   joins?: string;
+  /** Which member made it alone, by place in the team. */
+  maker?: number;
+  /** It brings the two generations before it together. */
+  merges?: true;
+  /** The build of last year that it was made from. */
+  fromLastYear?: string;
   learned?: string;
   /** Runs by week: how many, flow (L/min), efficiency, and where it went wrong, how. */
   runs: {
@@ -240,6 +246,7 @@ export const gens: Gen[] = [
     week: 3,
     day: 0,
     stage: "mock-up",
+    maker: 0,
     changed: "Pulse pump without a handle piston",
     why: "A brave idea: let the water's own swing lift it",
     mass: "2.0 kg",
@@ -253,6 +260,7 @@ export const gens: Gen[] = [
     week: 5,
     day: 0,
     stage: "proof of concept",
+    maker: 1,
     changed: "Longer swing tube",
     why: "A longer column carries more swing",
     predicted: "5.0",
@@ -267,6 +275,7 @@ export const gens: Gen[] = [
     week: 6,
     day: 0,
     stage: "prototype",
+    merges: true,
     changed: "Spring return in place of the hand return",
     why: "Hold the swing at its own rate",
     predicted: "7.0",
@@ -338,6 +347,7 @@ export const gens: Gen[] = [
     week: 5,
     day: 0,
     stage: "proof of concept",
+    fromLastYear: "Adze G3",
     changed: "Double-acting piston, one valve block",
     why: "Started late, so straight to a proof of concept",
     mass: "4.0 kg",

@@ -9,7 +9,7 @@ import { briefVersions } from "@/stages/brief/queries";
 import { addPhoto, saveBuild } from "@/stages/builds/commands/builds";
 import { saveFailure } from "@/stages/builds/commands/failures";
 import { savePartLine } from "@/stages/builds/commands/parts";
-import { buildById, buildsOf } from "@/stages/builds/queries/builds";
+import { buildById, buildsBefore, buildsOf } from "@/stages/builds/queries/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { saveEvent } from "@/stages/contest/commands/events";
 import { enterMark, publishGrades, saveScheme } from "@/stages/grades/commands";
@@ -123,6 +123,7 @@ export async function workOfTerrace(
 ) {
   const steps: Step[] = [];
   const newest = new Map<string, string>();
+  const older = new Map<string, string>();
   const toAnswer = new Map<string, string[]>();
   const made = new Map<string, number>();
   for (const [i, g] of generations.gens.entries()) {
@@ -154,10 +155,15 @@ export async function workOfTerrace(
             features: g.features ?? "",
             learned: "",
             dropped: g.dropped ?? "",
-            parentIds: [newest.get(g.team), newest.get(g.joins ?? "")].filter((x) => x !== undefined),
+            makerId: g.maker === undefined ? undefined : team.members[g.maker],
+            fromEdition: (await buildsBefore(projectId)).find((b) => b.name === g.fromLastYear)?.id,
+            parentIds: [newest.get(g.team), newest.get(g.joins ?? ""), g.merges && older.get(g.team)].filter(
+              (x): x is string => !!x,
+            ),
             closes: toAnswer.get(g.team) ?? [],
           })
         ).id;
+        older.set(g.team, newest.get(g.team) ?? "");
         newest.set(g.team, id);
         toAnswer.delete(g.team);
         for (const [part, count, mass, cost, source] of record.parts[name] ?? [])
@@ -256,6 +262,8 @@ export async function workOfTerrace(
             learned: g.learned,
             dropped: g.dropped ?? "",
             parentIds: b.parents,
+            makerId: b.makerId ?? undefined,
+            fromEdition: b.fromEdition ?? undefined,
           });
         },
       });

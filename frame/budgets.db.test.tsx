@@ -11,6 +11,7 @@ import { BriefScreen } from "@/stages/brief/screens/brief";
 import { BuildScreen } from "@/stages/builds/screens/build";
 import { BuildsScreen } from "@/stages/builds/screens/builds";
 import { FailuresScreen } from "@/stages/builds/screens/failures";
+import { MeetingScreen } from "@/stages/builds/screens/meeting";
 import { PartsScreen } from "@/stages/builds/screens/parts";
 import { PiecesScreen } from "@/stages/builds/screens/pieces";
 import { TreeScreen } from "@/stages/builds/screens/tree";
@@ -111,6 +112,7 @@ const views: [string, number, () => ReactElement][] = [
   ["a build", 12, () => <BuildScreen slug={slug} id={w.build} />],
   ["parts", 12, () => <PartsScreen slug={slug} id={w.build} />],
   ["pieces", 12, () => <PiecesScreen slug={slug} id={w.build} />],
+  ["coming together", 12, () => <MeetingScreen slug={slug} />],
   ["family tree", 12, () => <TreeScreen slug={slug} />],
   ["failures", 12, () => <FailuresScreen slug={slug} />],
   ["bench", 12, () => <BenchScreen slug={slug} />],

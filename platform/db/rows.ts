@@ -88,6 +88,8 @@ export interface Build {
   createdAt: string;
   version: number;
   entered: unknown;
+  makerId: Id<"person"> | null;
+  fromEdition: Id<"build"> | null;
 }
 
 export interface BuildParent {

@@ -24,4 +24,5 @@ export const settings = yup.object({
   units: c.oneOf(unitSystem).optional(),
   dates: c.oneOf(dateStyle).optional(),
   donated: c.oneOf(donatedMethod).optional(),
+  individualMin: whole(0, 10).optional(),
 });

@@ -19,6 +19,8 @@ export interface Settings {
   readonly units: UnitSystem;
   readonly dates: DateStyle;
   readonly donated: DonatedMethod;
+  /** Generations that each student makes alone before the team brings them together; 0 asks for none. */
+  readonly individualMin: number;
 }
 
 const defaults: Settings = {
@@ -32,6 +34,7 @@ const defaults: Settings = {
   units: "metric",
   dates: "day",
   donated: "fair",
+  individualMin: 0,
 };
 
 const asked = cache(async (projectId: string, sql: Tx): Promise<Settings> => {

@@ -28,6 +28,10 @@ export const build = yup.object({
   variables: lines("stroke = 0.25 m"),
   /** What it was made from: the generation before, or several that were brought together. */
   parentIds: c.ids(6),
+  /** Who made it alone, before the team's are brought together. */
+  makerId: c.optionalId(),
+  /** A build of the edition before that it was made from. */
+  fromEdition: c.optionalId(),
   /** Features of those that it does without, one a line with the reason. */
   dropped: c
     .optionalText(2000)

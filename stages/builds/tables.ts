@@ -1,7 +1,8 @@
 import { ofParent, ofProject, type Table } from "@/platform/registry/table";
 
 export const buildsTables: readonly Table[] = [
-  ofProject("build"),
+  // A build of the edition before is not in this project's bundle.
+  ofProject("build", { omit: ["from_edition"], people: ["maker_id"] }),
   ofParent("build_parent", "build_id", "build"),
   ofParent("variable_setting", "build_id", "build"),
   ofParent("feature_drop", "build_id", "build"),

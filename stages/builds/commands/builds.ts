@@ -11,7 +11,7 @@ import { entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { buildActs } from "../acts";
-import { type Build, ofBuild } from "../queries/builds";
+import { type Build, isOfEditionBefore, ofBuild } from "../queries/builds";
 import * as s from "../schema";
 import { readLines } from "../view/lines";
 
@@ -70,6 +70,8 @@ export const saveBuild = command({
       expected: input.expected,
       predicted,
       learned: input.learned,
+      makerId: input.makerId ?? null,
+      fromEdition: input.fromEdition ?? null,
       mass: siOrNull(input.mass, units.mass),
       cost: siOrNull(input.cost, "1"),
       sides: input.sides ? readSides(input.sides, units.side) : null,
@@ -84,6 +86,12 @@ export const saveBuild = command({
       ["cost", row.cost],
     ] as const)
       if (v !== null && Number(v) < 0) refuse("This cannot be below zero.", k);
+    if (input.makerId) {
+      const asked = sql`SELECT FROM membership WHERE team_id = ${input.teamId} AND person_id = ${input.makerId}`;
+      if (!(await asked).length) refuse("Whoever made it is, or was, in this team.", "makerId");
+    }
+    if (input.fromEdition && !(await isOfEditionBefore(sql, projectId, input.fromEdition)))
+      refuse("This build is not of the edition before.", "fromEdition");
     const variables = readLines(input.variables);
     if (new Set(variables.map((v) => v.name)).size < variables.length)
       refuse("A variable is listed twice.", "variables");

@@ -4,9 +4,9 @@ import { db } from "@/platform/db/db";
 import { openActionsOf } from "@/stages/reviews/queries";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
-import type { World } from "@/stages/testing/world";
+import { makeProject, type World } from "@/stages/testing/world";
 import { flagsWaiting } from "@/stages/today/queries";
-import { buildById } from "../queries/builds";
+import { buildById, buildsBefore } from "../queries/builds";
 import { causesOver, failuresOf } from "../queries/failures";
 import { partsOf } from "../queries/parts";
 import { withdrawFailure } from "../withdrawals";
@@ -172,4 +172,22 @@ test("a build closes no other team's actions", async () => {
   `;
   await next({ carries: [w.action] });
   expect((await openActionsOf(w.b)).length).toBe(1);
+});
+
+test("a generation is made alone by somebody of the team, and from a build of the edition before or none", async () => {
+  const build = { teamId: w.a, stage: "mock-up", builtOn: "2027-03-02", whatChanged: "Alone" };
+  const { id } = await ok(saveBuild, mate, { ...build, makerId: w.students[0] });
+  expect(await buildById(w.projectId, id)).toMatchObject({ makerId: w.students[0], maker: w.names[0], ancestor: null });
+  const wrong = async (more: object) => refused(saveBuild, mate, { ...build, ...more });
+  expect(await wrong({ makerId: w.students[1] })).toMatchObject({
+    fields: { makerId: expect.stringContaining("team") },
+  });
+  expect(await wrong({ fromEdition: w.build })).toMatchObject({ fields: { fromEdition: expect.any(String) } });
+  const earlier = await makeProject(boss, "Edition before");
+  await db()`UPDATE project SET edition_of = ${earlier.projectId} WHERE id = ${w.projectId}`;
+  const before = await buildsBefore(w.projectId);
+  expect(before.map((b) => b.id).sort()).toEqual([earlier.build, earlier.otherBuild].sort());
+  expect(before.find((b) => b.id === earlier.build)).toMatchObject({ edition: "Edition before" });
+  const next = await ok(saveBuild, mate, { ...build, fromEdition: earlier.build });
+  expect((await buildById(w.projectId, next.id))!.ancestor).toMatchObject({ id: earlier.build, slug: earlier.slug });
 });

@@ -27,6 +27,8 @@ export interface BuildDefaults {
   features: string;
   variables: string;
   parentIds: string[];
+  makerId: string;
+  fromEdition: string;
   dropped: string;
 }
 
@@ -59,6 +61,8 @@ export function BuildForm({
   defaults,
   parents,
   others,
+  members,
+  before,
   open,
   decided,
   predictedUnit,
@@ -74,6 +78,9 @@ export function BuildForm({
   parents: Option[];
   /** Builds of other teams, for what is brought together. */
   others: Option[];
+  members: Option[];
+  /** Builds of the edition before. */
+  before: Option[];
   /** Failures of the team's builds that no build answers yet. */
   open: Option[];
   /** What reviews decided and is still open. */
@@ -101,9 +108,20 @@ export function BuildForm({
       <div className="grid gap-4 sm:grid-cols-3">
         <SelectField name="stage" label="Stage" options={buildStage.options} />
         <TextField name="builtOn" label="Built on" type="date" />
+        <SelectField name="makerId" label="Made by" options={members} empty="the team together" />
       </div>
       {(parents.length > 0 || others.length > 0) && (
         <MadeFrom parents={parents} others={others} chosen={defaults.parentIds} />
+      )}
+      {before.length > 0 && (
+        <div className="max-w-[420px]">
+          <SelectField
+            name="fromEdition"
+            label="Made from a build of the edition before"
+            options={before}
+            empty="none of them"
+          />
+        </div>
       )}
       {open.length > 0 && (
         <ChoiceField

@@ -33,14 +33,11 @@ const nodeTypes = { build: Generation };
 
 /** The family tree: each build a link, what changed on the lines; dragging and the wheel with Ctrl move it. */
 export default function TreeChart({
-  base,
   nodes,
   edges,
   width,
   height,
 }: {
-  /** The address of the builds. */
-  base: string;
   nodes: readonly TreeNode[];
   edges: readonly TreeEdge[];
   width: number;
@@ -52,7 +49,7 @@ export default function TreeChart({
     position: { x: node.x, y: node.y },
     width: node.width,
     height: node.height,
-    data: { node, href: `${base}/${node.id}` },
+    data: { node, href: node.path },
   }));
   const lines: Edge[] = edges.map((e) => ({
     id: `${e.from} ${e.to}`,

@@ -1,7 +1,18 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import type { ProtocolDefinition } from "@/core/run/protocol";
 import { db, type Tx } from "@/platform/db/db";
 import { isId } from "@/platform/db/id";
+
+/** A build of an edition before. */
+export interface Ancestor {
+  id: string;
+  name: string;
+  edition: row.Project["title"];
+  slug: row.Project["slug"];
+  stage: row.Build["stage"];
+  features: string[];
+}
 
 /** A build with its team, its parents, its variables and its photos. */
 export interface Build extends row.Build {
@@ -9,12 +20,26 @@ export interface Build extends row.Build {
   parents: string[];
   variables: Record<string, string>;
   photos: { id: string; caption: string }[];
+  /** Who made it alone; null where the team did. */
+  maker: row.Person["name"] | null;
+  /** The build of the edition before that it was made from. */
+  ancestor: Ancestor | null;
   /** Features of its parents that it does without, with the reason. */
   dropped: Record<string, string>;
 }
 
 const columns = (sql: Tx) => sql`
-  b.*, t.name AS team,
+  b.*, t.name AS team, (SELECT name FROM person WHERE id = b.maker_id) AS maker,
+  (
+    SELECT json_build_object(
+      'id', a.id, 'name', at.name || ' G' || a.number, 'edition', ap.title, 'slug', ap.slug, 'stage', a.stage,
+      'features', a.features
+    )
+    FROM build a
+    JOIN team at ON at.id = a.team_id
+    JOIN project ap ON ap.id = a.project_id
+    WHERE a.id = b.from_edition
+  ) AS ancestor,
   (SELECT coalesce(json_agg(parent_id), '[]') FROM build_parent WHERE build_id = b.id) AS parents,
   (SELECT coalesce(json_object_agg(name, value), '{}') FROM variable_setting WHERE build_id = b.id) AS variables,
   (SELECT coalesce(json_object_agg(feature, reason), '{}') FROM feature_drop WHERE build_id = b.id) AS dropped,
@@ -59,3 +84,41 @@ export const ofBuild = async (sql: Tx, id: string) => {
   >`SELECT project_id, team_id FROM build WHERE id = ${id}`;
   return b ? { project: b.projectId, team: b.teamId } : null;
 };
+
+/** The builds of the edition right before a project, the last generation of each team first, with what they reached. */
+export const buildsBefore = (projectId: string) => db()<
+  {
+    id: row.Build["id"];
+    name: string;
+    edition: row.Project["title"];
+    reached: number | null;
+    definition: ProtocolDefinition | null;
+  }[]
+>`
+  SELECT b.id, t.name || ' G' || b.number AS name, e.title AS edition, k.reached, k.definition
+  FROM project p
+  JOIN project e ON e.id = p.edition_of
+  JOIN build b ON b.project_id = e.id
+  JOIN team t ON t.id = b.team_id
+  LEFT JOIN LATERAL (
+    SELECT (s.summary->>'counted')::float AS reached, v.definition
+    FROM protocol o
+    JOIN LATERAL (
+      SELECT * FROM protocol_version WHERE protocol_id = o.id ORDER BY number DESC LIMIT 1
+    ) v ON true
+    JOIN build_summary s ON s.protocol_id = o.id AND s.build_id = b.id AND s.key = v.definition->>'primary'
+    WHERE o.project_id = e.id
+    ORDER BY o.id
+    LIMIT 1
+  ) k ON true
+  WHERE p.id = ${projectId}
+  ORDER BY t.name, b.number DESC
+`;
+
+/** Whether a build belongs to the edition right before a project. */
+export const isOfEditionBefore = async (sql: Tx, projectId: string, buildId: string): Promise<boolean> =>
+  (
+    await sql`
+      SELECT FROM build b JOIN project p ON p.edition_of = b.project_id WHERE p.id = ${projectId} AND b.id = ${buildId}
+    `
+  ).length > 0;

@@ -11,15 +11,28 @@ import Link from "@/ui/link";
 import { Caution, PageHead } from "@/ui/page";
 import { buildActs } from "../acts";
 import { BuildForm } from "../parts/build-form";
-import { type Build, buildsOf } from "../queries/builds";
+import { type Build, buildsBefore, buildsOf } from "../queries/builds";
 import { failuresOf } from "../queries/failures";
 import { writeLines } from "../view/lines";
+import { beforeWords } from "../view/meeting";
 
-export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: string; team?: string }) {
+export async function BuildEditScreen({
+  slug,
+  id,
+  team,
+  from = [],
+}: {
+  slug: string;
+  id?: string;
+  team?: string;
+  /** What a new build is made from, where that was chosen before. */
+  from?: readonly string[];
+}) {
   const page = await projectPage(slug);
   const p = page.frame.project;
-  const [builds, teams, protocols, failures] = await Promise.all([
+  const [builds, before, teams, protocols, failures] = await Promise.all([
     buildsOf(p.id),
+    buildsBefore(p.id),
     teamsOf(p.id),
     protocolsOf(p.id),
     failuresOf(p.id),
@@ -34,6 +47,7 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
   const gate = b ? [] : (await gateBefore(p.id, owner.id, "final")).says;
   const named = (x: Build) => ({ value: x.id as string, label: `${x.team} G${x.number}` });
   const open = failures.filter((f) => f.teamId === owner.id && f.closedBy === null && f.buildId !== b?.id);
+  const brought = builds.filter((x) => from.includes(x.id)).map((x) => x.id as string);
   const vars = (x?: Build) => writeLines(x?.variables ?? {});
   return (
     <>
@@ -76,6 +90,8 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
         currency={p.currency}
         units={page.frame.units}
         parents={mine.map(named)}
+        members={owner.members.map((m) => ({ value: m.id, label: m.name }))}
+        before={before.map((x) => ({ value: x.id as string, label: beforeWords(x) }))}
         others={builds.filter((x) => x.teamId !== owner.id).map(named)}
         decided={decided.map((a) => ({ value: a.id as string, label: `${a.what} (${a.review})` }))}
         open={open.map((f) => ({ value: f.id as string, label: `${f.mode} (G${f.build})` }))}
@@ -94,7 +110,9 @@ export async function BuildEditScreen({ slug, id, team }: { slug: string; id?: s
           learned: b?.learned ?? "",
           features: (b ?? last)?.features.join(", ") ?? "",
           variables: vars(b ?? last),
-          parentIds: b?.parents ?? (last ? [last.id] : []),
+          parentIds: b?.parents ?? (brought.length ? brought : last ? [last.id] : []),
+          makerId: b?.makerId ?? "",
+          fromEdition: b?.fromEdition ?? "",
           dropped: Object.entries(b?.dropped ?? {})
             .map(([feature, reason]) => `${feature}: ${reason}`)
             .join("\n"),

@@ -5,6 +5,7 @@ import { showIn } from "@/core/run/reading";
 import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
+import { proposalOf } from "@/stages/concepts/queries/concepts";
 import { projectState } from "@/stages/needs/queries/state";
 import { limitWords } from "@/stages/needs/view/requirements";
 import { cx } from "@/ui/classes";
@@ -15,9 +16,11 @@ import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
 import { WithdrawBuild } from "../parts/buttons";
 import { FailureList } from "../parts/failure-list";
+import { MeetingTable } from "../parts/meeting-table";
 import { PartsSheet } from "../parts/parts-sheet";
 import { PhotosSheet } from "../parts/photos-sheet";
 import { PiecesSheet } from "../parts/pieces-sheet";
+import { ProposedSheet } from "../parts/proposed-sheet";
 import { buildById } from "../queries/builds";
 import { failuresOf } from "../queries/failures";
 import { partsOf } from "../queries/parts";
@@ -26,6 +29,7 @@ import { causesToChoose } from "../view/failures";
 import { featuresView } from "../view/features";
 import { margin, weightOf } from "../view/generations";
 import { partsView } from "../view/parts";
+import { proposedView } from "../view/proposed";
 
 /** One build: its record, its limits with margins, its photos, and how every requirement stands. */
 export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
@@ -40,12 +44,16 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
     settingsOf(p.id),
   ]);
   if (!b) notFound();
+  const proposal = await proposalOf(b.teamId);
   const listed = partsView(parts, b, frame.units, settings.donated);
   const mine = staff || b.teamId === ownTeam;
   const siblings = facts.builds.filter((x) => x.teamId === b.teamId);
   const parents = facts.builds.filter((x) => b.parents.includes(x.id));
-  const features = featuresView(b, parents);
-  const foretold = facts.protocols[0] ? primaryOf(facts.protocols[0].definition) : {};
+  const features = featuresView(b, b.ancestor ? [...parents, b.ancestor] : parents);
+  const seesProposal = mine || settings.conceptsOpen;
+  const [protocol] = facts.protocols;
+  const channel = protocol && primaryOf(protocol.definition);
+  const foretold = channel ?? {};
   const own = failures.filter((f) => f.buildId === b.id);
   const changed = parents.length === 1 ? changedVariables(parents[0]!.variables, b.variables) : null;
   const statuses = facts.requirements.map((r) => ({
@@ -102,7 +110,14 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
                   ],
                   ...weightOf(b, frame.units, p.currency),
                   ["What it taught", b.learned],
-                  ["Made from", parents.map((x) => `${x.team} G${x.number}`).join(", ")],
+                  ["Made by", b.maker],
+                  [
+                    "Made from",
+                    [
+                      ...parents.map((x) => `${x.team} G${x.number}`),
+                      ...(b.ancestor ? [`${b.ancestor.name} of ${b.ancestor.edition}`] : []),
+                    ].join(", "),
+                  ],
                   ["Features", features.added.join(", ")],
                   ["Kept", features.kept.join(", ")],
                   ["Dropped", features.dropped.map((d) => `${d.feature}${d.reason && ` (${d.reason})`}`).join(", ")],
@@ -144,6 +159,22 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
                 </tbody>
               </table>
             </Sheet>
+          )}
+          {parents.length > 1 && (
+            <Sheet title="What met here">
+              <MeetingTable
+                base={`/p/${slug}/builds`}
+                builds={parents}
+                channel={channel}
+                reached={(id) =>
+                  protocol && channel ? (facts.summary(id, protocol.id, channel.key)?.counted ?? null) : null
+                }
+                failed={(id) => failures.filter((f) => f.buildId === id && f.closedBy === null).map((f) => f.mode)}
+              />
+            </Sheet>
+          )}
+          {proposal && seesProposal && (
+            <ProposedSheet proposal={proposal} build={b} rows={proposedView(proposal, b, frame.units, p.currency)} />
           )}
           {(parts.length > 0 || mine) && (
             <PartsSheet

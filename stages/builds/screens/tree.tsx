@@ -15,7 +15,7 @@ export async function TreeScreen({ slug, team }: { slug: string; team?: string }
   const [facts, failures] = await Promise.all([projectState(p.id), failuresOf(p.id)]);
   const base = `/p/${slug}/builds`;
   const chosen = facts.teams.find((t) => t.id === team)?.id;
-  const tree = treeView(facts, failures, chosen);
+  const tree = treeView(facts, failures, chosen, slug);
   return (
     <>
       <PageHead title="Family tree" note="Each build with the builds that it was made from, oldest to the left." />
@@ -25,7 +25,7 @@ export async function TreeScreen({ slug, team }: { slug: string; team?: string }
       ) : (
         <div className="grid min-w-0 gap-4 [&>*]:min-w-0">
           <TeamChoice teams={facts.teams} chosen={chosen} base={`${base}/tree`} />
-          <LazyTree base={base} nodes={tree.nodes} edges={tree.edges} width={tree.width} height={tree.height} />
+          <LazyTree nodes={tree.nodes} edges={tree.edges} width={tree.width} height={tree.height} />
           <Sheet title="The same as a list">
             <ul className="grid gap-1">
               {tree.lines.map((l) => (

@@ -45,7 +45,7 @@ test("a chain says what to correct, or that there is nothing", () => {
       ),
       "mm",
     ).chains[0]!;
-  expect(chain(["0.1012", "0.1"])).toMatchObject({ deviation: "+1.20", says: "take 1.20 mm off P1." });
+  expect(chain(["0.1012", "0.1"])).toMatchObject({ deviation: "+1.20", says: "Take 1.20 mm off P1." });
   expect(chain(["0.0990", "0.1"]).says).toBe("P1 is 1.00 mm too short: a shim, or a new piece.");
   expect(chain(["0.1002", "0.1"]).says).toContain("nothing to correct");
   expect(chain([null, null]).says).toBe("Nothing is measured yet.");

@@ -68,10 +68,10 @@ export function piecesView(pieces: readonly Piece[], side: string) {
               .map((c) => {
                 const by = formatSi(c.by.replace("-", ""), side, 2);
                 return c.by.startsWith("-")
-                  ? `take ${by} ${side} off ${c.name}`
+                  ? `Take ${by} ${side} off ${c.name}`
                   : `${c.name} is ${by} ${side} too short: a shim, or a new piece`;
               })
-              .join("; ")}.`
+              .join(". ")}.`
           : value.unmeasured.length === own.length
             ? "Nothing is measured yet."
             : "Within what its tolerances make likely: nothing to correct.",

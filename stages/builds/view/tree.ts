@@ -10,6 +10,8 @@ const size = { width: 168, height: 66 } as const;
 
 export interface TreeNode {
   readonly id: string;
+  /** Where its page is. */
+  readonly path: string;
   readonly name: string;
   readonly stage: string;
   /** What it reached, with its unit; null before its first run that counts. */
@@ -35,6 +37,7 @@ export function treeView(
   facts: Pick<ProjectState, "builds" | "protocols" | "summary">,
   failures: readonly Pick<FailureRow, "buildId" | "closedBy">[],
   team: string | undefined,
+  slug = "",
 ) {
   const shown = facts.builds.filter((b) => !team || b.teamId === team);
   // What a shown build was made from is shown too, whoever made it.
@@ -55,25 +58,40 @@ export function treeView(
   const graph = new graphlib.Graph();
   graph.setGraph({ rankdir: "LR", nodesep: 18, ranksep: 120 });
   graph.setDefaultEdgeLabel(() => ({}));
-  for (const b of builds) graph.setNode(b.id, { ...size });
+  const ancestors = new Map(builds.flatMap((b) => (b.ancestor ? [[b.ancestor.id, b.ancestor] as const] : [])));
+  for (const b of builds)
+    if (b.ancestor) edges.push({ from: b.ancestor.id, to: b.id, label: `from ${b.ancestor.edition}` });
+  for (const id of [...builds.map((b) => b.id as string), ...ancestors.keys()]) graph.setNode(id, { ...size });
   for (const e of edges) graph.setEdge(e.from, e.to);
   layout(graph);
-  const name = (b: Build) => `${b.team} G${b.number}`;
+  const name = (b: Build) => `${b.team} G${b.number}${b.maker ? `, ${b.maker.split(" ")[0]}` : ""}`;
+  const place = (id: string) => {
+    const at = graph.node(id);
+    return { x: at.x - size.width / 2, y: at.y - size.height / 2, ...size };
+  };
   const nodes: TreeNode[] = builds.map((b) => {
-    const at = graph.node(b.id);
     const counted = protocol && channel ? facts.summary(b.id, protocol.id, channel.key)?.counted : null;
     return {
       id: b.id,
+      path: `/p/${slug}/builds/${b.id}`,
       name: name(b),
       stage: b.stage,
       reached:
         counted === null || counted === undefined ? null : unitAfter(showIn(channel!, counted, 2), channel!.unit),
       openFailures: failures.filter((f) => f.buildId === b.id && f.closedBy === null).length,
-      x: at.x - size.width / 2,
-      y: at.y - size.height / 2,
-      ...size,
+      ...place(b.id),
     };
   });
+  for (const a of ancestors.values())
+    nodes.push({
+      id: a.id,
+      path: `/p/${a.slug}/builds/${a.id}`,
+      name: a.name,
+      stage: `${a.stage}, ${a.edition}`,
+      reached: "",
+      openFailures: 0,
+      ...place(a.id),
+    });
   return {
     nodes,
     edges,
@@ -83,7 +101,10 @@ export function treeView(
     lines: builds.map((b) => ({
       id: b.id as string,
       name: name(b),
-      from: b.parents.flatMap((id) => (byId.has(id) ? [name(byId.get(id)!)] : [])),
+      from: [
+        ...b.parents.flatMap((id) => (byId.has(id) ? [name(byId.get(id)!)] : [])),
+        ...(b.ancestor ? [`${b.ancestor.name} of ${b.ancestor.edition}`] : []),
+      ],
       whatChanged: b.whatChanged,
     })),
   };

@@ -45,6 +45,26 @@ describe("the family tree", () => {
   });
 });
 
+test("a build of the edition before is the oldest of the tree, and leads to its own page", () => {
+  const ancestor = {
+    id: "Adze G3",
+    name: "Adze G3",
+    edition: "Pump 2026",
+    slug: "pump-2026",
+    stage: "final",
+    features: [],
+  };
+  const last = aBuild("Birch", 1, { ancestor: ancestor as never, maker: "Ana Lis" as never });
+  const { nodes, edges, lines } = treeView(aState({ builds: [last], teams: [aTeam("Birch")] }), [], undefined, "pump");
+  expect(nodes.map((n) => [n.name, n.path])).toEqual([
+    ["Birch G1, Ana", "/p/pump/builds/Birch G1"],
+    ["Adze G3", "/p/pump-2026/builds/Adze G3"],
+  ]);
+  expect(edges).toEqual([{ from: "Adze G3", to: "Birch G1", label: "from Pump 2026" }]);
+  expect(nodes[1]!.x).toBeLessThan(nodes[0]!.x);
+  expect(lines[0]!.from).toEqual(["Adze G3 of Pump 2026"]);
+});
+
 test("features are kept, new, or dropped with the reason or without one", () => {
   const view = featuresView({ features: ["ball valve", "hose"], dropped: { lid: "leaks" } }, [
     { features: ["ball valve", "lid"] },

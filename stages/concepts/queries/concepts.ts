@@ -62,6 +62,23 @@ export const everyConcept = (projectId: string, sql: Tx = db()) => sql<Concept[]
   ORDER BY k.fate <> 'goes on', k.fate <> 'open', k.created_at, k.id
 `;
 
+/** What a team's adopted concept proposed, with its sketches; null where it took up none. */
+export async function proposalOf(teamId: string) {
+  const [k] = await db()<Pick<Concept, "title" | "idea" | "dimensions" | "mass" | "cost" | "sides" | "sketches">[]>`
+    SELECT
+      k.title, k.idea, k.dimensions, k.mass, k.cost, k.sides,
+      (
+        SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.added_at), '[]')
+        FROM file_use u
+        WHERE u.concept_id = k.id
+      ) AS sketches
+    FROM team t
+    JOIN concept k ON k.id = t.concept_id
+    WHERE t.id = ${teamId}
+  `;
+  return k ?? null;
+}
+
 /**
  * The concepts that an actor may see: a student sees only the own ones until the instructor opens them all; guests see
  * them when they are open.

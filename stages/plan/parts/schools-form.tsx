@@ -63,6 +63,15 @@ export const SchoolsForm = ({ projectId, values }: { projectId: string; values: 
       options={dateStyle.options}
       hint="How this project writes them, on every page and for its guests."
     />
+    <TextField
+      name="individualMin"
+      label="Generations of one's own"
+      type="number"
+      hint={
+        "How many each student makes alone before the team brings them together: everybody has built something, " +
+        "and knows why. 0 asks for none."
+      }
+    />
     <SelectField
       name="donated"
       label="Donated parts"

@@ -6,7 +6,8 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ team?: string }>;
+  searchParams: Promise<{ team?: string; from?: string }>;
 }) {
-  return <BuildEditScreen slug={(await params).project} team={(await searchParams).team} />;
+  const { team, from } = await searchParams;
+  return <BuildEditScreen slug={(await params).project} team={team} from={from?.split(",")} />;
 }
