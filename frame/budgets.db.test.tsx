@@ -35,6 +35,7 @@ import { TeamsScreen } from "@/stages/teams/screens/teams";
 import { settle } from "@/stages/testing/render";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
+import { AttentionScreen } from "@/stages/today/screens/attention";
 import { CoreLogScreen } from "./log/screens/core-log";
 import { ProjectShell } from "./shell/parts/project-shell";
 import { TodayScreen } from "./today/screens/today";
@@ -113,6 +114,7 @@ const views: [string, number, () => ReactElement][] = [
   ["parts", 12, () => <PartsScreen slug={slug} id={w.build} />],
   ["pieces", 12, () => <PiecesScreen slug={slug} id={w.build} />],
   ["coming together", 12, () => <MeetingScreen slug={slug} />],
+  ["teams to look at", 12, () => <AttentionScreen slug={slug} />],
   ["family tree", 12, () => <TreeScreen slug={slug} />],
   ["failures", 12, () => <FailuresScreen slug={slug} />],
   ["bench", 12, () => <BenchScreen slug={slug} />],

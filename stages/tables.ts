@@ -13,6 +13,7 @@ import { planTables } from "./plan/tables";
 import { reviewsTables } from "./reviews/tables";
 import { shopTables } from "./shop/tables";
 import { teamsTables } from "./teams/tables";
+import { todayTables } from "./today/tables";
 
 /** Every table of every stage: what bundles carry and erasing clears. */
 export const tables: readonly Table[] = [
@@ -20,6 +21,7 @@ export const tables: readonly Table[] = [
   ...needsTables,
   ...conceptsTables,
   ...teamsTables,
+  ...todayTables,
   ...buildsTables,
   ...benchTables,
   ...reviewsTables,

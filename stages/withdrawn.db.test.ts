@@ -63,6 +63,7 @@ beforeAll(async () => {
     withdrawSeries: w.series,
     withdrawPartLine: w.partLine,
     withdrawPiece: w.piece,
+    withdrawAside: w.aside,
     withdrawConcept: (await ok(saveConcept, mate, { projectId, title: "Siphon", mass: "5 lb" })).id,
     removeSketch: (await ok(addSketch, boss, { conceptId: w.concept, base64: await picture() })).id,
     withdrawSelection: w.selection,

@@ -1,4 +1,5 @@
 import { median } from "../stats/describe";
+import type { FlagKind } from "../vocabulary/flags";
 import type { Better } from "../vocabulary/runs";
 
 export interface TeamRecord {
@@ -24,8 +25,28 @@ export interface TeamRecord {
 
 export interface Flag {
   readonly team: string;
+  readonly kind: FlagKind;
+  /** What it is about, where there can be several of a kind; another one is another flag. */
+  readonly about: string;
+  /** How much of it there is, where that can grow. */
+  readonly size: number;
   readonly reason: string;
 }
+
+/** A flag that was put aside. */
+export type Aside = Pick<Flag, "team" | "kind" | "about" | "size">;
+
+/**
+ * Whether a flag stays aside: it is about the same, and there is no more of it than when it was put there.
+ * @example
+ * staysAside(
+ *   { team: "a", kind: "untested", about: "", size: 4, reason: "4 musts untested with 9 sessions left" },
+ *   [{ team: "a", kind: "untested", about: "", size: 3 }],
+ * )
+ * // => false
+ */
+export const staysAside = (flag: Flag, aside: readonly Aside[]): boolean =>
+  aside.some((a) => a.team === flag.team && a.kind === flag.kind && a.about === flag.about && flag.size <= a.size);
 
 /**
  * Reasons to look at a team, listed and never summed into a score.
@@ -64,33 +85,51 @@ export function teamFlags(teams: readonly TeamRecord[], sessionsLeft: number, be
   const since = teams.flatMap((t) => (t.sinceBuild === null ? [] : [t.sinceBuild]));
   const usual = since.length ? median(since) : null;
   return teams.flatMap((t) => {
-    const reasons: string[] = [];
-    if (t.sinceBuild === null && usual !== null) reasons.push("no build yet, others have built");
+    const flags: Flag[] = [];
+    const add = (kind: FlagKind, reason: string, about: string | number = "", size = 0) =>
+      flags.push({ team: t.id, kind, about: String(about), size, reason });
+    const builds = t.results.length;
+    if (t.sinceBuild === null && usual !== null) add("unbuilt", "no build yet, others have built");
     if (t.sinceBuild !== null && usual !== null && t.sinceBuild >= 4 && t.sinceBuild > 1.5 * usual)
-      reasons.push(`${t.sinceBuild} sessions since the last build, the class median is ${usual}`);
+      add("idle", `${t.sinceBuild} sessions since the last build, the class median is ${usual}`, builds);
     if (
       t.sinceBuild !== null &&
       ((t.mustsUntested >= 3 && sessionsLeft <= 12) || (t.mustsUntested > 0 && sessionsLeft <= 5))
     )
-      reasons.push(
+      add(
+        "untested",
         `${t.mustsUntested} must${t.mustsUntested === 1 ? "" : "s"} untested with ${sessionsLeft} sessions left`,
+        "",
+        t.mustsUntested,
       );
     if (t.staleMusts > 0)
-      reasons.push(`${t.staleMusts} must${t.staleMusts === 1 ? " rests" : "s rest"} on stale evidence`);
+      add(
+        "stale",
+        `${t.staleMusts} must${t.staleMusts === 1 ? " rests" : "s rest"} on stale evidence`,
+        "",
+        t.staleMusts,
+      );
     const done = t.results.filter((r) => r !== null);
     if (done.length >= 4) {
       const before = done.slice(0, -3);
       const top = better === "more" ? Math.max(...before) : Math.min(...before);
       if (done.slice(-3).every((r) => (better === "more" ? r <= top : r >= top)))
-        reasons.push("the best result has not improved for three builds");
+        add("flat", "the best result has not improved for three builds", builds);
     }
-    if (t.overdueActions > 0) reasons.push(`${t.overdueActions} action${t.overdueActions === 1 ? "" : "s"} overdue`);
-    for (const m of t.overdueMilestones) reasons.push(`${m} is overdue`);
-    for (const l of [...t.overLimits, ...(t.trends ?? [])]) reasons.push(l);
+    if (t.overdueActions > 0)
+      add("action", `${t.overdueActions} action${t.overdueActions === 1 ? "" : "s"} overdue`, "", t.overdueActions);
+    for (const m of t.overdueMilestones) add("milestone", `${m} is overdue`, m);
+    for (const l of t.overLimits) add("limit", l, l);
+    for (const l of t.trends ?? []) add("trend", l, l);
     if (t.passedOver)
-      reasons.push(`${t.passedOver} failure${t.passedOver === 1 ? "" : "s"} not answered by the build that followed`);
+      add(
+        "failure",
+        `${t.passedOver} failure${t.passedOver === 1 ? "" : "s"} not answered by the build that followed`,
+        "",
+        t.passedOver,
+      );
     for (const what of t.decided ?? [])
-      reasons.push(`decided in a review and not carried to the next build: “${what}”`);
-    return reasons.map((reason) => ({ team: t.id, reason }));
+      add("decided", `decided in a review and not carried to the next build: “${what}”`, what);
+    return flags;
   });
 }

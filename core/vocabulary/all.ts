@@ -1,6 +1,7 @@
 import * as builds from "./builds";
 import * as concepts from "./concepts";
 import * as contest from "./contest";
+import * as flags from "./flags";
 import * as grades from "./grades";
 import * as instruments from "./instruments";
 import * as needs from "./needs";
@@ -13,6 +14,7 @@ export const vocabularies = {
   ...builds,
   ...concepts,
   ...contest,
+  ...flags,
   ...grades,
   ...instruments,
   ...needs,

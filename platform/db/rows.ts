@@ -321,6 +321,19 @@ export interface FileUse {
   conceptId: Id<"concept"> | null;
 }
 
+export interface FlagAside {
+  id: Id<"flag_aside">;
+  projectId: Id<"project">;
+  teamId: Id<"team">;
+  kind: In<"flagKind">;
+  about: string;
+  size: number;
+  reason: string;
+  note: string;
+  setBy: string;
+  setAt: string;
+}
+
 export interface GateItem {
   id: Id<"gate_item">;
   projectId: Id<"project">;

@@ -120,6 +120,11 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
   savePartLine: { may: own, input: (w) => ({ buildId: w.build, name: "Lever", count: 1, mass: "0.2 lb" }) },
   copyPartLines: { may: own, input: (w) => ({ buildId: w.build, fromId: w.otherBuild }) },
   withdrawPartLine: { may: own, input: (w) => ({ id: w.partLine }) },
+  putAside: {
+    may: staff,
+    input: (w) => ({ teamId: w.a, kind: "stale", size: 1, reason: "1 must rests on stale evidence", note: "Seen" }),
+  },
+  withdrawAside: { may: staff, input: (w) => ({ id: w.aside }) },
   savePiece: { may: own, input: (w) => ({ buildId: w.build, name: "Side 2", nominal: "12 in", chain: "length" }) },
   markPiece: { may: own, input: (w) => ({ id: w.piece, step: "checked", on: true }) },
   releasePiece: { may: staff, input: (w) => ({ id: w.piece, on: false }) },

@@ -40,6 +40,7 @@ import { saveTool } from "@/stages/shop/commands";
 import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
 import { savePart } from "@/stages/teams/commands/parts";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
+import { putAside } from "@/stages/today/commands";
 import { ok } from "./database";
 import { definition } from "./definition";
 
@@ -284,6 +285,9 @@ export async function makeProject(owner: Actor, title: string) {
   const piece = (await ok(savePiece, mate, { buildId: build, name: "Side 1", nominal: "300 mm", tolerance: "0.5 mm" }))
     .id;
   await ok(markPiece, mate, { id: piece, step: "drawn", on: true });
+  const aside = (
+    await ok(putAside, boss, { teamId: a, kind: "flat", about: "5", reason: "the best is not better", note: "Talked" })
+  ).id;
   const entryOfNotebook = randomUUID();
   await ok(writeEntry, mate, {
     id: entryOfNotebook,
@@ -327,6 +331,7 @@ export async function makeProject(owner: Actor, title: string) {
     failure,
     partLine,
     piece,
+    aside,
     entryOfNotebook,
     projectId,
     slug,

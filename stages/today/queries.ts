@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import type { Flag } from "@/core/log/flags";
+import { type Aside, type Flag, staysAside } from "@/core/log/flags";
 import type { ClassSession } from "@/core/sessions/sessions";
 import { db } from "@/platform/db/db";
 import { calendarsIn } from "@/platform/project/calendars";
@@ -11,32 +11,55 @@ import { tasksIn } from "@/stages/plan/queries/tasks";
 import { planSays, planView } from "@/stages/plan/view/tasks";
 import { flagsIn } from "./view";
 
-/** A team for each action that is overdue, and for each failure that a later build was made without answering. */
+/** A flag that was put aside, with what was said of it. */
+export interface FlagAside extends Aside {
+  id: row.FlagAside["id"];
+  reason: row.FlagAside["reason"];
+  note: row.FlagAside["note"];
+  by: row.FlagAside["setBy"];
+  at: row.FlagAside["setAt"];
+}
+
+/**
+ * A team for each action that is overdue, and for each failure that a later build was made without answering;
+ * and the flags that were put aside, the last first.
+ */
 const leftIn = (projectIds: readonly string[], today: string) => {
   const sql = db();
   return sql<
     {
       projectId: row.ActionItem["projectId"];
       teamId: row.Team["id"];
-      kind: "overdue" | "passed over" | "decided";
+      kind: "overdue" | "passed over" | "decided" | "aside";
       what: string;
+      aside: FlagAside | null;
     }[]
   >`
-    SELECT a.project_id, a.team_id, CASE WHEN a.due_on < ${today} THEN 'overdue' ELSE 'decided' END AS kind, a.what
+    SELECT a.project_id, a.team_id, CASE WHEN a.due_on < ${today} THEN 'overdue' ELSE 'decided' END AS kind, a.what,
+      NULL::json AS aside
     FROM action_item a
     JOIN review r ON r.id = a.review_id
     WHERE a.project_id IN ${sql(projectIds)} AND a.closed_at IS NULL
       AND (a.due_on < ${today} OR EXISTS (SELECT FROM build l WHERE l.team_id = a.team_id AND l.built_on > r.held_on))
     UNION ALL
-    SELECT f.project_id, b.team_id, 'passed over', f.mode
+    SELECT f.project_id, b.team_id, 'passed over', f.mode, NULL
     FROM failure f
     JOIN build b ON b.id = f.build_id
     WHERE f.project_id IN ${sql(projectIds)} AND f.closed_by IS NULL
       AND EXISTS (SELECT FROM build l WHERE l.team_id = b.team_id AND l.number > b.number)
+    UNION ALL
+    SELECT a.project_id, a.team_id, 'aside', '', json_build_object(
+      'id', a.id, 'team', a.team_id, 'kind', a.kind, 'about', a.about, 'size', a.size, 'reason', a.reason,
+      'note', a.note, 'by', a.set_by, 'at', a.set_at
+    )
+    FROM (SELECT * FROM flag_aside WHERE project_id IN ${sql(projectIds)} ORDER BY set_at DESC) a
   `;
 };
 
 type Left = Awaited<ReturnType<typeof leftIn>>[number];
+
+const asideOf = (left: readonly Left[]): FlagAside[] =>
+  left.flatMap((x) => x.aside ?? []).sort((a, b) => b.at.localeCompare(a.at));
 
 /** The same of one project, as the flags take it. */
 const splitLeft = (left: readonly Left[], projectId: string) => {
@@ -49,7 +72,10 @@ const splitLeft = (left: readonly Left[], projectId: string) => {
   };
 };
 
-/** The teams of a project that want a look, each with the reason, from what its page has loaded already. */
+/**
+ * The teams of a project that want a look, each with the reason, from what its page has loaded already; and those that
+ * were put aside.
+ */
 export async function flagsOf(
   state: ProjectState,
   around: {
@@ -59,9 +85,11 @@ export async function flagsOf(
     calendars: ReadonlyMap<string, ClassSession[]>;
     milestones: readonly Milestone[];
   },
-): Promise<Flag[]> {
+): Promise<{ flags: Flag[]; aside: FlagAside[] }> {
   const left = await leftIn([around.project], around.today);
-  return flagsIn(state, { ...around, ...splitLeft(left, around.project) });
+  const aside = asideOf(left);
+  const flags = flagsIn(state, { ...around, ...splitLeft(left, around.project) });
+  return { flags: flags.filter((f) => !staysAside(f, aside)), aside };
 }
 
 /** Plans that do not fit and teams to look at, each with the reasons; as many queries for many projects as for one. */
@@ -74,6 +102,7 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
     milestonesIn(projectIds),
     tasksIn(projectIds),
   ]);
+  const aside = asideOf(left);
   return projectIds.flatMap((projectId) => {
     const [state, dates] = [states.get(projectId), calendars.get(projectId)];
     if (!state || !dates) return [];
@@ -83,7 +112,7 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
       calendars: dates.of,
       ...splitLeft(left, projectId),
       milestones: milestones.filter((m) => m.projectId === projectId),
-    });
+    }).filter((f) => !staysAside(f, aside));
     const own = {
       tasks: tasks.filter((x) => x.projectId === projectId),
       milestones: milestones.filter((m) => m.projectId === projectId),
@@ -99,7 +128,7 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
         .filter((f) => f.team === t.id)
         .map((f) => f.reason)
         .join("; ");
-      return what ? [{ projectId, who: t.name, what, stage: "Team", path: `/builds?team=${t.id}` }] : [];
+      return what ? [{ projectId, who: t.name, what, stage: "Team", path: `/attention#${t.id}` }] : [];
     });
     return [...plans, ...teams];
   });

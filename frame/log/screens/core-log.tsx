@@ -23,7 +23,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
   const { frame, staff } = await projectPage(slug);
   const p = frame.project;
   const [facts, reviews, milestones] = await Promise.all([projectState(p.id), reviewsOf(p.id), milestonesOf(p.id)]);
-  const flags = staff
+  const { flags } = staff
     ? await flagsOf(facts, {
         project: p.id,
         today: frame.today,
@@ -31,7 +31,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
         calendars: frame.calendars,
         milestones,
       })
-    : [];
+    : { flags: [] };
   const primary = facts.protocols[0];
   const bench = primary ? await benchmarkOf(p.editionOf, primary.name, primary.definition.primary) : null;
   const base = `/p/${slug}`;
@@ -113,7 +113,7 @@ export async function CoreLogScreen({ slug, show }: { slug: string; show: string
           {staff && !p.finishedAt && (
             <Fact label="teams to look at">
               <Link
-                href="/"
+                href={`${base}/attention`}
                 className="text-[19px] leading-[1.15] font-[650] text-iron"
                 {...tip(flags.map((f) => f.reason).join("; "))}
               >

@@ -1,0 +1,81 @@
+import { notFound } from "next/navigation";
+import { flagKind } from "@/core/vocabulary/flags";
+import { instant } from "@/platform/pages/dates";
+import { projectPage } from "@/platform/pages/page";
+import { projectState } from "@/stages/needs/queries/state";
+import { milestonesOf } from "@/stages/plan/queries/milestones";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
+import Link from "@/ui/link";
+import { Empty, PageHead, Sheet } from "@/ui/page";
+import { withdrawAsideAction } from "../actions";
+import { AsideForm } from "../parts/aside-form";
+import { flagsOf } from "../queries";
+
+/** The teams that want a look, each with its reasons, each of which can be put aside with a note. */
+export async function AttentionScreen({ slug }: { slug: string }) {
+  const { frame, staff } = await projectPage(slug);
+  if (!staff) notFound();
+  const p = frame.project;
+  const [facts, milestones] = await Promise.all([projectState(p.id), milestonesOf(p.id)]);
+  const { flags, aside } = await flagsOf(facts, {
+    project: p.id,
+    today: frame.today,
+    end: p.eventOn ?? p.endsOn,
+    calendars: frame.calendars,
+    milestones,
+  });
+  const teams = facts.teams.filter((t) => flags.some((f) => f.team === t.id));
+  return (
+    <>
+      <PageHead
+        title="Teams to look at"
+        note="Reasons, never a score. One that was looked at is put aside; it comes back when there is more of it."
+      />
+      <div className="grid max-w-[980px] gap-4">
+        {teams.length === 0 && (
+          <Empty title="Nobody wants a look">
+            Teams stand here when they fall behind, when what was decided is not carried out, or when a limit is broken.
+          </Empty>
+        )}
+        {teams.map((t) => (
+          <section key={t.id} id={t.id} aria-label={t.name} className="sheet px-4 py-3">
+            <h2 className="mb-1">{t.name}</h2>
+            <ul className="grid gap-1">
+              {flags
+                .filter((f) => f.team === t.id)
+                .map((f) => (
+                  <li key={f.kind + f.about} className="flex flex-wrap items-baseline gap-x-4">
+                    <Link href={`/p/${slug}/${flagKind.labels[f.kind]}?team=${t.id}`} className="hover:text-iron">
+                      {f.reason}
+                    </Link>
+                    {!p.finishedAt && <AsideForm flag={f} />}
+                  </li>
+                ))}
+            </ul>
+          </section>
+        ))}
+        {aside.length > 0 && (
+          <Sheet title="Put aside">
+            <ul className="grid gap-1.5">
+              {aside.map((a) => (
+                <li key={a.id} className="flex flex-wrap items-baseline gap-x-4">
+                  <span>
+                    <strong className="font-[600]">{facts.teams.find((t) => t.id === a.team)?.name}</strong>: {a.reason}
+                    <span className="block text-sm text-soft">
+                      “{a.note}” {a.by}, {instant(a.at)}
+                    </span>
+                  </span>
+                  {!p.finishedAt && (
+                    <WithdrawButton action={withdrawAsideAction} id={a.id} name={a.reason} look="quiet">
+                      bring back
+                    </WithdrawButton>
+                  )}
+                </li>
+              ))}
+            </ul>
+          </Sheet>
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,3 @@
+import { ofProject, type Table } from "@/platform/registry/table";
+
+export const todayTables: readonly Table[] = [ofProject("flag_aside")];
