@@ -24,6 +24,14 @@ const rules: PointsRule[] = [
   { kind: "ratio", points: "50", better: "less" },
   { kind: "pass", points: "10", comparator: "≥", limit: "5" },
   { kind: "place", points: ["10", "8", "6"] },
+  { kind: "levels", levels: [{ name: "carries its load", points: "80" }], none: "0" },
+  {
+    kind: "levels",
+    levels: [
+      { name: "intact", points: "100" },
+      { name: "broken", points: "0" },
+    ],
+  },
 ];
 
 test.each(rules.map((r) => [r.kind, r] as const))("%s", (_, rule) => {
@@ -36,6 +44,16 @@ test.each(rules.map((r) => [r.kind, r] as const))("%s", (_, rule) => {
 test("no rule is no rule", () => {
   expect(readRule(emptyRule)).toBeNull();
   expect(showRule(null)).toEqual(emptyRule);
+});
+
+test("a level without its points is kept, so that it can be pointed at", () => {
+  expect(readRule({ ...emptyRule, kind: "levels", pairs: "intact: 100\n\nbroken" })).toEqual({
+    kind: "levels",
+    levels: [
+      { name: "intact", points: "100" },
+      { name: "broken", points: "" },
+    ],
+  });
 });
 
 test("pairs are read with spaces, tabs or colons between", () => {

@@ -14,6 +14,7 @@ export interface TypedRule {
   floor?: string;
   comparator?: string;
   limit?: string;
+  none?: string;
 }
 export const emptyRule: TypedRule = {
   kind: "",
@@ -29,6 +30,7 @@ export const emptyRule: TypedRule = {
   floor: "0",
   comparator: "≤",
   limit: "",
+  none: "",
 };
 
 /** The rule that was typed, in the shape that it is stored; null where none was chosen. */
@@ -58,6 +60,16 @@ export function readRule(t: TypedRule): unknown {
       return { kind: "ratio", points: t.points, better: t.better };
     case "pass":
       return { kind: "pass", points: t.points, comparator: t.comparator, limit: t.limit };
+    case "levels":
+      return {
+        kind: "levels",
+        // A level's name may be several words: its points stand last.
+        levels: (t.pairs ?? "").split("\n").flatMap((l) => {
+          const read = /^(.*?)[\s:;]+(\S+)$/.exec(l.trim());
+          return read ? [{ name: read[1]!, points: read[2]! }] : l.trim() ? [{ name: l.trim(), points: "" }] : [];
+        }),
+        none: t.none || undefined,
+      };
     case "place":
       return { kind: "place", points: (t.pairs ?? "").trim().split(/\s+/) };
     default:
@@ -68,18 +80,24 @@ export function readRule(t: TypedRule): unknown {
 /** A stored rule as fields again. */
 export function showRule(rule: unknown): TypedRule {
   const r = rule as
-    | (TypedRule & { anchors?: { at: string; points: string }[]; bands?: { at: string; points: string }[] })
+    | (TypedRule & {
+        anchors?: { at: string; points: string }[];
+        bands?: { at: string; points: string }[];
+        levels?: { name: string; points: string }[];
+      })
     | null;
   if (!r) return emptyRule;
   const list = r.anchors ?? r.bands;
   return {
     ...emptyRule,
     ...r,
-    pairs: list
-      ? list.map((p) => `${p.at} ${p.points}`).join("\n")
-      : Array.isArray(r.points)
-        ? (r.points as string[]).join(" ")
-        : "",
+    pairs: r.levels
+      ? r.levels.map((l) => `${l.name}: ${l.points}`).join("\n")
+      : list
+        ? list.map((p) => `${p.at} ${p.points}`).join("\n")
+        : Array.isArray(r.points)
+          ? (r.points as string[]).join(" ")
+          : "",
     points: Array.isArray(r.points) ? "" : r.points,
   };
 }

@@ -56,6 +56,22 @@ export function RuleFields({ name, none }: { name: string; none?: string }) {
           <TextField name={`${name}.limit`} label="Limit" inputMode="decimal" />
         </>
       )}
+      {kind === "levels" && (
+        <>
+          <TextArea
+            name={`${name}.pairs`}
+            label="Levels, or rungs of a ladder"
+            rows={4}
+            hint="One a line in their order, with the points: carries its load: 80"
+          />
+          <TextField
+            name={`${name}.none`}
+            label="Below the first rung"
+            inputMode="decimal"
+            hint="for a ladder that is counted in rungs; empty where the reading has levels of its own"
+          />
+        </>
+      )}
       {kind === "place" && (
         <TextField name={`${name}.pairs`} label="Points by place" hint="with spaces between: 10 8 6 5" />
       )}

@@ -21,7 +21,13 @@ export type PointsRule =
     }
   | { kind: "ratio"; points: string; better: Better }
   | { kind: "pass"; points: string; comparator: OneSided; limit: string }
-  | { kind: "place"; points: readonly string[] };
+  | { kind: "place"; points: readonly string[] }
+  | {
+      /** A named level, or the highest rung of a ladder that is counted from 1; `none` is what is earned below it. */
+      kind: "levels";
+      levels: readonly { name: string; points: string }[];
+      none?: string;
+    };
 
 export interface RuleContext {
   /** The best value of all, for the ratio rule. */
@@ -59,6 +65,11 @@ export function describeRule(rule: PointsRule, unit: string): string {
       return rule.better === "more" ? `${rule.points} × value ÷ best value.` : `${rule.points} × best value ÷ value.`;
     case "pass":
       return `${rule.points} points when the value is ${rule.comparator} ${rule.limit} ${unit}, else none.`;
+    case "levels":
+      return `${[
+        ...rule.levels.map((l) => `${l.name}: ${l.points}`),
+        ...(rule.none === undefined ? [] : [`below the first: ${rule.none}`]),
+      ].join("; ")}.`;
     case "place":
       return `By placing: ${rule.points.map((p, i) => `${i + 1}: ${p}`).join(", ")}; shared places share.`;
   }
@@ -180,6 +191,14 @@ export function applyRule(
       if (below.isZero()) return done(new Decimal(0), [], ["Divided by zero: no points."]);
       const points = new Decimal(rule.points).times(top).div(below);
       return done(points, [`${rule.points} × ${top} ÷ ${below} = ${show(points)}`]);
+    }
+    case "levels": {
+      const rung = x.floor().toNumber() - (rule.none === undefined ? 0 : 1);
+      if (rung < 0) return done(new Decimal(rule.none ?? 0), [`below the first rung: ${rule.none ?? 0}`]);
+      const at = Math.min(rung, rule.levels.length - 1);
+      const { name, points } = rule.levels[at]!;
+      const counted = rule.none === undefined ? "" : `rung ${at + 1} of ${rule.levels.length}, `;
+      return done(new Decimal(points), [`${counted}${name}: ${points}`]);
     }
     case "pass": {
       const ok = rule.comparator === "≤" ? x.lte(rule.limit) : x.gte(rule.limit);

@@ -8,6 +8,7 @@ export const ruleKind = vocabulary({
   ratio: "ratio to the best",
   pass: "pass: all or nothing",
   place: "place: points by placing",
+  levels: "levels: a named level, or a rung of a ladder, earns fixed points",
 });
 export type RuleKind = Term<typeof ruleKind>;
 

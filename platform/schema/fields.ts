@@ -174,6 +174,12 @@ export const rule = yup.object({
   bands: yup.array(yup.object({ at: decimal(), points: decimal() })).optional(),
   anchors: yup.array(yup.object({ at: decimal(), points: decimal() })).optional(),
   points: yup.mixed<string | string[]>().optional(),
+  levels: yup
+    .array(yup.object({ name: text(60), points: decimal() }))
+    .max(20)
+    .default(undefined)
+    .optional(),
+  none: optionalDecimal(),
   otherwise: optionalDecimal(),
   target: optionalDecimal(),
   perStep: optionalDecimal(),

@@ -2,9 +2,13 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import Decimal from "decimal.js";
 import { checkScheme, type SchemeDefinition } from "@/core/grades/scheme";
+import { checkRule, type Scored } from "@/core/points/check";
+import { channelsOf } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
-import { newId } from "@/platform/db/db";
+import { newId, type Tx } from "@/platform/db/db";
 import { plural } from "@/platform/registry/words";
+import { protocolsOf } from "@/stages/bench/queries/runs";
+import { eventChannels } from "@/stages/contest/queries/events";
 import { gradeActs } from "./acts";
 import { gradebook, type LedgerLine } from "./queries";
 import * as s from "./schema";
@@ -18,7 +22,7 @@ export const saveScheme = command({
   async run({ sql, audit, by }, input): Promise<{ number: number }> {
     await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
     const definition = { components: input.components, decimals: input.decimals } as unknown as SchemeDefinition;
-    const problems = [...checkScheme(definition), ...checkSources(definition)];
+    const problems = [...checkScheme(definition), ...checkSources(definition, await scoredIn(input.projectId, sql))];
     if (new Set(input.components.map((x) => x.key)).size < input.components.length)
       problems.push("Two components have the same key.");
     if (problems.length) refuse(problems.join(" "));
@@ -41,8 +45,21 @@ export const saveScheme = command({
   },
 });
 
+/** What a component's measure is, by its protocol and channel or its event; as far as its rule has to know. */
+type ScoredBy = (measure: { protocol?: string; channel?: string; event?: string } | undefined) => Scored | undefined;
+
+async function scoredIn(projectId: string, sql: Tx): Promise<ScoredBy> {
+  const [protocols, events] = await Promise.all([protocolsOf(projectId, sql), eventChannels(projectId, sql)]);
+  return (m) => {
+    const channel = protocols.find((p) => p.id === m?.protocol);
+    return m?.event
+      ? events.find((e) => e.id === m.event)
+      : channel && channelsOf(channel.definition).find((c) => c.key === m?.channel);
+  };
+}
+
 /** What is missing in the components' sources, in words. */
-function checkSources(d: SchemeDefinition): string[] {
+function checkSources(d: SchemeDefinition, scoredBy: ScoredBy): string[] {
   return d.components.flatMap((c) => {
     const x = c.source;
     if (x.kind === "rubric") return x.review ? [] : [`${c.name}: choose the review.`];
@@ -54,12 +71,7 @@ function checkSources(d: SchemeDefinition): string[] {
     const out: string[] = [];
     if (!m || !(m.event || (m.protocol && m.channel))) out.push(`${c.name}: choose what is measured.`);
     if (!(Number(x.full) > 0)) out.push(`${c.name}: how many points are full marks?`);
-    if (r.kind === "line" && (r.anchors?.length ?? 0) < 2) out.push(`${c.name}: a line takes two anchors or more.`);
-    if (r.kind === "line" && new Set(r.anchors?.map((a) => Number(a.at))).size < (r.anchors?.length ?? 0))
-      out.push(`${c.name}: two anchors stand at the same value.`);
-    if (r.kind === "bands" && !r.bands?.length) out.push(`${c.name}: give at least one band.`);
-    if (r.kind === "target" && !(r.target && r.points && r.perStep && Number(r.step) > 0 && r.floor !== undefined))
-      out.push(`${c.name}: a target rule takes the target, points, points a step, a step above zero and a floor.`);
+    out.push(...checkRule(r, scoredBy(m)).map((words) => `${c.name}: ${words}`));
     if (r.kind === "place" && !m?.event) out.push(`${c.name}: places come from a contest event.`);
     return out;
   });

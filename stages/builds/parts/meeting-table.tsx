@@ -34,10 +34,10 @@ export function MeetingTable({
   ];
   return (
     <div className="overflow-x-auto">
-      <table className="w-full min-w-[560px]">
+      <table className="w-full min-w-[420px]">
         <thead>
           <tr className="text-left">
-            <th className="w-32" />
+            <th className="w-28" />
             {builds.map((b) => (
               <th key={b.id} className="pr-4 pb-1">
                 <Link href={`${base}/${b.id}`} className="font-[650] hover:text-iron">

@@ -95,7 +95,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
         ))}
       </nav>
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <div className="grid gap-4">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
           <Sheet title="Record">
             <dl className="grid grid-cols-[120px_1fr] gap-y-1.5">
               {(

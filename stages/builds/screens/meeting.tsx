@@ -3,6 +3,7 @@ import { primaryOf } from "@/core/run/protocol";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { projectState } from "@/stages/needs/queries/state";
+import { TeamChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { buildActs } from "../acts";
 import { BuildTabs } from "../parts/build-tabs";
@@ -37,7 +38,8 @@ export async function MeetingScreen({ slug, team }: { slug: string; team?: strin
         )}
       </PageHead>
       <BuildTabs slug={slug} />
-      <div className="grid max-w-[980px] gap-4">
+      <TeamChoice teams={facts.teams} chosen={chosen.id} base={`${base}/meeting`} />
+      <div className="mt-3 grid max-w-[980px] gap-4">
         {open.length === 0 ? (
           <Empty
             title="Nothing stands apart"

@@ -2,6 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { EventDefinition } from "@/core/contest/standings";
 import { drawOrder } from "@/core/draw/draw";
+import { checkRule } from "@/core/points/check";
 import { averaging, channelsOf, noMean, type ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
@@ -31,9 +32,8 @@ export const saveEvent = command({
     if (channel.levels && (input.foul === "zero" || averaging.includes(input.school!)))
       refuse(noMean(channel.name), "school");
     const r = input.points;
-    if (r && r.kind === "line" && (r.anchors?.length ?? 0) < 2) refuse("A line takes two anchors or more.", "points");
-    if (r && r.kind === "target" && !(r.target && r.points && r.perStep && Number(r.step) > 0))
-      refuse("A target rule takes the target, points, points a step and a step above zero.", "points");
+    const [wrong] = r ? checkRule({ ...r, floor: r.floor ?? "0" } as Parameters<typeof checkRule>[0], channel) : [];
+    if (wrong) refuse(`${wrong[0]!.toUpperCase()}${wrong.slice(1)}`, "points");
     const definition: EventDefinition = {
       channel: channel.key,
       unit: channel.unit,

@@ -109,3 +109,9 @@ export async function contestOf(projectId: string, sql: Tx = db()): Promise<Scor
     return { ...event, runs: runs.filter((r) => r.entryId && ids.has(r.entryId)) };
   });
 }
+
+/** What the events of a project are scored by: the name, and the levels where it has some. */
+export const eventChannels = (projectId: string, sql: Tx = db()) =>
+  sql<{ id: string; name: string; levels: string[] | undefined }[]>`
+    SELECT id, name, definition->'levels' AS levels FROM event WHERE project_id = ${projectId}
+  `.then((rows) => rows.map((r) => ({ ...r, levels: r.levels ?? undefined })));
