@@ -5,6 +5,7 @@ import { db } from "@/platform/db/db";
 import { createFirstInstructor } from "@/platform/sign-in/sign-in";
 import { coldBox } from "./cold-box";
 import { lastYear } from "./last-year";
+import { porchHoist } from "./porch-hoist";
 import { clock } from "./run";
 import * as story from "./story";
 import { thisYear } from "./terrace-pump";
@@ -24,5 +25,7 @@ export async function fillDemo(): Promise<void> {
   await thisYear(first.personId, story.instructors.co, before, start);
   process.stdout.write("  the college's project\n");
   await coldBox(first.personId, addDays(mondayOf(clock.today), -14));
+  process.stdout.write("  the middle school's project\n");
+  await porchHoist(first.personId, addDays(mondayOf(clock.today), -7));
   await db()`SELECT set_config('ironstone.now', '', false)`;
 }

@@ -15,7 +15,7 @@ const shown = async (page: Page) =>
   Number(/(\d+) samples/.exec(await page.getByRole("region", { name: "Hold time" }).innerText())?.[1] ?? 0);
 const samplesAbove = (page: Page, n: number) => expect.poll(() => shown(page), { timeout: 15_000 }).toBeGreaterThan(n);
 
-test("a simulated instrument, through a reload and without a network, becomes an attempt", async ({
+test("a simulated instrument, through a reload and without a network, becomes a pilot run", async ({
   page,
   context,
 }) => {
@@ -49,8 +49,8 @@ test("a simulated instrument, through a reload and without a network, becomes an
   // 8 °C after 12 s × ln(28 / 24): 1.85 s.
   await expect(page.locator("[data-figure]").first()).toHaveText(/^0\.0005\d+ h$/);
   await page.getByLabel("Warmest vial in °C").fill("10.1");
-  await page.getByRole("button", { name: "Save as an attempt" }).click();
-  await expect(page.getByText(/is attempt \d/)).toBeVisible();
+  await page.getByRole("button", { name: "Save as a pilot run" }).click();
+  await expect(page.getByText(/is pilot run \d/)).toBeVisible();
 });
 
 /** A browser whose cable has an instrument on it that says these lines, one piece after the other. */

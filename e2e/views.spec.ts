@@ -25,6 +25,8 @@ const views = [
   "/builds",
   "/builds/tree",
   "/builds/failures",
+  "/builds/meeting",
+  "/attention",
   "/bench",
   "/bench/class",
   "/bench/compare",

@@ -53,6 +53,7 @@ const tidy = (si: Decimal.Value, unit: string) => fromSi(si, unit).toSignificant
 /**
  * A limit in words, in its own unit.
  * @example describeLimit({ comparator: "≤", target: "5", second: null, sides: null, unit: "kg" }) // => "≤ 5 kg"
+ * @example describeLimit({ comparator: "≤", target: "14", second: null, sides: null, unit: "1" }) // => "≤ 14"
  * @example
  * describeLimit({
  *   comparator: "≤", target: "1", second: null, sides: null, unit: "1", levels: ["intact", "hairline", "broken"],
@@ -70,12 +71,13 @@ export function describeLimit(l: Limit): string {
     return `${name}${l.comparator === "≤" ? " or before" : l.comparator === "≥" ? " or after" : ""}`;
   }
   const t = tidy(l.target ?? "0", l.unit);
-  if (l.comparator === "±") return `${t} ± ${tidy(l.second ?? "0", l.unit)} ${l.unit}`;
+  const unit = l.unit === "1" ? "" : ` ${l.unit}`;
+  if (l.comparator === "±") return `${t} ± ${tidy(l.second ?? "0", l.unit)}${unit}`;
   if (l.comparator === "between")
     return `${limitRange(l)
       .map((x) => tidy(x!, l.unit))
-      .join(" to ")} ${l.unit}`;
-  return `${l.comparator} ${t} ${l.unit}`;
+      .join(" to ")}${unit}`;
+  return `${l.comparator} ${t}${unit}`;
 }
 
 /**

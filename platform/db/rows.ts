@@ -793,6 +793,7 @@ export interface Series {
   recordedAt: string;
   version: number;
   capture: string | null;
+  simulated: boolean;
 }
 
 export interface SeriesBlock {

@@ -131,6 +131,8 @@ export const series = yup.object({
   source: c.optionalText(120),
   /** Of several readings that an instrument gives at the same time: what they have in common. */
   capture: c.optionalId(),
+  /** It comes from a simulated instrument. */
+  simulated: yup.boolean().default(false),
 });
 
 /** The most samples of a block, and the most blocks that are sent at once. */

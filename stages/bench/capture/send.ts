@@ -38,8 +38,17 @@ export async function sendCapture(
     const blocks = await unsentOf(store, capture.id, key, ended);
     if (!blocks.length) continue;
     const { buildId, protocolVersionId, source, id } = capture;
+    const simulated = capture.simulation !== null;
     if (blocks[0]!.number === 0) {
-      const stop = await ask(open, { id: seriesId, buildId, protocolVersionId, key, source, capture: id });
+      const stop = await ask(open, {
+        id: seriesId,
+        buildId,
+        protocolVersionId,
+        key,
+        source,
+        capture: id,
+        simulated,
+      });
       if (stop) return stop;
     }
     for (let i = 0; i < blocks.length; i += blockSize.blocks) {

@@ -87,7 +87,11 @@ export const recordRun = command({
           "Then this attempt can be sent again; nothing of it was saved yet.",
         "safety",
       );
-    const taken = await readSeries(sql, input.seriesIds, input.buildId, version.id);
+    const taken = await readSeries(sql, input.seriesIds, {
+      buildId: input.buildId,
+      versionId: version.id,
+      pilot: input.pilot,
+    });
     const isTaken = (key: string) => taken.some((x) => x.key === key);
     const rows = readTyped(
       version.definition,

@@ -139,6 +139,14 @@ test("an attempt takes all the readings that an instrument gave at the same time
   expect((await seriesOf({ capture })).every((s) => s.runId === input.id)).toBe(true);
 });
 
+test("what a simulated instrument gave is a pilot run and never counts", async () => {
+  const id = await open({ simulated: true });
+  await ok(addBlocks, mate, add(id, block(0), block(1), block(2), block(3)));
+  expect((await refused(recordRun, mate, attempt(id))).message).toContain("is a pilot run, and never counts");
+  await ok(recordRun, mate, attempt(id, { pilot: true }));
+  expect((await seriesOf({ id }))[0]).toMatchObject({ simulated: true, place: "pilot" });
+});
+
 test("another part may count, with a reason; the attempt's reading follows it", async () => {
   const id = await open();
   await ok(addBlocks, mate, add(id, block(0), block(1), block(2), block(3)));

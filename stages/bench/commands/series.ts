@@ -43,6 +43,7 @@ export const openSeries = command({
         unit: measure.take.unit,
         source: input.source,
         capture: input.capture ?? null,
+        simulated: input.simulated,
         recordedBy: by,
       })}
     `;

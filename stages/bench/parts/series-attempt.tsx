@@ -20,6 +20,7 @@ interface Sent {
   readings: Record<string, string>;
   conditions: Record<string, string>;
   seriesIds: readonly string[];
+  pilot: boolean;
   sure: boolean;
 }
 
@@ -31,6 +32,7 @@ export function SeriesAttempt({
   measures,
   conditions,
   words,
+  pilot,
 }: {
   seriesIds: readonly string[];
   buildId: string;
@@ -40,6 +42,8 @@ export function SeriesAttempt({
   conditions: readonly Condition[];
   /** What is taken, in words. */
   words: string;
+  /** It comes from a simulated instrument: it is kept as a pilot run. */
+  pilot: boolean;
 }) {
   const ready = useReady();
   const [readings, setReadings] = useState<Record<string, string>>({});
@@ -63,7 +67,7 @@ export function SeriesAttempt({
     }
     setBusy(true);
     setNote("");
-    box.add({ buildId, protocolVersionId, state: "valid", readings, conditions: settings, seriesIds });
+    box.add({ buildId, protocolVersionId, state: "valid", readings, conditions: settings, seriesIds, pilot });
   }
   return (
     <form
@@ -100,7 +104,7 @@ export function SeriesAttempt({
       </div>
       <div className="flex flex-wrap items-center gap-3">
         <button type="submit" className={buttonClass("main")} disabled={!ready || busy}>
-          {busy ? "Saving…" : "Save as an attempt"}
+          {busy ? "Saving…" : pilot ? "Save as a pilot run" : "Save as an attempt"}
         </button>
         <p role="status" className="text-sm text-iron">
           {note}

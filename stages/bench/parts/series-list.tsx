@@ -2,6 +2,7 @@ import { shortDate } from "@/platform/pages/dates";
 import Link from "@/ui/link";
 import { LinkButton } from "@/ui/page";
 import type { Series } from "../queries/series";
+import { becameWords } from "../view/series";
 
 /** The series of a build under a protocol, and the way to another one. */
 export function SeriesList({
@@ -23,8 +24,7 @@ export function SeriesList({
             {s.source || s.key}
           </Link>{" "}
           <span className="text-soft">
-            {shortDate(s.at.slice(0, 10))}, {s.samples} samples,{" "}
-            {s.attempt === null ? "not an attempt yet" : `attempt ${s.attempt}`}
+            {shortDate(s.at.slice(0, 10))}, {s.samples} samples, {becameWords(s)}
           </span>
         </span>
       ))}

@@ -120,6 +120,7 @@ describe("an attempt from a series", () => {
   const attempt = () =>
     render(
       <SeriesAttempt
+        pilot={false}
         seriesIds={["s"]}
         buildId="b"
         protocolVersionId="v"

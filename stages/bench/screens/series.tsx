@@ -14,7 +14,7 @@ import { SeriesView } from "../parts/series-view";
 import { protocolsOf, safetyChecksOf } from "../queries/runs";
 import { curveOf, measureOf, seriesOf, takenOf } from "../queries/series";
 import { mayBegin } from "../view/safety";
-import { ruleWords, silentWords, takenPart, takenWords } from "../view/series";
+import { becameWords, ruleWords, silentWords, takenPart, takenWords } from "../view/series";
 
 /** One series: its curve, what the protocol takes from it, the part that counts, and the attempt that it becomes. */
 export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
@@ -82,7 +82,7 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
             of the part from {s.fromT} s to {s.toT} s: {s.reason}
           </span>
         )}
-        {s.runId && <span className="text-soft">is attempt {s.attempt}</span>}
+        {s.runId && <span className="text-soft">is {becameWords(s)}</span>}
       </p>
       {others.length > 0 && (
         <p className="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-sm">
@@ -128,7 +128,12 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
             />
           )}
           {current && begun && (
-            <Sheet title="Make it an attempt">
+            <Sheet title={s.simulated ? "Make it a pilot run" : "Make it an attempt"}>
+              {s.simulated && (
+                <p className="mb-2 text-soft">
+                  A simulated instrument tries a protocol out: what it gives never counts.
+                </p>
+              )}
               <SeriesAttempt
                 seriesIds={[s.id, ...used.map((o) => o.series.id)]}
                 buildId={s.buildId}
@@ -137,6 +142,7 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
                   (m) => m.key !== s.key && !used.some((o) => o.series.key === m.key),
                 )}
                 conditions={s.definition.conditions}
+                pilot={s.simulated}
                 words={[{ measure, taken }, ...used]
                   .map((x) => `${x.measure.name} is taken from its series: ${takenWords(x.measure, x.taken.si)}.`)
                   .join(" ")}

@@ -1,5 +1,5 @@
 import type { Measure } from "@/core/run/protocol";
-import { brokenCurve, ruleWords, silentWords, takenPart, takenWords, timeScale } from "./series";
+import { becameWords, brokenCurve, ruleWords, silentWords, takenPart, takenWords, timeScale } from "./series";
 
 const hold: Measure = {
   key: "th",
@@ -45,4 +45,10 @@ test("a curve is broken where nothing came, and it is said", () => {
   ]);
   expect(silentWords([{ from: 3, to: 40 }])).toBe("Nothing came from 3.000 s to 40.00 s: the curve is broken there.");
   expect(silentWords([])).toBe("");
+});
+
+test("what a series became", () => {
+  expect(becameWords({ attempt: null, place: null })).toBe("not an attempt yet");
+  expect(becameWords({ attempt: 3, place: "bench" })).toBe("attempt 3");
+  expect(becameWords({ attempt: 2, place: "pilot" })).toBe("pilot run 2");
 });

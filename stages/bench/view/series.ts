@@ -3,7 +3,7 @@ import type { Measure } from "@/core/run/protocol";
 import { unitAfter } from "@/core/run/reading";
 import { type Silence, silences } from "@/core/series/silence";
 import type { Bucket, Taken } from "@/core/series/take";
-import { crossingWay, takeRule } from "@/core/vocabulary/runs";
+import { crossingWay, type RunPlace, takeRule } from "@/core/vocabulary/runs";
 
 /** The rule by which a reading is taken from a series, in words. */
 export function ruleWords({ take }: Pick<Measure, "take">): string {
@@ -52,3 +52,7 @@ export function brokenCurve(curve: readonly Bucket[]): { t: number; range: [numb
     ];
   });
 }
+
+/** What a series became, in words. */
+export const becameWords = (s: { readonly attempt: number | null; readonly place: RunPlace | null }): string =>
+  s.attempt === null ? "not an attempt yet" : `${s.place === "pilot" ? "pilot run" : "attempt"} ${s.attempt}`;

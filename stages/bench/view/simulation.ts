@@ -65,7 +65,7 @@ export function simulationOf(kind: InstrumentKind, typed: TypedSimulation): Simu
 
 /** The simulated instruments that send what a protocol takes: the first that serves all of its readings comes first. */
 export function fittingInstruments(measures: readonly Pick<Measure, "take">[]): InstrumentKind[] {
-  const wanted = measures.flatMap((m) => parseUnit(m.take?.unit ?? "")?.dimension ?? []);
+  const wanted = measures.flatMap((m) => (m.take && parseUnit(m.take.unit)?.dimension) || []);
   const served = (kind: InstrumentKind) =>
     wanted.filter((d) => instruments[kind].channels.some((c) => sameDimension(parseUnit(c.unit)!.dimension, d))).length;
   return instrumentKind.values.filter((k) => served(k) > 0).sort((a, b) => served(b) - served(a));

@@ -3,7 +3,7 @@ import { primaryOf } from "@/core/run/protocol";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { projectState } from "@/stages/needs/queries/state";
-import { TeamChoice } from "@/ui/link-choice";
+import { LinkChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { buildActs } from "../acts";
 import { BuildTabs } from "../parts/build-tabs";
@@ -38,7 +38,12 @@ export async function MeetingScreen({ slug, team }: { slug: string; team?: strin
         )}
       </PageHead>
       <BuildTabs slug={slug} />
-      <TeamChoice teams={facts.teams} chosen={chosen.id} base={`${base}/meeting`} />
+      <LinkChoice
+        label="Team"
+        options={facts.teams.map((t) => ({ value: t.id as string, label: t.name }))}
+        chosen={chosen.id}
+        hrefOf={(id) => `${base}/meeting?team=${id}`}
+      />
       <div className="mt-3 grid max-w-[980px] gap-4">
         {open.length === 0 ? (
           <Empty

@@ -40,7 +40,7 @@ export const limitWords = (r: RequirementRow, currency: string): string => {
   const limit = limitOf(r);
   if (!limit) return "";
   return r.measure === "cost"
-    ? describeLimit({ ...limit, unit: "1" }).replace(/ 1$/, currency ? ` ${currency}` : "")
+    ? `${describeLimit({ ...limit, unit: "1" })}${currency ? ` ${currency}` : ""}`
     : describeLimit(limit);
 };
 
