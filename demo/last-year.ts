@@ -19,6 +19,7 @@ import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { measure, requirement, roster, scheme } from "./helpers";
 import { lift, pumpOf, random } from "./model";
 import { leakTest, liftTest, timedLift } from "./protocols";
+import { rigsOf } from "./rigs";
 import { at, fresh, run } from "./run";
 import * as story from "./story";
 
@@ -177,6 +178,8 @@ async function buildLast(
     [2, 8, 1, "final"],
   ] as const)
     for (const t of teams) {
+      if (g === 2 && t.name === "Delta")
+        last.set(t.id, await rigsOf(owner, t, projectId, addDays(start, 43), last.get(t.id)!));
       await at(addDays(start, week * 7 + (g % 2)), 10);
       if (g === 0)
         await run(checkMilestone, owner, {

@@ -34,7 +34,7 @@ const porchRun: ProtocolDefinition = {
     { key: "h", name: "Height of the porch", unit: "ft", target: "3", tolerance: "0.1" },
   ],
   measures: [
-    { key: "passed", name: "Steps passed", ...exactly, min: "0", max: "5" },
+    { key: "passed", name: "Steps passed", ...exactly, kind: "count", min: "0", max: "5" },
     { key: "t", name: "Time", unit: "s", resolution: "0.5", min: "3", max: "120" },
   ],
   constants: [],

@@ -59,7 +59,10 @@ describe("a receiver", () => {
     expect(r.take("0.5,current,0.25,A", 0.5)).toEqual([{ key: "I", t: 0.5, v: 0.25 }]);
     expect(r.take("0.5,flow,0.25,furlong", 0.5)).toEqual([]);
     expect(r.left()).toEqual({ count: 1, why: "flow comes in “furlong”, which is not a known unit" });
-    expect(r.seen()).toContainEqual({ channel: "spare", unit: "V" });
+    expect(r.take("1,humidity,40,%", 1)).toEqual([]);
+    expect(r.take("1,voltage,40,°C", 1)).toEqual([]);
+    expect(r.left()).toEqual({ count: 2, why: "voltage comes in °C, a temperature, and is taken in V" });
+    expect(r.unused()).toEqual(["humidity"]);
   });
 
   test("a temperature is converted with its offset", () => {

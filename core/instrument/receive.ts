@@ -36,8 +36,8 @@ export interface Receiver {
   left(): { count: number; why: string };
   /** How often the instrument's clock began anew. */
   restarts(): number;
-  /** The channels that were seen, with their units. */
-  seen(): readonly { channel: string; unit: string }[];
+  /** Channels that no reading takes. */
+  unused(): readonly string[];
 }
 
 /** A clock that goes back by more than this began anew; by less, two lines changed places. */
@@ -66,7 +66,7 @@ export function receiver(wanted: readonly Wanted[], start: Standing = { offset: 
   let newest = Number.NEGATIVE_INFINITY;
   for (const t of Object.values(last)) newest = Math.max(newest, t);
   const bound = new Map<string, { key: string; convert: (v: number) => number }[]>();
-  const units = new Map<string, string>();
+  const unused = new Set<string>();
   let [leftOut, why, restarts] = [0, "", 0];
   const leave = (reason: string): Received[] => {
     leftOut++;
@@ -87,7 +87,6 @@ export function receiver(wanted: readonly Wanted[], start: Standing = { offset: 
       return named && fits ? [{ key: w.key, convert: converter(unit, w.unit) }] : [];
     });
     bound.set(name, mine);
-    units.set(channel, unit);
     return mine;
   }
 
@@ -100,11 +99,12 @@ export function receiver(wanted: readonly Wanted[], start: Standing = { offset: 
       const mine = takers(channel, unit);
       if (!mine.length) {
         const dimension = parseUnit(unit)?.dimension;
-        return leave(
-          dimension
-            ? `${channel} comes in ${unit}, ${nameDimension(dimension)}; no reading here is one`
-            : `${channel} comes in “${unit.slice(0, 20)}”, which is not a known unit`,
-        );
+        if (!dimension) return leave(`${channel} comes in “${unit.slice(0, 20)}”, which is not a known unit`);
+        const meant = wanted.find((w) => w.channel?.toLowerCase() === channel.toLowerCase());
+        if (meant)
+          return leave(`${channel} comes in ${unit}, ${nameDimension(dimension)}, and is taken in ${meant.unit}`);
+        unused.add(channel);
+        return [];
       }
       offset ??= -t;
       if (t + offset < newest - restart) {
@@ -123,6 +123,6 @@ export function receiver(wanted: readonly Wanted[], start: Standing = { offset: 
     standing: () => ({ offset, last: { ...last } }),
     left: () => ({ count: leftOut, why }),
     restarts: () => restarts,
-    seen: () => [...units].map(([channel, unit]) => ({ channel, unit })),
+    unused: () => [...unused],
   };
 }

@@ -75,6 +75,8 @@ export interface Channel {
   readonly unit: string;
   /** The names that its values stand for, by position; none where it is a number. */
   readonly levels?: readonly string[];
+  /** It is counted: its values are whole. */
+  readonly whole?: true;
 }
 
 /**
@@ -95,7 +97,13 @@ export interface Channel {
 export function channelsOf(p: ProtocolDefinition): Channel[] {
   const read = p.measures.map((m) => {
     const levels = levelsOf(m);
-    return { key: m.key, name: m.name, unit: m.unit, ...(levels && { levels }) };
+    return {
+      key: m.key,
+      name: m.name,
+      unit: m.unit,
+      ...(levels && { levels }),
+      ...(m.kind === "count" && { whole: true as const }),
+    };
   });
   return [...read, ...p.derived.map(({ key, name, unit }) => ({ key, name, unit }))];
 }

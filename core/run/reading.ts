@@ -71,15 +71,18 @@ export function levelName(levels: readonly string[], position: number): string {
 }
 
 /**
- * A value of a channel for people, without its unit: a level's name, or the number with these decimals.
+ * A value of a channel for people, without its unit: a level's name, a count as it was counted, or the number with these
+ * decimals.
  * @example showIn({ levels: ["intact", "cracked"] }, 1, 2) // => "cracked"
  * @example showIn({}, 8.456, 1) // => "8.5"
+ * @example showIn({ whole: true }, 5, 2) // => "5"
  */
 export function showIn(
-  channel: { readonly levels?: readonly string[] | null },
+  channel: { readonly levels?: readonly string[] | null; readonly whole?: boolean },
   value: number,
   digits?: number,
 ): string {
+  if (channel.whole && Number.isInteger(value)) return formatNumber(value, 0);
   return channel.levels ? levelName(channel.levels, value) : formatNumber(value, digits);
 }
 

@@ -297,7 +297,15 @@ export const shelf: readonly Template[] = [
     definition: {
       conditions: [],
       measures: [
-        { key: "passed", name: "Steps passed without help", unit: "1", resolution: "1", min: "0", max: "5" },
+        {
+          key: "passed",
+          name: "Steps passed without help",
+          kind: "count",
+          unit: "1",
+          resolution: "1",
+          min: "0",
+          max: "5",
+        },
         { key: "t", name: "Time to the last of them", unit: "s", resolution: "0.5", min: "0", max: "600" },
       ],
       constants: [],

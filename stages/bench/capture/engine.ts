@@ -25,7 +25,8 @@ export interface Live {
   readonly readings: readonly LiveReading[];
   readonly left: { count: number; why: string };
   readonly restarts: number;
-  readonly channels: readonly { channel: string; unit: string }[];
+  /** Channels that no reading takes. */
+  readonly unused: readonly string[];
   /** How many blocks are full: what can be sent. */
   readonly full: number;
 }
@@ -129,7 +130,7 @@ export async function captureEngine(
           silent: silences(stored.t),
         };
       });
-      return { seconds: seconds(), readings, left: r.left(), restarts: r.restarts(), channels: r.seen(), full };
+      return { seconds: seconds(), readings, left: r.left(), restarts: r.restarts(), unused: r.unused(), full };
     },
   };
 }

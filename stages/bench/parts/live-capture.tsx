@@ -188,7 +188,7 @@ export function LiveCapture({
         </p>
         {running && live && (
           <p className="text-sm text-soft tabular-nums">
-            {Math.floor(live.seconds)} s
+            {Math.floor(live.seconds)} s{live.unused.length > 0 && ` · not used: ${live.unused.join(", ")}`}
             {live.left.count > 0 && ` · ${live.left.count} lines left out: ${live.left.why}`}
             {live.restarts > 0 && ` · its clock began anew ${live.restarts === 1 ? "once" : `${live.restarts} times`}`}
           </p>

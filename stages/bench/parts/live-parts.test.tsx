@@ -72,7 +72,7 @@ const live = (samples: number): Live => ({
   ],
   left: { count: 2, why: "“x” is no number" },
   restarts: 1,
-  channels: [],
+  unused: ["strokes"],
   full: 0,
 });
 const page = () =>
@@ -105,7 +105,9 @@ test("a capture is kept before its worker listens; it is drawn, ended, and its s
   expect(worker.sent[0]!.capture!.id).toBe(capture.id);
   act(() => worker.onmessage({ data: { live: live(160) } }));
   expect((await screen.findByText("40.50 N")).textContent).toBeTruthy();
-  expect(screen.getByText(/3 s · 2 lines left out: “x” is no number · its clock began anew once/)).toBeTruthy();
+  expect(
+    screen.getByText(/3 s · not used: strokes · 2 lines left out: “x” is no number · its clock began anew once/),
+  ).toBeTruthy();
   await userEvent.click(screen.getByRole("button", { name: "End it" }));
   expect(worker.sent[1]).toEqual({ stop: true });
   act(() => worker.onmessage({ data: { ended: true } }));

@@ -21,7 +21,8 @@ export function LiveReadings({ live, measures }: { live: Live; measures: readonl
               <h2>{m.name}</h2>
               <p>
                 <span className="text-soft">{ruleWords(m)}, up to now:</span>{" "}
-                <span className="text-[17px] font-[650] tabular-nums">{words || "nothing yet"}</span>
+                <span className="text-[17px] font-[650] tabular-nums">{words || "nothing yet"}</span>{" "}
+                <span className="text-sm text-soft">{!words && r.why}</span>
               </p>
               <p className="text-sm text-soft tabular-nums">
                 {r.samples} samples
