@@ -23,6 +23,9 @@ export interface Gen {
   /** The build of last year that it was made from. */
   fromLastYear?: string;
   learned?: string;
+  /** What was seen that was good, and what was not. */
+  good?: string;
+  notGood?: string;
   /** Runs by week: how many, flow (L/min), efficiency, and where it went wrong, how. */
   runs: {
     week: number;
@@ -247,6 +250,7 @@ export const gens: Gen[] = [
     day: 0,
     stage: "mock-up",
     maker: 0,
+    learned: "It pumps without a piston, but only at its own pace",
     changed: "Pulse pump without a handle piston",
     why: "A brave idea: let the water's own swing lift it",
     mass: "2.0 kg",
@@ -261,6 +265,9 @@ export const gens: Gen[] = [
     day: 0,
     stage: "proof of concept",
     maker: 1,
+    learned: "A longer tube swings slower: the rhythm has to fit it",
+    good: "Starts without priming",
+    notGood: "The tube bends at its clamp",
     changed: "Longer swing tube",
     why: "A longer column carries more swing",
     predicted: "5.0",

@@ -260,6 +260,8 @@ export async function workOfTerrace(
             variables: g.variables,
             features: g.features ?? "",
             learned: g.learned,
+            good: g.good ?? "",
+            notGood: g.notGood ?? "",
             dropped: g.dropped ?? "",
             parentIds: b.parents,
             makerId: b.makerId ?? undefined,

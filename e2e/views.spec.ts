@@ -25,6 +25,7 @@ const views = [
   "/builds",
   "/builds/tree",
   "/builds/failures",
+  "/builds/limits",
   "/builds/meeting",
   "/attention",
   "/bench",

@@ -11,6 +11,7 @@ import { BriefScreen } from "@/stages/brief/screens/brief";
 import { BuildScreen } from "@/stages/builds/screens/build";
 import { BuildsScreen } from "@/stages/builds/screens/builds";
 import { FailuresScreen } from "@/stages/builds/screens/failures";
+import { LimitsScreen } from "@/stages/builds/screens/limits";
 import { MeetingScreen } from "@/stages/builds/screens/meeting";
 import { PartsScreen } from "@/stages/builds/screens/parts";
 import { PiecesScreen } from "@/stages/builds/screens/pieces";
@@ -115,6 +116,7 @@ const views: [string, number, () => ReactElement][] = [
   ["pieces", 12, () => <PiecesScreen slug={slug} id={w.build} />],
   ["coming together", 12, () => <MeetingScreen slug={slug} />],
   ["teams to look at", 12, () => <AttentionScreen slug={slug} />],
+  ["limits", 12, () => <LimitsScreen slug={slug} />],
   ["family tree", 12, () => <TreeScreen slug={slug} />],
   ["failures", 12, () => <FailuresScreen slug={slug} />],
   ["bench", 12, () => <BenchScreen slug={slug} />],

@@ -62,6 +62,7 @@ async function permitted(name: string, role: Role, input: object): Promise<boole
 // Their subjects are tried by the journeys that make them.
 const missing = new Set([
   "removePhoto",
+  "removeRunPhoto",
   "voidAttempt",
   "revokeGuestLink",
   "removeChallengeResult",

@@ -5,6 +5,7 @@ import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import type { Withdrawn } from "@/platform/withdraw/withdrawal";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
+import { addRunPhoto } from "@/stages/bench/commands/run-notes";
 import { recordChallenge } from "@/stages/brief/commands";
 import { addPhoto, saveBuild } from "@/stages/builds/commands/builds";
 import { commands } from "@/stages/commands";
@@ -35,9 +36,9 @@ let w: World;
 /** What each withdrawal is tried on. */
 const of: Record<string, string> = {};
 
-const picture = async () => {
+const picture = async (background = "#a86") => {
   const { default: sharp } = await import("sharp");
-  const plain = sharp({ create: { width: 40, height: 30, channels: 3, background: "#a86" } });
+  const plain = sharp({ create: { width: 40, height: 30, channels: 3, background } });
   return (await plain.jpeg().toBuffer()).toString("base64");
 };
 
@@ -58,6 +59,7 @@ beforeAll(async () => {
     removeChallengeResult: result,
     withdrawBuild: w.build,
     removePhoto: (await ok(addPhoto, boss, { buildId: w.build, caption: "Side", base64: await picture() })).id,
+    removeRunPhoto: (await ok(addRunPhoto, boss, { runId: w.run, caption: "Drip", base64: await picture("#68a") })).id,
     withdrawFailure: w.failure,
     withdrawSafetyCheck: w.safetyCheck,
     withdrawSeries: w.series,
@@ -189,7 +191,9 @@ test("students bring back what is theirs, and nothing else", async () => {
 
 test("deleted for good, a picture goes when nothing else shows it", async () => {
   const { withdrawn } = await withdraw("removePhoto");
-  const left = () => db()`SELECT FROM file`;
+  // The picture of the run is another one, and stays.
+  const left = () =>
+    db()`SELECT FROM file f WHERE NOT EXISTS (SELECT FROM file_use WHERE file_hash = f.hash AND run_id IS NOT NULL)`;
   expect(await left()).toHaveLength(1);
   await ok(purgeWithdrawn, boss, { id: withdrawn });
   // The sketch is the same picture.

@@ -17,6 +17,7 @@ export const broken: Readonly<Record<string, string>> = {
   membership_project_id_person_id_idx: "This student is in a team of the project already. Reload to see which.",
   milestone_check_milestone_id_team_id_person_id_key: "This is checked already.",
   milestone_project_id_title_key: "There is a milestone of this name.",
+  flag_aside_team_id_kind_about_key: "This was put aside by somebody else at the same moment. Look again.",
   piece_name: "There is a piece of this name. Give it a number, like Side 2.",
   part_line_name: "There is a part of this name in the list. Change its count instead.",
   part_team_id_lower_idx: "This team has a part of this name.",

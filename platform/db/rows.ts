@@ -90,6 +90,8 @@ export interface Build {
   entered: unknown;
   makerId: Id<"person"> | null;
   fromEdition: Id<"build"> | null;
+  good: string;
+  notGood: string;
 }
 
 export interface BuildParent {
@@ -319,6 +321,7 @@ export interface FileUse {
   addedBy: string;
   addedAt: string;
   conceptId: Id<"concept"> | null;
+  runId: Id<"run"> | null;
 }
 
 export interface FlagAside {
@@ -709,6 +712,7 @@ export interface Run {
   recordedBy: string;
   recordedAt: string;
   version: number;
+  note: string;
 }
 
 export interface RunValue {

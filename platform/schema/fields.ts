@@ -41,6 +41,10 @@ export const text = (max = 200) => yup.string().trim().max(max).required();
 
 export const optionalText = (max = 4000) => yup.string().trim().max(max).default("");
 
+/** A picture as base64, as it was chosen. */
+export const picture = () =>
+  yup.string().max(40_000_000, "The photo is larger than 28 MB. Send a smaller one.").required("Choose a photo.");
+
 export const version = () => yup.number().integer().required();
 
 export const date = () =>

@@ -3,11 +3,12 @@ import { action } from "@/platform/command/perform";
 import { allowed } from "@/platform/pages/route";
 import { protocolActs } from "./acts";
 import { saveProtocol } from "./commands/protocols";
+import { addRunPhoto, noteRun } from "./commands/run-notes";
 import { correctRun, moveRun, recordRun, restoreRun, voidRun } from "./commands/runs";
 import { checkSafety } from "./commands/safety";
 import { addBlocks, chooseSeriesPart, openSeries } from "./commands/series";
 import { type Tried, tryProtocol } from "./view/try";
-import { withdrawProtocol, withdrawSafetyCheck, withdrawSeries } from "./withdrawals";
+import { removeRunPhoto, withdrawProtocol, withdrawSafetyCheck, withdrawSeries } from "./withdrawals";
 
 export const saveProtocolAction = action(saveProtocol);
 
@@ -34,6 +35,12 @@ export const addBlocksAction = action(addBlocks);
 export const chooseSeriesPartAction = action(chooseSeriesPart);
 
 export const withdrawSeriesAction = action(withdrawSeries);
+
+export const noteRunAction = action(noteRun);
+
+export const addRunPhotoAction = action(addRunPhoto);
+
+export const removeRunPhotoAction = action(removeRunPhoto);
 
 /** What example readings come to under a protocol that is being written; null for whoever may not write one. */
 export async function tryProtocolAction(

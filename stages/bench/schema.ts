@@ -187,6 +187,10 @@ export const correctRun = yup.object({
 
 export const voidRun = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });
 
+export const runNote = yup.object({ id: c.id(), version: c.version(), note: c.optionalText(1000) });
+
+export const runPhoto = yup.object({ runId: c.id(), caption: c.optionalText(200), base64: c.picture() });
+
 export const restoreRun = yup.object({ id: c.id(), version: c.version() });
 
 /** A run that was recorded for the wrong build. */

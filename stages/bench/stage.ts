@@ -5,6 +5,7 @@ import { projectActs } from "@/platform/project/acts";
 import type { Hit, Search, Stage, Stratum } from "@/platform/registry/stage";
 import { plural, share } from "@/platform/registry/words";
 import * as protocols from "./commands/protocols";
+import * as runNotes from "./commands/run-notes";
 import * as runs from "./commands/runs";
 import * as safety from "./commands/safety";
 import * as series from "./commands/series";
@@ -82,7 +83,7 @@ export const bench: Stage = {
     { label: "Pilot runs", path: "/bench/pilot" },
   ],
   shows: ["run", "protocol", "build", "needs", "evidence", "team"],
-  commands: [protocols, runs, safety, series, withdrawals],
+  commands: [protocols, runs, runNotes, safety, series, withdrawals],
   stratum,
   search,
   downloads: { runs: { act: projectActs.read, make: runsTable } },

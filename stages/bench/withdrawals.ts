@@ -2,7 +2,7 @@ import "server-only";
 import { refuse } from "@/platform/command/command";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { protocolActs, runActs } from "./acts";
-import { ofSeries } from "./commands/subjects";
+import { ofRun, ofSeries } from "./commands/subjects";
 
 export const withdrawProtocol = withdrawal({
   name: "withdrawProtocol",
@@ -39,4 +39,17 @@ export const withdrawSafetyCheck = withdrawal({
   table: "safety_check",
   act: runActs.void,
   label: "(SELECT t.name FROM team t WHERE t.id = x.team_id) || ', ' || x.on_date",
+});
+
+export const removeRunPhoto = withdrawal({
+  name: "removeRunPhoto",
+  kind: "photo of a run",
+  table: "file_use",
+  act: runActs.record,
+  async subject(sql, id) {
+    const [u] = await sql<{ runId: string | null }[]>`SELECT run_id FROM file_use WHERE id = ${id}`;
+    return u?.runId ? ofRun(sql, u.runId) : null;
+  },
+  label:
+    "'attempt ' || (SELECT attempt FROM run WHERE id = x.run_id) || CASE x.caption WHEN '' THEN '' ELSE ': ' || x.caption END",
 });

@@ -24,6 +24,9 @@ export const build = yup.object({
   cost: c.quantity("1"),
   sides: c.sides(),
   learned: c.optionalText(2000),
+  /** What was seen that is good, and what is not. */
+  good: c.optionalText(1000),
+  notGood: c.optionalText(1000),
   features: c.optionalText(1000),
   variables: lines("stroke = 0.25 m"),
   /** What it was made from: the generation before, or several that were brought together. */
@@ -48,10 +51,7 @@ export const build = yup.object({
 export const photo = yup.object({
   buildId: c.id(),
   caption: c.optionalText(200),
-  base64: yup
-    .string()
-    .max(40_000_000, "The photo is larger than 28 MB. Send a smaller one.")
-    .required("Choose a photo."),
+  base64: c.picture(),
 });
 
 const share = () => yup.number().min(0).max(1).optional();

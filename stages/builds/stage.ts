@@ -62,6 +62,7 @@ export const builds: Stage = {
   pages: [
     { label: "Builds", path: "/builds" },
     { label: "Family tree of the builds", path: "/builds/tree" },
+    { label: "Mass, cost and size against the limits", path: "/builds/limits" },
     { label: "What comes together", path: "/builds/meeting" },
     { label: "Failures", path: "/builds/failures" },
   ],

@@ -22,7 +22,7 @@ const places: Readonly<Record<string, string>> = {
   concept: "concepts",
   concept_claim: "concepts",
   build: "builds",
-  run: "reasons of runs",
+  run: "reasons and notes of runs",
   sheet: "review sheets",
   sheet_mark: "review sheets",
   review: "verdicts",

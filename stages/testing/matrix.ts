@@ -140,6 +140,9 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
     may: own,
     input: (w) => ({ projectId: w.projectId, protocolId: w.protocol, teamId: w.a, cautions: definition.safety }),
   },
+  noteRun: { may: own, input: (w) => ({ id: w.run, version: 1, note: "The hose slipped" }) },
+  addRunPhoto: { may: own, input: (w) => ({ runId: w.run, base64: "AAAA" }) },
+  removeRunPhoto: { may: [], input: () => ({ id: randomUUID() }) },
   openSeries: {
     may: own,
     input: (w) => ({

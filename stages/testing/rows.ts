@@ -90,7 +90,10 @@ export function aState(
     tested: new Set(Object.keys(counted)),
     newest: new Map(builds.map((b) => [b.teamId as string, b])),
     verdict: (r, b) => verdicts[`${r} ${b}`] ?? "untested",
-    summary: (b) => (b in counted ? ({ counted: counted[b] } as ReturnType<ProjectState["summary"]>) : null),
+    summary: (b) =>
+      b in counted
+        ? ({ counted: counted[b], best: counted[b], bestRun: `run of ${b}` } as ReturnType<ProjectState["summary"]>)
+        : null,
   };
 }
 

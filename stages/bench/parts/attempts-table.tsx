@@ -1,13 +1,16 @@
 import { headed } from "@/core/run/reading";
+import { instant } from "@/platform/pages/dates";
 import { Measured } from "@/ui/measured";
 import type { Option } from "@/ui/option";
 import { DataTable } from "@/ui/table";
+import { tip } from "@/ui/tip";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
 import type { Protocol } from "../queries/runs";
 import { type BenchView, correctable } from "../view/bench";
 import { AttemptEntry } from "./attempt-entry";
+import { RunSeen } from "./run-seen";
 import { RunTools } from "./run-tools";
 
 /** The attempts of a build under a protocol, and the row in which the next one is entered. */
@@ -52,7 +55,7 @@ export function AttemptsTable({
         id: r.id,
         className: a.comparable ? undefined : "text-[#7b7166]",
         cells: {
-          attempt: r.attempt,
+          attempt: { value: r.attempt, show: <span {...tip(`${r.by}, ${instant(r.at)}`)}>{r.attempt}</span> },
           ...Object.fromEntries(
             view.channels.map((c) => {
               const v = a.values[c.key]?.value;
@@ -86,6 +89,7 @@ export function AttemptsTable({
                         stands far from the others: look at it before you trust it
                       </span>
                     )}
+                    {(r.note || r.photos.length > 0) && <RunSeen note={r.note} photos={r.photos} mine={mine} />}
                     {a.alarms.map((x) => (
                       <span key={x} className="block text-sm text-iron">
                         {x}
@@ -98,6 +102,7 @@ export function AttemptsTable({
                     id={r.id}
                     version={r.version}
                     state={r.state}
+                    note={r.note}
                     staff={staff}
                     typed={typed}
                     names={names}

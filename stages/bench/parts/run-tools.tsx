@@ -6,18 +6,28 @@ import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
-import { correctRunAction, moveRunAction, restoreRunAction, voidRunAction } from "../actions";
-import { correctRun, moveRun, voidRun } from "../schema";
+import { PictureUpload } from "@/ui/picture";
+import {
+  addRunPhotoAction,
+  correctRunAction,
+  moveRunAction,
+  noteRunAction,
+  restoreRunAction,
+  voidRunAction,
+} from "../actions";
+import { correctRun, moveRun, runNote, voidRun } from "../schema";
 
 const voiding = fieldsOf(voidRun);
 const correcting = fieldsOf(correctRun);
 const moving = fieldsOf(moveRun);
+const noting = fieldsOf(runNote);
 
 /** What can be done with one run: set it aside or take it back, correct its readings. */
 export function RunTools({
   id,
   version,
   state,
+  note,
   staff,
   typed,
   names,
@@ -26,13 +36,15 @@ export function RunTools({
   id: string;
   version: number;
   state: string;
+  /** What was seen at it. */
+  note: string;
   staff: boolean;
   typed: { readings: Record<string, string>; conditions: Record<string, string> };
   names: { key: string; name: string; role: "readings" | "conditions" }[];
   /** Where else the run may belong. */
   builds: Option[];
 }) {
-  const [open, setOpen] = useState<"" | "void" | "correct" | "move">("");
+  const [open, setOpen] = useState<"" | "void" | "correct" | "move" | "note">("");
   const close = (
     <button type="button" className={buttonClass("quiet")} onClick={() => setOpen("")}>
       no
@@ -90,6 +102,27 @@ export function RunTools({
         <moving.TextField name="reason" label="Why" />
       </ActionForm>
     );
+  if (open === "note")
+    return (
+      <div className="grid w-60 gap-2">
+        <ActionForm
+          schema={runNote}
+          action={noteRunAction}
+          fixed={{ id, version }}
+          defaults={{ note }}
+          submit="Keep the note"
+          look="plain"
+          cancel={close}
+          onDone={() => setOpen("")}
+          className="grid gap-2"
+        >
+          <noting.TextArea name="note" label="What was seen" rows={2} />
+        </ActionForm>
+        <PictureUpload action={addRunPhotoAction} input={{ runId: id }} label="Photo of the run">
+          Add a photo
+        </PictureUpload>
+      </div>
+    );
   return (
     <span className="no-print flex flex-wrap gap-x-2 text-sm text-soft">
       {state !== "void" && (
@@ -97,6 +130,9 @@ export function RunTools({
           correct
         </button>
       )}
+      <button type="button" className="underline" onClick={() => setOpen("note")}>
+        {note ? "note" : "add a note"}
+      </button>
       {staff && builds.length > 0 && (
         <button type="button" className="underline" onClick={() => setOpen("move")}>
           move

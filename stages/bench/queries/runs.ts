@@ -69,6 +69,8 @@ export interface StoredRun extends RecordedRun {
   version: row.Run["version"];
   by: row.Run["recordedBy"];
   at: row.Run["recordedAt"];
+  note: row.Run["note"];
+  photos: { id: string; caption: string }[];
 }
 
 /** Runs with their readings, oldest first; narrowed by protocol, build or place. */
@@ -86,6 +88,12 @@ export const runsOf = (
   SELECT
     r.id, r.build_id, b.team_id, v.protocol_id, r.protocol_version_id, v.number AS protocol_number, r.build_revision,
     r.attempt, r.place, r.entry_id, r.state, r.reason, r.recorded_by AS by, r.recorded_at AS at, r.version,
+    r.note,
+    (
+      SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.id), '[]')
+      FROM file_use u
+      WHERE u.run_id = r.id
+    ) AS photos,
     coalesce(d.readings, '{}') AS readings, coalesce(d.conditions, '{}') AS conditions
   FROM run r
   JOIN build b ON b.id = r.build_id
@@ -168,4 +176,12 @@ export async function lastReadings(versionId: string): Promise<Record<string, st
     ) AND NOT EXISTS (SELECT FROM series s WHERE s.run_id = d.run_id AND s.key = d.key)
   `;
   return Object.fromEntries(rows.map((r) => [r.key, r.entered]));
+}
+
+/** What was kept at what in a run, by symbol, in SI; where nothing was measured it was as the protocol sets it. */
+export async function conditionsOf(runId: string): Promise<Record<string, string>> {
+  const rows = await db()<{ key: string; value: string }[]>`
+    SELECT key, value::text FROM reading WHERE run_id = ${runId} AND role = 'condition'
+  `;
+  return Object.fromEntries(rows.map((r) => [r.key, r.value]));
 }

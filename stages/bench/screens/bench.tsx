@@ -13,17 +13,18 @@ import { loadBench } from "../load";
 import { AttemptsTable } from "../parts/attempts-table";
 import { BenchComparison, BenchSummary } from "../parts/bench-summary";
 import { BenchTabs } from "../parts/bench-tabs";
-import { CapturesWaiting } from "../parts/captures-kept";
-import { LazyGenerationsChart } from "../parts/lazy-charts";
+import { LazyCapturesWaiting, LazyGenerationsChart } from "../parts/lazy-charts";
 import { LevelsTable } from "../parts/levels-table";
 import { ProtocolChoice } from "../parts/protocol-choice";
 import { SafetyCheck, SafetyChecked } from "../parts/safety-check";
 import { SequenceTable } from "../parts/sequence-table";
 import { SeriesList } from "../parts/series-list";
-import { safetyChecksOf } from "../queries/runs";
+import { ToBeatBox } from "../parts/to-beat";
+import { conditionsOf, safetyChecksOf } from "../queries/runs";
 import { seriesOf } from "../queries/series";
 import { benchView, buildAtBench, generationsAxis } from "../view/bench";
 import { checkFor, mayBegin } from "../view/safety";
+import { settingsOfRun, toBeat } from "../view/to-beat";
 
 /** The bench: one build under one protocol, its attempts, what they come to, and how its generations compare. */
 export async function BenchScreen({
@@ -128,6 +129,8 @@ export async function BenchScreen({
     d.measures.some((m) => m.take) ? seriesOf({ buildId: build.id, protocolId: protocol.id }) : [],
   ]);
   const view = benchView(facts, loaded, protocol, build);
+  const beat = toBeat(facts, protocol, build, bench);
+  const settings = beat.best ? settingsOfRun(beat.best.build, d.conditions, await conditionsOf(beat.best.run)) : [];
   const begun = mayBegin(checks, build.teamId, d.safety);
   const check = checkFor(checks, build.teamId, d.safety);
   return (
@@ -240,7 +243,7 @@ export async function BenchScreen({
                 : null
             }
           />
-          {mine && <CapturesWaiting />}
+          {mine && <LazyCapturesWaiting />}
         </>
       )}
       <BenchSummary
@@ -250,6 +253,7 @@ export async function BenchScreen({
         at={{ build: build.id, protocol: protocol.id, key: d.primary }}
       />
       {view.sequence && <SequenceTable sequence={view.sequence} before={view.before?.number} />}
+      <ToBeatBox slug={slug} view={beat} unit={primary.unit} settings={settings} />
       <BenchComparison view={view} number={build.number} />
       {view.teamTested && primary.levels && (
         <LevelsTable

@@ -9,6 +9,7 @@ import { DataTable } from "@/ui/table";
 import { AttemptEntry } from "../parts/attempt-entry";
 import { BenchTabs } from "../parts/bench-tabs";
 import { ProtocolChoice } from "../parts/protocol-choice";
+import { RunSeen } from "../parts/run-seen";
 import { RunTools } from "../parts/run-tools";
 import { SafetyCheck } from "../parts/safety-check";
 import { ScatterTable } from "../parts/scatter-table";
@@ -126,11 +127,15 @@ export async function PilotScreen({ slug, asked }: { slug: string; asked: { prot
                 show: (
                   <>
                     {words || "all inside"}
+                    {(run.note || run.photos.length > 0) && (
+                      <RunSeen note={run.note} photos={run.photos} mine={mine && !p.finishedAt} />
+                    )}
                     {(staff || of?.teamId === ownTeam) && !p.finishedAt && (
                       <RunTools
                         id={run.id}
                         version={run.version}
                         state={run.state}
+                        note={run.note}
                         staff={staff}
                         typed={typedRun(d, run)}
                         names={names}

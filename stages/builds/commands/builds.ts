@@ -32,6 +32,8 @@ const labels = {
   cost: "Cost",
   sides: "Sides (m)",
   learned: "What it taught",
+  good: "What was good",
+  notGood: "What was not",
 };
 
 /** A prediction in the unit of what the first protocol is after; it may be typed with a unit of its own. */
@@ -70,6 +72,8 @@ export const saveBuild = command({
       expected: input.expected,
       predicted,
       learned: input.learned,
+      good: input.good,
+      notGood: input.notGood,
       makerId: input.makerId ?? null,
       fromEdition: input.fromEdition ?? null,
       mass: siOrNull(input.mass, units.mass),

@@ -24,6 +24,8 @@ export interface BuildDefaults {
   cost: string;
   sides: string;
   learned: string;
+  good: string;
+  notGood: string;
   features: string;
   variables: string;
   parentIds: string[];
@@ -172,6 +174,15 @@ export function BuildForm({
           />
           <TextArea name="learned" label="What it taught" rows={2} />
         </div>
+      </div>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextArea name="good" label="Seen, and good" rows={2} hint="What the next one should keep." />
+        <TextArea
+          name="notGood"
+          label="Seen, and not good"
+          rows={2}
+          hint="What broke has a place of its own: What failed."
+        />
       </div>
       {id && (
         <CheckField

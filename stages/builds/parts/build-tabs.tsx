@@ -7,6 +7,7 @@ export const BuildTabs = ({ slug }: { slug: string }) => (
     pages={[
       { href: `/p/${slug}/builds`, label: "Generations" },
       { href: `/p/${slug}/builds/tree`, label: "Family tree" },
+      { href: `/p/${slug}/builds/limits`, label: "Limits" },
       { href: `/p/${slug}/builds/meeting`, label: "Coming together" },
       { href: `/p/${slug}/builds/failures`, label: "Failures" },
     ]}

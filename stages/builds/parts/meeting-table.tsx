@@ -29,6 +29,8 @@ export function MeetingTable({
       (b) => `${value(reached(b.id))}${b.predicted ? `, predicted ${value(Number(b.predicted))}` : ""}`,
     ],
     ["Features", (b) => b.features.join(", ") || "–"],
+    ["Good", (b) => b.good || "–"],
+    ["Not good", (b) => b.notGood || "–"],
     ["What it taught", (b) => b.learned || "nothing written yet"],
     ["What failed", (b) => failed(b.id).join("; ") || "–"],
   ];

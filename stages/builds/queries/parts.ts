@@ -9,6 +9,12 @@ export type PartRow = row.PartLine;
 export const partsOf = (buildId: string, sql: Tx = db()) =>
   sql<PartRow[]>`SELECT * FROM part_line WHERE build_id = ${buildId} ORDER BY id`;
 
+/** The parts lists of these builds. */
+export const partsIn = (buildIds: readonly string[]): PromiseLike<PartRow[]> =>
+  buildIds.length
+    ? db()<PartRow[]>`SELECT * FROM part_line WHERE build_id IN ${db()(buildIds)} ORDER BY id`
+    : Promise.resolve([]);
+
 /** A part's project and team. */
 export const ofPart = async (sql: Tx, id: string) => {
   const [p] = await sql<{ buildId: row.PartLine["buildId"] }[]>`SELECT build_id FROM part_line WHERE id = ${id}`;

@@ -108,6 +108,8 @@ export async function BuildEditScreen({
             : "",
           ...(b ? asEntered(b, page.frame.units) : { mass: "", cost: "", sides: "" }),
           learned: b?.learned ?? "",
+          good: b?.good ?? "",
+          notGood: b?.notGood ?? "",
           features: (b ?? last)?.features.join(", ") ?? "",
           variables: vars(b ?? last),
           parentIds: b?.parents ?? (brought.length ? brought : last ? [last.id] : []),

@@ -109,6 +109,8 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
                       .join("; "),
                   ],
                   ...weightOf(b, frame.units, p.currency),
+                  ["Good", b.good],
+                  ["Not good", b.notGood],
                   ["What it taught", b.learned],
                   ["Made by", b.maker],
                   [

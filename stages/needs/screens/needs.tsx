@@ -15,6 +15,7 @@ import { volatilityOf } from "../queries/register";
 import { retiredRequirements } from "../queries/requirements";
 import { projectState } from "../queries/state";
 import { tracedCounts } from "../queries/trace";
+import { nextToTest } from "../view/next";
 import { registerFilters, registerView } from "../view/register";
 
 /** The register: every requirement with its limit, its source, and how every team's newest build stands. */
@@ -56,6 +57,7 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
         </Empty>
       </>
     );
+  const next = p.finishedAt ? [] : nextToTest(facts);
   return (
     <>
       <PageHead
@@ -143,6 +145,25 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
               </p>
             ))}
           </div>
+        </Sheet>
+      )}
+      {!view.selected && next.some((n) => n.next.length > 0) && (
+        <Sheet className="mt-4" title="What to test next">
+          <ul className="grid gap-x-6 gap-y-1 sm:grid-cols-2">
+            {next
+              .filter((n) => n.next.length > 0)
+              .map((n) => (
+                <li key={n.team} className="flex flex-wrap gap-x-3">
+                  <span className="w-20 truncate">{n.team}</span>
+                  {n.next.map((x) => (
+                    <Link key={x.code} href={`/p/${slug}${x.path}`} className="hover:text-iron">
+                      <span className="font-[600]">{x.code}</span> <span className="text-soft">{x.words}</span>
+                    </Link>
+                  ))}
+                  {n.more > 0 && <span className="text-soft">and {n.more} more</span>}
+                </li>
+              ))}
+          </ul>
         </Sheet>
       )}
       {retired.length > 0 && (

@@ -1,0 +1,89 @@
+import { budgetOf, savingFrom } from "@/core/builds/budget";
+import { rollUp } from "@/core/builds/parts";
+import { formatSi, fromSi } from "@/core/quantity/quantity";
+import type { ProjectUnits } from "@/core/quantity/systems";
+import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
+import type { DonatedMethod } from "@/core/vocabulary/builds";
+import type { ProjectState } from "@/stages/needs/queries/state";
+import { limitOf, limitWords } from "@/stages/needs/view/requirements";
+import type { PartRow } from "../queries/parts";
+import { margin } from "./generations";
+
+/** What the limits on mass and cost leave each team, and on size; from the builds that can be compared with each other. */
+export function limitsView(
+  facts: Pick<ProjectState, "requirements" | "teams" | "builds" | "newest">,
+  parts: readonly PartRow[],
+  around: {
+    readonly today: string;
+    readonly end: string;
+    readonly calendars: ReadonlyMap<string, readonly ClassSession[]>;
+    readonly currency: string;
+    readonly units: ProjectUnits;
+    readonly donated: DonatedMethod;
+  },
+) {
+  const first = [...around.calendars.values()][0] ?? [];
+  const limits = facts.requirements.flatMap((r) => {
+    const measure = (["mass", "cost"] as const).find((m) => m === r.measure);
+    const limit = limitOf(r);
+    return measure && limit?.target && limit.comparator === "≤" ? [{ r, measure, limit, target: limit.target }] : [];
+  });
+  return {
+    limits: limits.map(({ r, measure, limit, target }) => {
+      const unit = limit.unit;
+      const shown = (si: string) => formatSi(si, unit, 2);
+      return {
+        code: r.code,
+        measure,
+        unit: unit === "1" ? around.currency : unit,
+        words: limitWords(r, around.currency),
+        limit: fromSi(target, unit).toNumber(),
+        rows: facts.teams.flatMap((t) => {
+          const sessions = around.calendars.get(t.sectionId ?? "") ?? first;
+          // A mock-up is of other material: it says nothing of the mass to come.
+          const real = facts.builds.filter((b) => b.teamId === t.id && b.stage !== "mock-up" && b[measure] !== null);
+          const values = real.map((b) => b[measure]!);
+          const held = real.length
+            ? sessionsHeld(sessions, around.today) - sessionsHeld(sessions, real[0]!.builtOn)
+            : 0;
+          const ahead = sessions.filter((s) => s.date > around.today && s.date <= around.end).length;
+          const budget = budgetOf({ values, limit: target, held, ahead, unit });
+          if (!budget) return [];
+          const { value, working } = budget;
+          const own = parts.filter((p) => p.buildId === real.at(-1)!.id);
+          const { largest } = rollUp(own, measure, unit, around.donated).value;
+          return [
+            {
+              team: t.name as string,
+              teamId: t.id as string,
+              build: real.at(-1)!.id as string,
+              trend: real.map((b) => ({ name: `G${b.number}`, value: fromSi(b[measure]!, unit).toNumber() })),
+              newest: shown(value.newest),
+              left: shown(value.left),
+              contingency: Math.round(100 * value.contingency),
+              over: Number(value.left) < 0,
+              forecast: shown(value.forecast),
+              more: value.more,
+              saving: Number(value.saving) > 0 ? shown(value.saving) : null,
+              working,
+              from: savingFrom(largest, value.saving).slice(0, 2),
+              heaviest: largest.slice(0, 2).map((l) => ({ name: l.name, adds: shown(l.adds) })),
+            },
+          ];
+        }),
+      };
+    }),
+    sizes: facts.requirements
+      .filter((r) => r.measure === "envelope")
+      .map((r) => ({
+        code: r.code,
+        words: limitWords(r, around.currency),
+        rows: facts.teams.flatMap((t) => {
+          const newest = facts.newest.get(t.id);
+          const m = newest && margin(r, newest, around.units);
+          return m ? [{ team: t.name as string, left: m.text, over: m.bad }] : [];
+        }),
+      })),
+  };
+}
+export type LimitsView = ReturnType<typeof limitsView>;
