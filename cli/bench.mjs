@@ -97,7 +97,7 @@ async function weigh({ server, cookie }, view) {
   return { plain: plain.length / 1000, packed: gzipSync(plain).length / 1000, script: script / 1000 };
 }
 
-/** How long a series of ten minutes at 1,000 samples a second takes to open, with its value, and to be looked at closer. */
+/** How long ten minutes at 1,000 samples a second take to open, with their value, and to be looked at closer. */
 async function longSeries({ server, cookie, env }) {
   const { default: postgres } = await import("postgres");
   const sql = postgres(env.DATABASE_URL, { max: 1 });

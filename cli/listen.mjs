@@ -1,5 +1,5 @@
-// A live instrument through what goes wrong: the page is loaded again once, the server is killed twice, and every sample
-// that the page had shown, or the server had acknowledged, has to be there at the end.
+// A live instrument through what goes wrong: the page is loaded again once, the server is killed twice, and every
+// sample that the page had shown, or the server had acknowledged, has to be there at the end.
 import { setTimeout as pause } from "node:timers/promises";
 import { freePort, startCluster } from "./cluster.mjs";
 import { end } from "./run.mjs";

@@ -20,7 +20,7 @@ const rigTest: ProtocolDefinition = {
   safety: ["Water stays a metre away from power strips and chargers; wipe the floor before the next team."],
 };
 
-/** What a stroke of 0.22 m brings with a flap valve, and what a ball and a longer stroke add; a ball likes a long one. */
+/** What a stroke of 0.22 m brings with a flap, what a ball and a longer stroke add; a ball likes a long one. */
 const collected = (valve: string, stroke: string) =>
   2.6 +
   (valve === "ball" ? 0.18 : 0) +

@@ -104,7 +104,7 @@ async function moreRuns(sql: Tx): Promise<void> {
   `);
 }
 
-/** The gauge's series again and again, on one build after the other; and one of ten minutes at 1,000 samples a second. */
+/** The gauge's series again and again, on build after build; and one of ten minutes at 1,000 samples a second. */
 async function moreSeries(sql: Tx): Promise<void> {
   await sql.unsafe(`
     CREATE TEMP TABLE more_series AS

@@ -72,5 +72,6 @@ async function main(): Promise<void> {
 
 main().catch((error) => {
   console.error(error);
-  process.exitCode = 1;
+  // What it opened would keep it alive.
+  process.exit(1);
 });

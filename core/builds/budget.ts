@@ -10,7 +10,7 @@ export interface Budget {
   readonly left: string;
   /** The same as a share of the limit. */
   readonly contingency: number;
-  /** How many more generations there will be at the pace so far, and what they bring it to with steps of the mean size. */
+  /** How many more generations there will be at the pace so far, and what they come to with steps of the mean size. */
   readonly more: number;
   readonly forecast: string;
   /** What has to be saved so that the forecast keeps the limit; zero where it does. */

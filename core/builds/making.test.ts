@@ -40,7 +40,7 @@ test("steps go in their order where it matters, and what was cut keeps its check
 const chain = (...rows: [string, string | null, string | null][]): ChainPiece[] =>
   rows.map(([nominal, tolerance, measured], i) => ({ name: `P${i + 1}`, nominal, tolerance, measured }));
 
-test("inside what is likely nothing is corrected; outside the piece that is furthest off, and no more than needed", () => {
+test("inside what is likely nothing is corrected; outside the furthest piece is, by no more than needed", () => {
   const right = stackUp(chain(["0.1", "0.0003", "0.1004"], ["0.1", "0.0004", "0.1001"]), "mm").value;
   expect(right).toMatchObject({ deviation: "0.0005", likely: "0.0005", corrections: [] });
   const off = stackUp(chain(["0.1", "0.0003", "0.1012"], ["0.1", "0.0004", "0.0998"], ["0.05", null, null]), "mm");

@@ -35,7 +35,9 @@ export function missingBeforeCut({ oneChance, material, steps }: Making): string
 
 /**
  * Why a step cannot be ticked now, in words; empty when it can.
- * @example refusedStep("fitted", { oneChance: false, material: "", steps: { drawn: "a" } }) // => ["It is not cut yet."]
+ * @example
+ * refusedStep("fitted", { oneChance: false, material: "", steps: { drawn: "a" } })
+ * // => ["It is not cut yet."]
  */
 export function refusedStep(step: PieceStep, piece: Making): string[] {
   switch (step) {
@@ -55,7 +57,9 @@ export function refusedStep(step: PieceStep, piece: Making): string[] {
 
 /**
  * Why a tick cannot be taken back, in words; empty when it can: what was cut on the strength of it stays as it was.
- * @example keptStep("checked", { oneChance: true, material: "", steps: { checked: "b", cut: "a" } })[0].slice(0, 13) // => "It is cut alr"
+ * @example
+ * keptStep("cut", { oneChance: true, material: "", steps: { cut: "a", fitted: "a" } })
+ * // => ["It is fitted already: take that back first."]
  */
 export function keptStep(step: PieceStep, { oneChance, steps }: Making): string[] {
   const before = pieceStep.values.indexOf(step) < pieceStep.values.indexOf("cut");
@@ -72,7 +76,7 @@ export interface ChainPiece {
 }
 
 export interface StackUp {
-  /** Of the whole chain, in metres: what it should be, and what it is with unmeasured pieces taken as they should be. */
+  /** Of the whole chain, in metres: what it should be, and what it is; unmeasured pieces are as they should be. */
   readonly nominal: string;
   readonly length: string;
   readonly deviation: string;

@@ -19,7 +19,9 @@ const number = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d+)?$/i;
  * Reads a line of the instruments' protocol, `time,channel,value,unit`: the time in seconds on the instrument's own
  * clock, a channel's name, a number with a decimal point, and its unit, 1 where it has none. A line that starts with #
  * is a note; an empty one says nothing.
- * @example readLine("12.5,force,34.2,N") // => { kind: "sample", sample: { t: 12.5, channel: "force", value: 34.2, unit: "N" } }
+ * @example
+ * readLine("12.5,force,34.2,N").sample
+ * // => { t: 12.5, channel: "force", value: 34.2, unit: "N" }
  * @example readLine("# Scale 3, 5 kg").text // => "Scale 3, 5 kg"
  * @example readLine("12.5,force,3x4,N").why // => "“3x4” is no number"
  */

@@ -71,8 +71,8 @@ export function levelName(levels: readonly string[], position: number): string {
 }
 
 /**
- * A value of a channel for people, without its unit: a level's name, a count as it was counted, or the number with these
- * decimals.
+ * A value of a channel for people, without its unit: a level's name, a count as it was counted, or the number with
+ * these decimals.
  * @example showIn({ levels: ["intact", "cracked"] }, 1, 2) // => "cracked"
  * @example showIn({}, 8.456, 1) // => "8.5"
  * @example showIn({ whole: true }, 5, 2) // => "5"

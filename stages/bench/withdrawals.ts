@@ -51,5 +51,6 @@ export const removeRunPhoto = withdrawal({
     return u?.runId ? ofRun(sql, u.runId) : null;
   },
   label:
-    "'attempt ' || (SELECT attempt FROM run WHERE id = x.run_id) || CASE x.caption WHEN '' THEN '' ELSE ': ' || x.caption END",
+    "'attempt ' || (SELECT attempt FROM run WHERE id = x.run_id) " +
+    "|| CASE x.caption WHEN '' THEN '' ELSE ': ' || x.caption END",
 });

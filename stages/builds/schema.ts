@@ -113,4 +113,4 @@ export const markPiece = yup.object({ id: c.id(), step: c.oneOf(ownStep).require
 export const releasePiece = yup.object({ id: c.id(), on: yup.boolean().required() });
 
 /** The pieces of another build, to be made again. */
-export const copyPieces = copyPartLines;
+export const copyPieces = yup.object({ buildId: c.id(), fromId: c.id() });

@@ -30,7 +30,11 @@ export function CaptureKept({
   const [sure, setSure] = useState(false);
   const { capture, ended, heard, refused } = kept;
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm">
+    <div
+      className={
+        "flex flex-wrap items-center gap-x-4 gap-y-1.5 border-l-4 border-ochre bg-ochre-wash px-3 py-2 text-sm"
+      }
+    >
       <p>
         <strong className="font-[600]">{capture.source}</strong>, begun{" "}
         {dates.instant(new Date(capture.startedAt).toISOString())}, {standing(kept)}.

@@ -95,7 +95,7 @@ test("what is wrong with the simulated instrument is said beside its field, and 
   expect(mockBegin).not.toHaveBeenCalled();
 });
 
-test("a capture is kept before its worker listens; it is drawn, ended, and its series is shown once it arrived", async () => {
+test("a capture is kept before its worker listens; it is drawn, ended, and shown once it arrived", async () => {
   page();
   await userEvent.click(screen.getByRole("button", { name: "Begin" }));
   const [[, capture]] = mockBegin.mock.calls as [[unknown, Capture]];

@@ -49,7 +49,8 @@ export const seriesOf = (
     SELECT
       s.id, s.project_id, s.build_id, b.team_id, t.name || ' G' || b.number AS build, p.id AS protocol_id,
       p.name AS protocol, s.protocol_version_id, v.definition, s.key, s.unit, s.source, s.capture, s.simulated,
-      s.run_id, r.attempt, r.place, s.from_t, s.to_t, s.reason, s.recorded_by AS by, s.recorded_at AS at, s.version, coalesce(k.samples, 0)::int AS samples,
+      s.run_id, r.attempt, r.place, s.from_t, s.to_t, s.reason, s.recorded_by AS by, s.recorded_at AS at, s.version,
+      coalesce(k.samples, 0)::int AS samples,
       k.starts, k.ends
     FROM series s
     JOIN build b ON b.id = s.build_id

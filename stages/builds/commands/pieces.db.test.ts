@@ -78,7 +78,7 @@ test("lengths, makers and settings are refused in words beside their field", asy
   expect((await wrong({ name: "side 1" })).message).toContain("There is a piece of this name");
 });
 
-test("what was cut is found again with its settings, and the next generation takes the pieces over unticked", async () => {
+test("what was cut is found again with its settings; the next generation takes the pieces over unticked", async () => {
   const [found] = await settingsFound(w.projectId);
   expect(found).toMatchObject({ machine: "laser", settings: { power: "60 %", speed: "20 mm/s" }, piece: "Panel" });
   const next = await ok(saveBuild, mate, {

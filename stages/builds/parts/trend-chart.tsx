@@ -17,7 +17,10 @@ export default function TrendChart({ of }: { of: LimitsView["limits"][number] })
   return (
     <div
       role="img"
-      aria-label={`${of.measure} by generation of ${of.rows.length} teams, the limit is ${of.words}; the table holds the same`}
+      aria-label={
+        `${of.measure} by generation of ${of.rows.length} teams, the limit is ${of.words}; ` +
+        "the table holds the same"
+      }
     >
       <ResponsiveContainer width="100%" height={200}>
         <LineChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>

@@ -42,7 +42,8 @@ export async function BuildEditScreen({
   if (!owner || (id && !b) || !page.may(buildActs.edit, { team: owner.id })) notFound();
   const mine = builds.filter((x) => x.teamId === owner.id && x.id !== b?.id);
   const primary = protocols[0] && primaryOf(protocols[0].definition);
-  const last = mine.at(-1);
+  // What a member makes alone goes on from where the team is.
+  const last = mine.findLast((x) => !x.makerId) ?? mine.at(-1);
   const decided = await openActionsOf(owner.id);
   const gate = b ? [] : (await gateBefore(p.id, owner.id, "final")).says;
   const named = (x: Build) => ({ value: x.id as string, label: `${x.team} G${x.number}` });

@@ -2,6 +2,7 @@ import { notFound } from "next/navigation";
 import { changedVariables } from "@/core/builds/variables";
 import { primaryOf } from "@/core/run/protocol";
 import { showIn } from "@/core/run/reading";
+import { isId } from "@/platform/db/id";
 import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
@@ -34,6 +35,7 @@ import { proposedView } from "../view/proposed";
 /** One build: its record, its limits with margins, its photos, and how every requirement stands. */
 export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
   const { frame, staff, ownTeam } = await projectPage(slug);
+  if (!isId(id)) notFound();
   const p = frame.project;
   const [b, facts, failures, parts, pieces, settings] = await Promise.all([
     buildById(p.id, id),

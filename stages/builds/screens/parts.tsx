@@ -1,5 +1,6 @@
 import { notFound } from "next/navigation";
 import { partSource } from "@/core/vocabulary/builds";
+import { isId } from "@/platform/db/id";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { LinkButton, PageHead } from "@/ui/page";
@@ -14,6 +15,7 @@ import { partsView } from "../view/parts";
 /** A build's parts list: what each adds to mass and cost, the sum against the weighed whole, and where the mass is. */
 export async function PartsScreen({ slug, id }: { slug: string; id: string }) {
   const page = await projectPage(slug);
+  if (!isId(id)) notFound();
   const { project: p, units } = page.frame;
   const [b, parts, settings, builds] = await Promise.all([
     buildById(p.id, id),

@@ -1,4 +1,5 @@
 import { notFound } from "next/navigation";
+import { isId } from "@/platform/db/id";
 import { instant, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { teamsOf } from "@/stages/teams/queries/teams";
@@ -17,6 +18,7 @@ import { piecesView } from "../view/pieces";
 /** The pieces of a build: who makes which, how far each is, how far off, and how the deviations add up. */
 export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
   const page = await projectPage(slug);
+  if (!isId(id)) notFound();
   const { project: p, units } = page.frame;
   const [b, pieces, teams, builds, found] = await Promise.all([
     buildById(p.id, id),

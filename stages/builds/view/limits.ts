@@ -9,7 +9,7 @@ import { limitOf, limitWords } from "@/stages/needs/view/requirements";
 import type { PartRow } from "../queries/parts";
 import { margin } from "./generations";
 
-/** What the limits on mass and cost leave each team, and on size; from the builds that can be compared with each other. */
+/** What the limits on mass, cost and size leave each team, from the builds that can be compared with each other. */
 export function limitsView(
   facts: Pick<ProjectState, "requirements" | "teams" | "builds" | "newest">,
   parts: readonly PartRow[],
