@@ -205,7 +205,8 @@ export async function porchHoist(owner: string, start: string): Promise<void> {
     baseNumber: 0,
     body:
       "## Need\n\nMr. Finch brings sacks of bulbs up his porch. His back is tired.\n\n## Rules\n\n" +
-      "- A sack of **2 lb** goes up **3 ft**, by one hand on a crank or a line.\n- At most **14 parts**.\n- At most **40 s**.\n\n" +
+      "- A sack of **2 lb** goes up **3 ft**, by one hand on a crank or a line.\n- At most **14 parts**.\n" +
+      "- At most **40 s**.\n\n" +
       "## Safety\n\nNobody stands under the sack. Saws and drills only at the bench, with the instructor.\n",
   });
   const ids = await roster(

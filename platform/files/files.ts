@@ -6,7 +6,7 @@ import { mkdir, readFile, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import sharp, { type OutputInfo } from "sharp";
 import { refuse } from "@/platform/command/command";
-import { db, type Tx } from "@/platform/db/db";
+import { db, newId, type Tx } from "@/platform/db/db";
 
 // Content-addressed files behind one small interface: bytes lie in the database, or in the folder IRONSTONE_FILES.
 const folder = process.env.IRONSTONE_FILES;
@@ -83,6 +83,25 @@ export async function writeContent(sql: Tx, row: FileRow, bytes: Buffer): Promis
     if (!existsSync(pathOf(row.hash))) await writeFile(pathOf(row.hash), bytes);
   }
   await sql`INSERT INTO file ${sql({ ...row, content: folder ? null : bytes })} ON CONFLICT (hash) DO NOTHING`;
+}
+
+/** A picture of something of a project, stored with its use; gives the use's id. */
+export async function usePicture(
+  sql: Tx,
+  picture: { readonly row: FileRow; readonly bytes: Buffer },
+  of: {
+    readonly projectId: string;
+    readonly caption: string;
+    readonly addedBy: string;
+    readonly buildId?: string;
+    readonly runId?: string;
+    readonly conceptId?: string;
+  },
+): Promise<string> {
+  await writeContent(sql, picture.row, picture.bytes);
+  const id = newId();
+  await sql`INSERT INTO file_use ${sql({ id, fileHash: picture.row.hash, ...of })}`;
+  return id;
 }
 
 export async function readContent(hash: string, sql: Tx = db()): Promise<StoredFile | null> {

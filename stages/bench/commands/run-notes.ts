@@ -1,7 +1,6 @@
 import "server-only";
 import { checkVersion, command, found } from "@/platform/command/command";
-import { newId } from "@/platform/db/db";
-import { readPicture, writeContent } from "@/platform/files/files";
+import { readPicture, usePicture } from "@/platform/files/files";
 import { runActs } from "../acts";
 import * as s from "../schema";
 import { ofRun } from "./subjects";
@@ -37,14 +36,9 @@ export const addRunPhoto = command({
   subject: (sql, i) => ofRun(sql, i.runId),
   prepare: (i) => readPicture(Buffer.from(i.base64, "base64")),
   async run({ sql, audit, by }, input, picture): Promise<{ id: string }> {
-    await writeContent(sql, picture.row, picture.bytes);
-    const id = newId();
-    await sql`
-      INSERT INTO file_use (id, project_id, file_hash, run_id, caption, added_by)
-      SELECT ${id}, project_id, ${picture.row.hash}, id, ${input.caption}, ${by}
-      FROM run
-      WHERE id = ${input.runId}
-    `;
+    const { runId, caption } = input;
+    const { project } = (await ofRun(sql, runId))!;
+    const id = await usePicture(sql, picture, { projectId: project!, runId, caption, addedBy: by });
     audit({ type: "photo", id, label: input.caption });
     return { id };
   },

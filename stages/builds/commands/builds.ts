@@ -5,7 +5,7 @@ import { fromSi, parseQuantity } from "@/core/quantity/quantity";
 import { primaryOf } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import { readPicture, writeContent } from "@/platform/files/files";
+import { readPicture, usePicture } from "@/platform/files/files";
 import { projectUnits } from "@/platform/project/settings";
 import { entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { protocolsOf } from "@/stages/bench/queries/runs";
@@ -261,14 +261,9 @@ export const addPhoto = command({
   subject: (sql, i) => ofBuild(sql, i.buildId),
   prepare: (i) => readPicture(Buffer.from(i.base64, "base64")),
   async run({ sql, audit, by }, input, picture): Promise<{ id: string }> {
-    await writeContent(sql, picture.row, picture.bytes);
-    const id = newId();
-    await sql`
-      INSERT INTO file_use (id, project_id, file_hash, build_id, caption, added_by)
-      SELECT ${id}, project_id, ${picture.row.hash}, id, ${input.caption}, ${by}
-      FROM build
-      WHERE id = ${input.buildId}
-    `;
+    const { buildId, caption } = input;
+    const { project } = (await ofBuild(sql, buildId))!;
+    const id = await usePicture(sql, picture, { projectId: project, buildId, caption, addedBy: by });
     audit({ type: "photo", id, label: input.caption });
     return { id };
   },

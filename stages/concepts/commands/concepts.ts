@@ -4,7 +4,7 @@ import { isBuildMeasure } from "@/core/needs/requirement";
 import { parseQuantity } from "@/core/quantity/quantity";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import { readPicture, writeContent } from "@/platform/files/files";
+import { readPicture, usePicture } from "@/platform/files/files";
 import { projectUnits } from "@/platform/project/settings";
 import { entered, readSides, siOrNull } from "@/platform/schema/fields";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
@@ -148,18 +148,8 @@ export const addSketch = command({
   prepare: (i) => readPicture(Buffer.from(i.base64, "base64")),
   async run({ sql, by, audit }, input, picture): Promise<{ id: string }> {
     const k = await open(sql, input.conceptId);
-    await writeContent(sql, picture.row, picture.bytes);
-    const id = newId();
-    await sql`
-      INSERT INTO file_use ${sql({
-        id,
-        projectId: k.projectId,
-        fileHash: picture.row.hash,
-        conceptId: input.conceptId,
-        caption: input.caption,
-        addedBy: by,
-      })}
-    `;
+    const { conceptId, caption } = input;
+    const id = await usePicture(sql, picture, { projectId: k.projectId, conceptId, caption, addedBy: by });
     audit({ type: "concept", id: input.conceptId, label: `${k.title}: sketch`, after: { hash: picture.row.hash } });
     return { id };
   },
