@@ -24,7 +24,7 @@ test("a simulated instrument, through a reload and without a network, becomes a 
   await page.getByLabel("Time constant (min)").fill("none");
   await expect(page.getByText("Write a number, from 0.1 to 6000")).toBeVisible();
   await page.getByRole("button", { name: "Begin", exact: true }).click();
-  await expect(page.getByText("A number of the simulated instrument cannot be used")).toBeVisible();
+  await expect(page.getByText("A number under “Its test, its noise and its faults” cannot be used.")).toBeVisible();
   await page.getByLabel("Time constant (min)").fill("0.2");
   await page.getByLabel("Samples a second").fill("200");
   await page.getByRole("button", { name: "Begin", exact: true }).click();

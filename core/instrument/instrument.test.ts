@@ -82,6 +82,17 @@ describe("a receiver", () => {
     expect(r.restarts()).toBe(1);
   });
 
+  test("channels that come in turns, a few seconds of each, are no new beginning", () => {
+    const r = receiver([
+      { key: "F", unit: "N" },
+      { key: "T", unit: "°C" },
+    ]);
+    for (const [channel, unit] of [["force", "N"] as const, ["probe", "°C"] as const])
+      for (let t = 0; t <= 5; t += 0.5) expect(r.take(`${t},${channel},${t},${unit}`, 6)).toHaveLength(1);
+    expect(r.restarts()).toBe(0);
+    expect(r.standing().last).toEqual({ F: 5, T: 5 });
+  });
+
   test("it goes on from where it stood", () => {
     const first = receiver([{ key: "F", unit: "N" }]);
     first.take("20,f,1,N", 0);

@@ -107,7 +107,9 @@ export function receiver(wanted: readonly Wanted[], start: Standing = { offset: 
         return [];
       }
       offset ??= -t;
-      if (t + offset < newest - restart) {
+      // Told by the channel's own times: an instrument may send one channel's second after another's.
+      const back = t + offset + restart;
+      if (mine.every(({ key }) => back < (last[key] ?? Number.NEGATIVE_INFINITY))) {
         offset = Math.max(wall, newest) - t + 1e-3;
         restarts++;
       }

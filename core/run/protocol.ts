@@ -2,7 +2,7 @@ import Decimal from "decimal.js";
 import { checkFormula } from "../formula/check";
 import { symbolsIn } from "../formula/show";
 import type { AttemptsPolicy } from "../points/attempts";
-import type { Dimension } from "../quantity/dimension";
+import { type Dimension, sameDimension } from "../quantity/dimension";
 import { fromSi } from "../quantity/quantity";
 import { parseUnit } from "../quantity/units";
 import { checkTake, type Take } from "../series/measure";
@@ -61,6 +61,8 @@ export interface ProtocolDefinition {
   readonly derived: readonly Derived[];
   /** Key of the measure that the protocol is about. */
   readonly primary: string;
+  /** Key of the computed measure that says what theory gives for it; what was measured is held against it. */
+  readonly theory?: string;
   readonly better: Better;
   readonly policy: AttemptsPolicy;
   /** Cautions shown before the first run, with who must be asked. */
@@ -280,6 +282,14 @@ export function checkProtocol(p: ProtocolDefinition): string[] {
   const about = p.measures.find((m) => m.key === p.primary);
   if (about && levelsOf(about) && (p.policy.foul === "zero" || averaging.includes(p.policy.school)))
     problems.push(noMean(about.name));
+  if (p.theory) {
+    const theory = p.derived.find((d) => d.key === p.theory);
+    const of = (unit: string | undefined) => parseUnit(unit ?? "")?.dimension ?? {};
+    if (!theory || p.theory === p.primary)
+      problems.push("Theory is a computed measure of its own, beside what the protocol is about.");
+    else if (!sameDimension(of(theory.unit), of(channelsOf(p).find((c) => c.key === p.primary)?.unit)))
+      problems.push(`${theory.name} is in ${theory.unit}: theory is given in a unit of what the protocol is about.`);
+  }
   if (p.steps?.length) {
     const counted = p.measures.find((m) => m.key === p.primary);
     if (!counted || counted.unit !== "1" || Number(counted.resolution) !== 1)

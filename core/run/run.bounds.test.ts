@@ -249,6 +249,14 @@ describe("a build's runs", () => {
 describe("a protocol is checked", () => {
   const problems = (more: Partial<ProtocolDefinition>) => checkProtocol({ ...p, ...more });
   const measure = p.measures[0]!;
+  test("theory is a computed measure of the same kind, beside the one it is for", () => {
+    expect(problems({ theory: "w" })).toEqual([]);
+    for (const theory of ["r", "m", "none"]) expect(problems({ theory })[0]).toContain("a computed measure of its own");
+    const derived = [...p.derived, { key: "x", name: "Load", unit: "N", expression: "F", decimals: 1, rule: "" }];
+    expect(problems({ derived, theory: "x" })).toEqual([
+      "Load is in N: theory is given in a unit of what the protocol is about.",
+    ]);
+  });
   test("a sound one has no problem", () => expect(checkProtocol(p)).toEqual([]));
   test.each<[string, Partial<ProtocolDefinition>, string[]]>([
     ["no measure", { measures: [] }, ["A protocol measures at least one quantity."]],

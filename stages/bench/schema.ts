@@ -84,6 +84,11 @@ export const protocolDefinition = yup.object({
     .max(12)
     .default([]),
   primary: yup.string().required(),
+  theory: yup
+    .string()
+    .trim()
+    .transform((v) => v || undefined)
+    .optional(),
   better: c.oneOf(better).default("more"),
   policy: yup
     .object({

@@ -92,7 +92,9 @@ export function aState(
     verdict: (r, b) => verdicts[`${r} ${b}`] ?? "untested",
     summary: (b) =>
       b in counted
-        ? ({ counted: counted[b], best: counted[b], bestRun: `run of ${b}` } as ReturnType<ProjectState["summary"]>)
+        ? ({ counted: counted[b], mean: counted[b], best: counted[b], bestRun: `run of ${b}` } as ReturnType<
+            ProjectState["summary"]
+          >)
         : null,
   };
 }

@@ -27,8 +27,6 @@ export interface Live {
   readonly restarts: number;
   /** Channels that no reading takes. */
   readonly unused: readonly string[];
-  /** How many blocks are full: what can be sent. */
-  readonly full: number;
 }
 
 /** How many points a curve that is drawn live has. */
@@ -52,14 +50,12 @@ export async function captureEngine(
   const seconds = () => (now() - capture.startedAt) / 1000;
   // What was kept before the page was loaded again is drawn with the rest; its last block goes on.
   const series = new Map<string, { all: Growing; number: number; start: number; stored: number }>();
-  let full = 0;
   for (const { key } of capture.readings) {
     const all = new Growing();
     let [number, start] = [0, 0];
     for (const b of await blocksOf(store, capture.id, key)) {
       for (let i = 0; i < b.t.length; i++) all.add(b.t[i]!, b.v[i]!);
       [number, start] = b.full ? [b.number + 1, all.n] : [b.number, all.n - b.t.length];
-      if (b.full) full++;
     }
     series.set(key, { all, number, start, stored: all.n });
   }
@@ -104,7 +100,6 @@ export async function captureEngine(
             from = i + 1;
             s.start = from;
             s.number++;
-            full++;
           }
         }
       }
@@ -130,7 +125,7 @@ export async function captureEngine(
           silent: silences(stored.t),
         };
       });
-      return { seconds: seconds(), readings, left: r.left(), restarts: r.restarts(), unused: r.unused(), full };
+      return { seconds: seconds(), readings, left: r.left(), restarts: r.restarts(), unused: r.unused() };
     },
   };
 }

@@ -16,8 +16,8 @@ export interface CaptureActs {
   readonly add: Act;
 }
 
-/** What became of it: all of it is there, some is on its way, or the server says why it takes none. */
-export type SendState = "there" | "waits" | { readonly refused: string };
+/** What became of it: which series hold samples now, that some wait, or why the server takes none. */
+export type SendState = "waits" | { readonly refused: string } | { readonly there: readonly string[] };
 
 /**
  * Sends the full blocks of a capture, and of an ended one the rest, which is then forgotten here. Throws where the
@@ -34,8 +34,10 @@ export async function sendCapture(
     if (r.ok) return null;
     return r.kind === "unknown" ? "waits" : { refused: r.message ?? "" };
   };
+  const there: string[] = [];
   for (const { key, seriesId } of capture.readings) {
     const blocks = await unsentOf(store, capture.id, key, ended);
+    if (blocks.length || (await store.get("sent", [capture.id, key]))) there.push(seriesId);
     if (!blocks.length) continue;
     const { buildId, protocolVersionId, source, id } = capture;
     const simulated = capture.simulation !== null;
@@ -60,5 +62,5 @@ export async function sendCapture(
     }
   }
   if (ended) await dropCapture(store, capture);
-  return "there";
+  return { there };
 }

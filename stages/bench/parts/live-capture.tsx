@@ -45,11 +45,11 @@ export function LiveCapture({
   /** The capture that this page began or ended: where it arrives, its series is shown. */
   const mine = useRef("");
   const cable = useRef(() => {});
-  const { kept, offline, closed, open, look, drop } = useCaptures((there) => {
+  const { kept, offline, closed, open, look, drop } = useCaptures((there, [series]) => {
     if (there.id !== mine.current) return;
-    const seen = live?.readings.find((r) => r.samples > 0)?.key;
-    const shown = there.readings.find((r) => r.key === seen) ?? there.readings[0]!;
-    router.push(`/p/${slug}/bench/series?id=${shown.seriesId}`);
+    if (series) return router.push(`/p/${slug}/bench/series?id=${series}`);
+    setEnding(false);
+    setNote("Nothing came that a reading takes, so nothing was kept.");
   });
   useEffect(() => () => worker.current?.terminate(), []);
 
@@ -95,7 +95,7 @@ export function LiveCapture({
     setEnding(false);
     const real = source.from === "cable";
     const simulation = source.from === "cable" ? null : simulationOf(source.from, source.typed);
-    if (!real && !simulation) return setNote("A number of the simulated instrument cannot be used: see there.");
+    if (!real && !simulation) return setNote("A number under “Its test, its noise and its faults” cannot be used.");
     const stream = real ? await plug() : undefined;
     if (stream === null) return;
     const capture: Capture = {
@@ -123,6 +123,7 @@ export function LiveCapture({
 
   async function goOn(capture: Capture) {
     setNote("");
+    setEnding(false);
     const stream = capture.simulation ? undefined : await plug();
     if (stream !== null) listen(capture, stream);
   }

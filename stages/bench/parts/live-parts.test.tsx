@@ -9,7 +9,7 @@ import { LiveReadings } from "./live-readings";
 
 const router = { refresh: jest.fn(), push: jest.fn() };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
-jest.mock("next/link", () => ({ __esModule: true, default: (p: object) => <a {...p} /> }));
+jest.mock("@/ui/link", () => ({ __esModule: true, default: (p: object) => <a {...p} /> }));
 jest.mock("./lazy-charts", () => ({ LazySeriesChart: () => null }));
 jest.mock("../actions", () => ({}));
 const mockBegin = jest.fn();
@@ -18,10 +18,10 @@ jest.mock("../capture/store", () => ({
   beginCapture: (...x: unknown[]) => mockBegin(...x),
   endCapture: (...x: unknown[]) => mockEnd(...x),
 }));
-let mockThere: (c: Capture) => void = () => {};
+let mockThere: (c: Capture, series: readonly string[]) => void = () => {};
 const mockKept: unknown[] = [];
 jest.mock("./use-captures", () => ({
-  useCaptures: (there: (c: Capture) => void) => {
+  useCaptures: (there: typeof mockThere) => {
     mockThere = there;
     return {
       kept: mockKept,
@@ -73,7 +73,6 @@ const live = (samples: number): Live => ({
   left: { count: 2, why: "“x” is no number" },
   restarts: 1,
   unused: ["strokes"],
-  full: 0,
 });
 const page = () =>
   render(<LiveCapture slug="pump" buildId="b" protocolVersionId="v" page="/live" measures={[force]} />);
@@ -111,7 +110,7 @@ test("a capture is kept before its worker listens; it is drawn, ended, and shown
   await userEvent.click(screen.getByRole("button", { name: "End it" }));
   expect(worker.sent[1]).toEqual({ stop: true });
   act(() => worker.onmessage({ data: { ended: true } }));
-  act(() => mockThere(capture));
+  act(() => mockThere(capture, [capture.readings[0]!.seriesId]));
   await waitFor(() =>
     expect(router.push).toHaveBeenCalledWith(`/p/pump/bench/series?id=${capture.readings[0]!.seriesId}`),
   );
@@ -123,7 +122,18 @@ test("a lost instrument is said, and the capture that another page began does no
   act(() => FakeWorker.last.onmessage({ data: { lost: "The instrument was lost." } }));
   expect(await screen.findByText("The instrument was lost.")).toBeTruthy();
   expect(screen.getByRole("button", { name: "Begin" })).toBeTruthy();
-  mockThere({ id: "another", readings: [{ seriesId: "s" }] } as unknown as Capture);
+  mockThere({ id: "another" } as Capture, ["s"]);
+  expect(router.push).not.toHaveBeenCalled();
+});
+
+test("a capture to which nothing came leads nowhere, and says so", async () => {
+  page();
+  await userEvent.click(screen.getByRole("button", { name: "Begin" }));
+  const [[, capture]] = mockBegin.mock.calls as [[unknown, Capture]];
+  await userEvent.click(screen.getByRole("button", { name: "End it" }));
+  act(() => FakeWorker.last.onmessage({ data: { ended: true } }));
+  act(() => mockThere(capture, []));
+  expect(screen.getByRole("status").textContent).toContain("Nothing came");
   expect(router.push).not.toHaveBeenCalled();
 });
 

@@ -132,6 +132,19 @@ function Primary() {
   );
 }
 
+/** Which of the computed measures says what theory gives; nothing where none does. */
+function Theory() {
+  const derived = (useWatch({ name: "definition.derived" }) ?? []) as { key: string; name: string }[];
+  return derived.length > 0 ? (
+    <SelectField
+      name="definition.theory"
+      label="Theory for it"
+      empty="none"
+      options={derived.filter((x) => x.key).map((x) => ({ value: x.key, label: `${x.name || x.key} (${x.key})` }))}
+    />
+  ) : null;
+}
+
 /** A protocol: what is read, what is kept the same, what is computed, and which attempt counts. */
 export function ProtocolForm({
   projectId,
@@ -183,6 +196,7 @@ export function ProtocolForm({
       <ProtocolTry projectId={projectId} example={example} />
       <div className="grid gap-3 border-t border-line pt-2.5 sm:grid-cols-3 lg:grid-cols-6">
         <Primary />
+        <Theory />
         <SelectField name="definition.better" label="Better is" options={better.options} />
         <TextField name="definition.policy.n" label="Attempts" type="number" />
       </div>

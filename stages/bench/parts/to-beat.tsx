@@ -15,7 +15,7 @@ export const ToBeatBox = ({
   /** Of the best run: what was kept at what, and its build's design variables. */
   settings: readonly { name: string; value: string }[];
 }) => {
-  if (!view.marks.length) return null;
+  if (!view.marks.length && !view.theory) return null;
   return (
     <section aria-label="To beat" className="my-3">
       <h2 className="mb-1 text-[14px]">To beat</h2>
@@ -39,6 +39,12 @@ export const ToBeatBox = ({
           </li>
         ))}
       </ul>
+      {view.theory && (
+        <p className="mt-1 text-sm text-soft">
+          Theory ({view.theory.name}): {view.theory.shown}
+          {view.theory.share && `; ${view.theory.share} % of it was measured`}
+        </p>
+      )}
       {view.steps.length > 1 && <p className="mt-1 text-sm text-soft">By generation: {view.steps.join(" → ")}</p>}
       {settings.length > 0 && view.best && (
         <Fold

@@ -20,9 +20,9 @@ const acts = { open: openSeriesAction as never, add: addBlocksAction as never };
 
 /**
  * The captures that this browser keeps, sent to the server as they fill: at once, and again while they wait.
- * @param onThere an ended capture arrived whole
+ * @param onThere an ended capture arrived whole, as these series
  */
-export function useCaptures(onThere: (capture: Capture) => void = () => {}) {
+export function useCaptures(onThere: (capture: Capture, series: readonly string[]) => void = () => {}) {
   const store = useRef<Promise<Store> | null>(null);
   const there = useRef(onThere);
   there.current = onThere;
@@ -48,8 +48,8 @@ export function useCaptures(onThere: (capture: Capture) => void = () => {}) {
           out = true;
           return "waits" as const;
         });
-        const refused = typeof sent === "string" ? "" : sent.refused;
-        if (ended && sent === "there") there.current(capture);
+        const refused = typeof sent === "object" && "refused" in sent ? sent.refused : "";
+        if (ended && typeof sent === "object" && "there" in sent) there.current(capture, sent.there);
         else next.push({ capture, ended, heard: held.has(lockOf(capture.id)), refused });
       }
       setOffline(out);

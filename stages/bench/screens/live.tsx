@@ -18,7 +18,8 @@ export async function LiveScreen({ slug, asked }: { slug: string; asked: { proto
   const protocol = facts.protocols.find((x) => x.id === asked.protocol);
   const build = facts.builds.find((b) => b.id === asked.build);
   const measures = protocol?.definition.measures.filter((m) => m.take) ?? [];
-  if (!protocol || !build || !measures.length || !may(runActs.record, { team: build.teamId })) notFound();
+  if (!protocol || !build || !measures.length || p.finishedAt) notFound();
+  if (!may(runActs.record, { team: build.teamId })) notFound();
   const { safety } = protocol.definition;
   const begun = mayBegin(safety.length ? await safetyChecksOf(protocol.id, frame.today) : [], build.teamId, safety);
   const at = `protocol=${protocol.id}&build=${build.id}`;

@@ -54,3 +54,14 @@ test("the settings of a run: design variables, and conditions as measured or as 
     { name: "Strokes", value: "60, as set" },
   ]);
 });
+
+test("what theory gives, and how much of it was measured", () => {
+  const ideal = { key: "Qi", name: "Ideal flow", unit: "L/s", expression: "m / (rho * t)", decimals: 2, rule: "" };
+  const d = { ...definition, derived: [...definition.derived, ideal], theory: "Qi" };
+  const told = aProtocol(d);
+  const facts = aState({ builds, protocols: [told] }, {}, { "Alder G2": 6 });
+  // Six litres a minute of six a second.
+  expect(toBeat(facts, told, builds[1]!, null).theory).toEqual({ name: "Ideal flow", shown: "6.00 L/s", share: "2" });
+  expect(toBeat(facts, told, builds[0]!, null).theory).toBeNull();
+  expect(toBeat(state, protocol, builds[1]!, null).theory).toBeNull();
+});

@@ -1,5 +1,5 @@
-import { formatNumber, fromSi } from "@/core/quantity/quantity";
-import { type Condition, primaryOf } from "@/core/run/protocol";
+import { formatNumber, fromSi, toSi } from "@/core/quantity/quantity";
+import { type Condition, channelsOf, primaryOf } from "@/core/run/protocol";
 import { showIn, unitAfter } from "@/core/run/reading";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { ProjectState } from "@/stages/needs/queries/state";
@@ -57,6 +57,8 @@ export function toBeat(
     stands: of?.id === build.id ? "" : stands(value),
     ...(of && { build: of.id }),
   });
+  const expected = d.theory ? (state.summary(build.id, protocol.id, d.theory)?.mean ?? null) : null;
+  const theory = channelsOf(d).find((c) => c.key === d.theory);
   const steps = mine.flatMap((b) => {
     const value = reached(b)?.counted;
     return value === null || value === undefined ? [] : [{ name: `G${b.number}`, value }];
@@ -72,6 +74,15 @@ export function toBeat(
         ? [mark(`best of ${build.team}: G${ofTeam.build.number}`, ofTeam.value, ofTeam.build)]
         : []),
     ],
+    /** What theory gives for this build, and how much of it was measured (means of the runs that count). */
+    theory:
+      theory && expected !== null
+        ? {
+            name: theory.name,
+            shown: unitAfter(showIn(theory, expected, 2), theory.unit),
+            share: shareOf(reached(build)?.mean ?? null, expected, primary.unit, theory.unit),
+          }
+        : null,
     /** What counted generation by generation, and what each brought. */
     steps: primary.levels
       ? []
@@ -83,6 +94,12 @@ export function toBeat(
     best: ofClass?.run ? { run: ofClass.run, build: ofClass.build } : null,
   };
 }
+/** A measured mean as a percentage of what theory gives, each in its own unit; null where there is none. */
+function shareOf(mean: number | null, expected: number, unit: string, theoryUnit: string): string | null {
+  const full = Number(toSi(expected, theoryUnit));
+  return mean === null || full === 0 ? null : formatNumber((100 * Number(toSi(mean, unit))) / full, 0);
+}
+
 /** With which settings a run was made: its build's design variables, and the conditions as measured or as set. */
 export const settingsOfRun = (
   build: Pick<Build, "variables">,

@@ -68,12 +68,12 @@ export async function LimitsScreen({ slug }: { slug: string }) {
                   },
                   trend: { value: r.trend.map((x) => `${x.name} ${x.value.toFixed(2)}`).join(" → ") },
                   left: {
-                    value: Number(r.left.replace("−", "-")),
+                    value: r.leftValue,
                     show: <span className={r.over ? "font-[600] text-iron" : ""}>{r.left}</span>,
                   },
                   share: { value: r.contingency, show: `${r.contingency} %` },
                   forecast: {
-                    value: Number(r.forecast),
+                    value: r.forecastValue,
                     show: (
                       <Figure working={r.working} className={r.saving ? "text-iron" : ""}>
                         {r.forecast}
@@ -86,11 +86,7 @@ export async function LimitsScreen({ slug }: { slug: string }) {
                       <>
                         {r.saving} {l.unit}
                         <span className="block text-sm text-soft">
-                          {r.from.length
-                            ? `${r.from.map((x) => `${Math.ceil(100 * x.share)} % of ${x.name}`).join(", or ")}`
-                            : r.heaviest.length
-                              ? `no part alone; most is in ${r.heaviest.map((h) => `${h.name} (${h.adds})`).join(", ")}`
-                              : "list its parts to see where from"}{" "}
+                          {r.from}{" "}
                           <Link href={`${base}/${r.build}/parts`} className="underline">
                             parts
                           </Link>

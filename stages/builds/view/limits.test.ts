@@ -51,14 +51,23 @@ test("what is left, what it comes to by the event, and from which part a saving 
     more: 1,
     forecast: "5.60",
     saving: "0.60",
-    from: [{ name: "Frame", share: 0.3 }],
+    from: "30 % of Frame",
+    leftValue: 0.2,
     trend: [
       { name: "G2", value: 4 },
       { name: "G3", value: 4.8 },
     ],
   });
-  expect(of!.rows[1]).toMatchObject({ left: "2.00", more: 0, saving: null, from: [], heaviest: [] });
+  expect(of!.rows[1]).toMatchObject({ left: "2.00", more: 0, saving: null, from: "" });
   expect(sizes[0]!.rows).toEqual([{ team: "Alder", left: "−10 mm", over: true }]);
+});
+
+test("where no part alone is heavy enough, the heaviest are named; without a list there is nothing to name", () => {
+  const from = (...parts: PartRow[]) => limitsView(facts, parts, around).limits[0]!.rows[0]!.from;
+  expect(from(part("Alder G3", "Frame", "0.5"), part("Alder G3", "Lever", "0.2"))).toBe(
+    "no part alone; most is in Frame (0.50), Lever (0.20)",
+  );
+  expect(from()).toBe("list its parts to see where from");
 });
 
 test("without a limit on mass or cost there is nothing to follow", () => {

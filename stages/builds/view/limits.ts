@@ -9,6 +9,20 @@ import { limitOf, limitWords } from "@/stages/needs/view/requirements";
 import type { PartRow } from "../queries/parts";
 import { margin } from "./generations";
 
+/** Where a saving can be had, in words: from one part alone, or where most of it is. */
+function whereFrom(
+  largest: readonly { readonly name: string; readonly adds: string }[],
+  saving: string,
+  shown: (si: string) => string,
+): string {
+  if (!(Number(saving) > 0)) return "";
+  if (!largest.length) return "list its parts to see where from";
+  const alone = savingFrom(largest, saving).slice(0, 2);
+  if (alone.length) return alone.map((x) => `${Math.ceil(100 * x.share)} % of ${x.name}`).join(", or ");
+  const most = largest.slice(0, 2).map((l) => `${l.name} (${shown(l.adds)})`);
+  return `no part alone; most is in ${most.join(", ")}`;
+}
+
 /** What the limits on mass, cost and size leave each team, from the builds that can be compared with each other. */
 export function limitsView(
   facts: Pick<ProjectState, "requirements" | "teams" | "builds" | "newest">,
@@ -66,8 +80,9 @@ export function limitsView(
               more: value.more,
               saving: Number(value.saving) > 0 ? shown(value.saving) : null,
               working,
-              from: savingFrom(largest, value.saving).slice(0, 2),
-              heaviest: largest.slice(0, 2).map((l) => ({ name: l.name, adds: shown(l.adds) })),
+              leftValue: fromSi(value.left, unit).toNumber(),
+              forecastValue: fromSi(value.forecast, unit).toNumber(),
+              from: whereFrom(largest, value.saving, shown),
             },
           ];
         }),
