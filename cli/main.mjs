@@ -21,7 +21,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone restore FILE.zip        the whole school from a backup (replaces what is here)
   ./ironstone verify                  computes every kept value anew and names what differs
   ./ironstone bench [--large]         how fast the main views are; --large: beside them in a department
-  ./ironstone measure                 duplicates found on labelled pairs, team solver and fragility on large inputs
+  ./ironstone measure                 duplicates on labelled pairs, team solver, fragility, each ± against a simulation
   ./ironstone mutate [FILES]          changes the core's rules one by one and says which change no test notices
   ./ironstone fuzz [SECONDS [SEED]]   wrong texts and files to everything that reads any, a second for each answer
   ./ironstone soak [MINUTES]          a busy school with a fault a minute: what was lost, how fast, how much memory
@@ -155,7 +155,8 @@ async function dispatch([command, ...rest]) {
     }
     case "measure": {
       await needPackages();
-      return task("measure", [], {});
+      await task("measure", [], {});
+      return task("uncertainty", [], {});
     }
     case "export": {
       if (rest.length !== 2) throw new Refusal("Write: ./ironstone export PROJECT FILE.zip");

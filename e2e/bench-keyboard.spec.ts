@@ -6,7 +6,7 @@ import { begin, demoUrl, enter } from "./tools";
 test("attempts are entered by keyboard alone", async ({ page }) => {
   await enter(page, "Amara Diallo");
   await page.goto(`${demoUrl}/p/terrace-pump/bench`);
-  await expect(page.getByText("Cistern G4")).toBeVisible();
+  await expect(page.getByText(/^Cistern G4, prototype/)).toBeVisible();
   await begin(page);
   const field = (name: string) => page.getByRole("textbox", { name: new RegExp(`^${name}, attempt`) });
   const first = field("Collected");
