@@ -1,3 +1,4 @@
+import { formatNumber } from "@/core/quantity/quantity";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
 import { projectState } from "@/stages/needs/queries/state";
@@ -71,7 +72,7 @@ export async function LimitsScreen({ slug }: { slug: string }) {
                     value: r.leftValue,
                     show: <span className={r.over ? "font-[600] text-iron" : ""}>{r.left}</span>,
                   },
-                  share: { value: r.contingency, show: `${r.contingency} %` },
+                  share: { value: r.contingency, show: `${formatNumber(r.contingency, 0)} %` },
                   forecast: {
                     value: r.forecastValue,
                     show: (
