@@ -199,7 +199,7 @@ export async function porchHoist(owner: string, start: string): Promise<void> {
     sections: [{ name: "7B", days: [1, 2, 3, 4, 5] }],
   });
   fresh();
-  await run(saveSettings, owner, { projectId, units: "us", dates: "month", teamMin: 3, teamMax: 3 });
+  await run(saveSettings, owner, { projectId, units: "us", teamMin: 3, teamMax: 3 });
   await run(saveBrief, owner, {
     projectId,
     baseNumber: 0,
