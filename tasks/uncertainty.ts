@@ -2,6 +2,7 @@
 // within their resolution or about their uncertainty, conditions and constants about theirs.
 import { compile } from "mathjs";
 import { seededRandom } from "@/core/draw/draw";
+import { normalDeviate } from "@/core/draw/normal";
 import { parseQuantity, spanToSi, toSi } from "@/core/quantity/quantity";
 import { assessRun } from "@/core/run/assess";
 import type { ProtocolDefinition } from "@/core/run/protocol";
@@ -53,7 +54,7 @@ const inSi = (p: ProtocolDefinition, typed: Readonly<Record<string, string>>): R
 /** Mean and standard deviation of each derived measure over the draws. */
 function simulated(p: ProtocolDefinition, inputs: readonly Drawn[], seed: string) {
   const random = seededRandom(seed);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const normal = () => normalDeviate(random(), random());
   const formulas = p.derived.map((d) => ({ key: d.key, code: compile(d.expression) }));
   const sums = formulas.map(() => ({ first: Number.NaN, sum: 0, squares: 0 }));
   const scope: Record<string, number> = {};

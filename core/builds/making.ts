@@ -34,7 +34,7 @@ export function missingBeforeCut({ oneChance, material, steps }: Making): string
 }
 
 /**
- * Why a step cannot be ticked now, in words; empty when it can.
+ * Why a step cannot be ticked, in words; empty when it can. The piece is as it would be with the tick.
  * @example
  * refusedStep("fitted", { oneChance: false, material: "", steps: { drawn: "a" } })
  * // => ["It is not cut yet."]
@@ -45,7 +45,10 @@ export function refusedStep(step: PieceStep, piece: Making): string[] {
     case "trial":
       return [];
     case "checked":
-      return piece.steps.drawn ? [] : ["It is not drawn yet."];
+      if (!piece.steps.drawn) return ["It is not drawn yet."];
+      return piece.oneChance && piece.steps.checked === piece.steps.drawn
+        ? ["Who drew it does not check it: let somebody else hold it against the drawing."]
+        : [];
     case "released":
       return missingBeforeCut({ ...piece, oneChance: true, steps: { ...piece.steps, released: "now" } });
     case "cut":

@@ -1,5 +1,6 @@
 import { derivative, type EvalFunction, type MathNode, parse } from "mathjs";
 import { seededRandom } from "../draw/draw";
+import { normalDeviate } from "../draw/normal";
 import { showFormula } from "./show";
 
 export interface FormulaInput {
@@ -69,10 +70,7 @@ const simulations = 2000;
 /** Normal deviates of a reading, the same for the same symbol: what shares a reading shares them. */
 function deviates(symbol: string): number[] {
   const random = seededRandom(`reading ${symbol}`);
-  return Array.from(
-    { length: simulations },
-    () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random()),
-  );
+  return Array.from({ length: simulations }, () => normalDeviate(random(), random()));
 }
 
 function once<T>(make: () => T): () => T {

@@ -1,4 +1,5 @@
 import { seededRandom } from "../draw/draw";
+import { normalDeviate } from "../draw/normal";
 import type { InstrumentKind } from "../vocabulary/instruments";
 import { writeLine } from "./line";
 
@@ -171,9 +172,6 @@ function randomAt(seed: string): (k: number, i: number) => number {
   };
 }
 
-/** A normal deviate from two uniform numbers (Box and Muller). */
-const deviate = (a: number, b: number) => Math.sqrt(-2 * Math.log(1 - a)) * Math.cos(2 * Math.PI * b);
-
 /**
  * A simulated instrument: the lines that it sends at its k-th sample, counted from 0. They are the same for the same
  * seed on every machine, whichever were asked for before.
@@ -182,7 +180,7 @@ const deviate = (a: number, b: number) => Math.sqrt(-2 * Math.log(1 - a)) * Math
 export function simulatedInstrument(s: Simulation): (k: number) => string[] {
   const { channels, values } = instruments[s.kind];
   const specimen = seededRandom(`${s.seed}:specimen`);
-  const z = deviate(specimen(), specimen());
+  const z = normalDeviate(specimen(), specimen());
   const random = randomAt(s.seed);
   return (k) => {
     if (random(k, 0) < s.dropouts) return [];
@@ -191,7 +189,7 @@ export function simulatedInstrument(s: Simulation): (k: number) => string[] {
       const { channel, unit, resolution, noise } = channels[i]!;
       const step = resolution * s.coarse;
       const wandered =
-        value + (s.drift * step * t) / 60 + s.noise * noise * deviate(random(k, 2 * i + 1), random(k, 2 * i + 2));
+        value + (s.drift * step * t) / 60 + s.noise * noise * normalDeviate(random(k, 2 * i + 1), random(k, 2 * i + 2));
       return writeLine({ t, channel, value: Number((Math.round(wandered / step) * step).toPrecision(12)), unit });
     });
   };

@@ -100,22 +100,25 @@ export interface Entered {
 export const entered = (input: { mass?: string; cost?: string; sides?: string }): Entered =>
   Object.fromEntries((["mass", "cost", "sides"] as const).flatMap((k) => (input[k] ? [[k, input[k]] as const] : [])));
 
+/** What was typed, where it still means the exact value; else null. */
+export function stillMeans(text: string | undefined, unit: string, si: string | null): string | null {
+  const read = text ? parseQuantity(text, unit) : null;
+  return read?.ok && si !== null && Number(read.quantity.si) === Number(si) ? text! : null;
+}
+
 /** What a form shows of them: as typed where that still means the exact value, else the value in the project's unit. */
 export const asEntered = (
   x: { mass: string | null; cost: string | null; sides: readonly string[] | null; entered: unknown },
   units: ProjectUnits,
 ): Required<Entered> => {
   const typed = x.entered as Entered;
-  const means = (text: string | undefined, unit: string, si: string | null) => {
-    const read = text ? parseQuantity(text, unit) : null;
-    return read?.ok && si !== null && Number(read.quantity.si) === Number(si) ? text! : null;
-  };
   const sides = typed.sides && readSides(typed.sides, units.side);
   const exact = (si: string, unit: string) => fromSi(si, unit).toString();
   return {
     mass:
-      means(typed.mass, units.mass, x.mass) ?? (x.mass === null ? "" : `${exact(x.mass, units.mass)} ${units.mass}`),
-    cost: means(typed.cost, "1", x.cost) ?? (x.cost === null ? "" : fromSi(x.cost, "1").toString()),
+      stillMeans(typed.mass, units.mass, x.mass) ??
+      (x.mass === null ? "" : `${exact(x.mass, units.mass)} ${units.mass}`),
+    cost: stillMeans(typed.cost, "1", x.cost) ?? (x.cost === null ? "" : fromSi(x.cost, "1").toString()),
     sides:
       sides && x.sides && sides.map(Number).join() === x.sides.map(Number).join()
         ? typed.sides!

@@ -4,7 +4,7 @@ import { newId } from "@/platform/db/db";
 import { projectUnits } from "@/platform/project/settings";
 import { entered, siOrNull } from "@/platform/schema/fields";
 import { buildActs } from "../acts";
-import { ofBuild } from "../queries/builds";
+import { ofBuild, otherBuild } from "../queries/builds";
 import { type PartRow, partsOf } from "../queries/parts";
 import * as s from "../schema";
 
@@ -53,14 +53,7 @@ export const copyPartLines = command({
   schema: s.copyPartLines,
   subject: (sql, i) => ofBuild(sql, i.buildId),
   async run({ sql, audit }, input): Promise<{ copied: number }> {
-    const [from] = await sql<{ label: string }[]>`
-      SELECT t.name || ' G' || f.number AS label
-      FROM build f
-      JOIN team t ON t.id = f.team_id
-      JOIN build b ON b.id = ${input.buildId} AND b.project_id = f.project_id
-      WHERE f.id = ${input.fromId} AND f.id <> b.id
-    `;
-    const { label } = found(from, "The other build");
+    const { label } = found(await otherBuild(sql, input), "The other build");
     const here = new Set((await partsOf(input.buildId, sql)).map((p) => p.name.toLowerCase()));
     const lines = (await partsOf(input.fromId, sql)).filter((p) => !here.has(p.name.toLowerCase()));
     if (lines.length)

@@ -1,13 +1,13 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { keptStep, type Making, refusedStep } from "@/core/builds/making";
+import { keptStep, refusedStep } from "@/core/builds/making";
 import type { PieceStep } from "@/core/vocabulary/builds";
 import { type Context, checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { projectUnits } from "@/platform/project/settings";
 import { siOrNull } from "@/platform/schema/fields";
 import { buildActs } from "../acts";
-import { ofBuild } from "../queries/builds";
+import { ofBuild, otherBuild } from "../queries/builds";
 import { ofPiece, type Piece, piecesOf } from "../queries/pieces";
 import * as s from "../schema";
 import { readLines } from "../view/lines";
@@ -102,10 +102,9 @@ async function mark({ sql, audit, by, actor }: Context, id: string, step: PieceS
   const piece = await lockPiece(sql, id);
   const person = actor.kind === "person" ? actor.id : null;
   const making = makingOf(piece);
-  const me: Making = on ? { ...making, steps: { ...making.steps, [step]: person ?? by } } : making;
-  const why = on ? refusedStep(step, step === "cut" ? making : me) : keptStep(step, making);
-  if (on && step === "checked" && piece.oneChance && me.steps.checked === me.steps.drawn)
-    why.push("Who drew it does not check it: let somebody else hold it against the drawing.");
+  const why = on
+    ? refusedStep(step, { ...making, steps: { ...making.steps, [step]: person ?? by } })
+    : keptStep(step, making);
   if (why.length) refuse(why.join(" "), "step");
   if (on)
     await sql`
@@ -143,14 +142,7 @@ export const copyPieces = command({
   schema: s.copyPieces,
   subject: (sql, i) => ofBuild(sql, i.buildId),
   async run({ sql, audit }, input): Promise<{ copied: number }> {
-    const [from] = await sql<{ label: string; same: boolean }[]>`
-      SELECT t.name || ' G' || f.number AS label, f.team_id = b.team_id AS same
-      FROM build f
-      JOIN team t ON t.id = f.team_id
-      JOIN build b ON b.id = ${input.buildId} AND b.project_id = f.project_id
-      WHERE f.id = ${input.fromId} AND f.id <> b.id
-    `;
-    const { label, same } = found(from, "The other build");
+    const { label, same } = found(await otherBuild(sql, input), "The other build");
     const here = new Set((await piecesOf(input.buildId, sql)).map((p) => p.name.toLowerCase()));
     const pieces = (await piecesOf(input.fromId, sql)).filter((p) => !here.has(p.name.toLowerCase()));
     if (pieces.length)

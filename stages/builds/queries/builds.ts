@@ -122,3 +122,18 @@ export const isOfEditionBefore = async (sql: Tx, projectId: string, buildId: str
       SELECT FROM build b JOIN project p ON p.edition_of = b.project_id WHERE p.id = ${projectId} AND b.id = ${buildId}
     `
   ).length > 0;
+
+/** Another build of the project, from which something is taken over: its name, and whether its team is the same. */
+export async function otherBuild(
+  sql: Tx,
+  { buildId, fromId }: { readonly buildId: string; readonly fromId: string },
+): Promise<{ label: string; same: boolean } | null> {
+  const [from] = await sql<{ label: string; same: boolean }[]>`
+    SELECT t.name || ' G' || f.number AS label, f.team_id = b.team_id AS same
+    FROM build f
+    JOIN team t ON t.id = f.team_id
+    JOIN build b ON b.id = ${buildId} AND b.project_id = f.project_id
+    WHERE f.id = ${fromId} AND f.id <> b.id
+  `;
+  return from ?? null;
+}

@@ -1,6 +1,7 @@
 import { type Making, missingBeforeCut, stackUp } from "@/core/builds/making";
-import { formatSi, fromSi, parseQuantity } from "@/core/quantity/quantity";
+import { formatSi, fromSi } from "@/core/quantity/quantity";
 import { type PieceStep, pieceStep } from "@/core/vocabulary/builds";
+import { stillMeans } from "@/platform/schema/fields";
 import type { Piece } from "../queries/pieces";
 import { writeLines } from "./lines";
 
@@ -15,9 +16,7 @@ export const makingOf = (p: Pick<Piece, "oneChance" | "material" | "steps">): Ma
 function typedLength(p: Piece, key: "nominal" | "tolerance" | "measured", unit: string): string {
   const si = p[key];
   if (si === null) return "";
-  const text = (p.entered as Record<string, string>)[key] ?? "";
-  const read = text ? parseQuantity(text, unit) : null;
-  return read?.ok && Number(read.quantity.si) === Number(si) ? text : `${fromSi(si, unit)} ${unit}`;
+  return stillMeans((p.entered as Record<string, string>)[key], unit, si) ?? `${fromSi(si, unit)} ${unit}`;
 }
 
 /** The steps that a piece goes through: trial and release are asked of those that are cut once. */
