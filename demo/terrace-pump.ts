@@ -13,6 +13,7 @@ import { at, fresh, run } from "./run";
 import * as story from "./story";
 import { gaugeOfTerrace } from "./terrace-gauge";
 import { piecesOfTerrace } from "./terrace-pieces";
+import { primingOfTerrace } from "./terrace-priming";
 import { sealsOfTerrace } from "./terrace-seals";
 import { gatesOfTerrace, teamsOfTerrace, workOfTerrace } from "./terrace-work";
 
@@ -257,6 +258,7 @@ export async function thisYear(
   const worked = await workOfTerrace(owner, formed, opened);
   await gatesOfTerrace(owner, worked, opened, changed, formed);
   sealsOfTerrace(owner, worked, opened, formed);
+  primingOfTerrace(owner, worked, opened, formed);
   gaugeOfTerrace(worked, opened, formed);
   piecesOfTerrace(owner, worked, opened, formed);
   const { steps } = worked;

@@ -23,6 +23,7 @@ import { tables } from "@/stages/tables";
 import { ok } from "@/stages/testing/database";
 import { definition } from "@/stages/testing/definition";
 import { table } from "@/stages/testing/matrix";
+import { picture } from "@/stages/testing/picture";
 import { openClass } from "@/stages/testing/school";
 import { rubric, type World } from "@/stages/testing/world";
 import { bringBack, purgeWithdrawn } from "./records/commands/withdrawn";
@@ -35,12 +36,6 @@ let other: Actor;
 let w: World;
 /** What each withdrawal is tried on. */
 const of: Record<string, string> = {};
-
-const picture = async (background = "#a86") => {
-  const { default: sharp } = await import("sharp");
-  const plain = sharp({ create: { width: 40, height: 30, channels: 3, background } });
-  return (await plain.jpeg().toBuffer()).toString("base64");
-};
 
 const first = async (query: Promise<readonly { id: string }[]>) => (await query)[0]!.id;
 

@@ -32,3 +32,36 @@ export function axisOf(values: readonly number[], fromZero = true): Axis {
   const ticks = Array.from({ length: to - from + 1 }, (_, i) => Number(((from + i) * step).toFixed(decimals)));
   return { ticks, labels: ticks.map((t) => t.toFixed(decimals).replace("-", "−")) };
 }
+
+/**
+ * Where labels stand beside the points that they name: each as near to its own place as it can be, none nearer than a
+ * gap to another, in the order of the places.
+ * @param places in the chart's points, from the top; in any order
+ * @param gap the least distance, in the same points
+ * @param end no label lies beyond it, as long as all of them find room before it
+ * @example spread([10, 12, 40], 8, 100) // => [7, 15, 40]
+ * @example spread([99, 98], 10, 100) // => [100, 90]
+ */
+export function spread(places: readonly number[], gap: number, end: number): number[] {
+  const order = places.map((_, i) => i).sort((a, b) => places[a]! - places[b]! || a - b);
+  // Neighbours that would touch stand as one block about the mean of their places.
+  const blocks: { at: number[]; mid: number }[] = [];
+  const half = (b: { at: number[] }) => ((b.at.length - 1) * gap) / 2;
+  for (const i of order) {
+    let block = { at: [i], mid: Math.min(places[i]!, end) };
+    for (
+      let last = blocks.at(-1);
+      last && block.mid - half(block) < last.mid + half(last) + gap;
+      last = blocks.at(-1)
+    ) {
+      blocks.pop();
+      const at = [...last.at, ...block.at];
+      const mean = at.reduce((sum, k) => sum + places[k]!, 0) / at.length;
+      block = { at, mid: Math.min(mean, end - half({ at })) };
+    }
+    blocks.push(block);
+  }
+  const found = places.slice();
+  for (const b of blocks) for (const [k, i] of b.at.entries()) found[i] = b.mid - half(b) + k * gap;
+  return found;
+}

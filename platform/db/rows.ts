@@ -322,6 +322,7 @@ export interface FileUse {
   addedAt: string;
   conceptId: Id<"concept"> | null;
   runId: Id<"run"> | null;
+  pieceId: Id<"piece"> | null;
 }
 
 export interface FlagAside {
@@ -537,6 +538,7 @@ export interface Piece {
   measured: string | null;
   entered: unknown;
   version: number;
+  partId: Id<"part_line"> | null;
 }
 
 export interface PieceStep {

@@ -94,6 +94,7 @@ export async function usePicture(
     readonly caption: string;
     readonly addedBy: string;
     readonly buildId?: string;
+    readonly pieceId?: string | null;
     readonly runId?: string;
     readonly conceptId?: string;
   },

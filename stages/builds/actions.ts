@@ -3,7 +3,7 @@ import { action } from "@/platform/command/perform";
 import { addPhoto, saveBuild } from "./commands/builds";
 import { closeFailure, saveFailure } from "./commands/failures";
 import { copyPartLines, savePartLine } from "./commands/parts";
-import { copyPieces, markPiece, releasePiece, savePiece } from "./commands/pieces";
+import { copyPieces, listPieces, markPiece, releasePiece, savePiece } from "./commands/pieces";
 import { removePhoto, withdrawBuild, withdrawFailure, withdrawPartLine, withdrawPiece } from "./withdrawals";
 
 export const saveBuildAction = action(saveBuild);
@@ -31,6 +31,8 @@ export const savePieceAction = action(savePiece);
 export const markPieceAction = action(markPiece);
 
 export const releasePieceAction = action(releasePiece);
+
+export const listPiecesAction = action(listPieces);
 
 export const copyPiecesAction = action(copyPieces);
 

@@ -52,6 +52,8 @@ export const photo = yup.object({
   buildId: c.id(),
   caption: c.optionalText(200),
   base64: c.picture(),
+  /** The piece of the build that it shows, its trial for one. */
+  pieceId: c.optionalId(),
 });
 
 const share = () => yup.number().min(0).max(1).optional();
@@ -96,6 +98,8 @@ export const piece = yup.object({
   version: yup.number().integer().default(0),
   name: c.text(80),
   makerId: c.optionalId(),
+  /** The line of the parts list that it is made for. */
+  partId: c.optionalId(),
   oneChance: yup.boolean().default(false),
   material: c.optionalText(80),
   machine: c.optionalText(60),
@@ -111,6 +115,9 @@ export const markPiece = yup.object({ id: c.id(), step: c.oneOf(ownStep).require
 
 /** The instructor's word that a piece may be cut. */
 export const releasePiece = yup.object({ id: c.id(), on: yup.boolean().required() });
+
+/** What the parts list says is made here, as pieces. */
+export const listPieces = yup.object({ buildId: c.id() });
 
 /** The pieces of another build, to be made again. */
 export const copyPieces = yup.object({ buildId: c.id(), fromId: c.id() });

@@ -52,6 +52,7 @@ export const withdrawPartLine = withdrawal({
   act: buildActs.edit,
   subject: ofPart,
   label: "x.name",
+  loosens: ["piece.part_id"],
 });
 
 export const withdrawPiece = withdrawal({
@@ -61,4 +62,5 @@ export const withdrawPiece = withdrawal({
   act: buildActs.edit,
   subject: ofPiece,
   label: "x.name",
+  loosens: ["file_use.piece_id"],
 });

@@ -128,6 +128,7 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
   savePiece: { may: own, input: (w) => ({ buildId: w.build, name: "Side 2", nominal: "12 in", chain: "length" }) },
   markPiece: { may: own, input: (w) => ({ id: w.piece, step: "checked", on: true }) },
   releasePiece: { may: staff, input: (w) => ({ id: w.piece, on: false }) },
+  listPieces: { may: own, input: (w) => ({ buildId: w.build }) },
   copyPieces: { may: own, input: (w) => ({ buildId: w.build, fromId: w.otherBuild }) },
   withdrawPiece: { may: own, input: (w) => ({ id: w.piece }) },
   removePhoto: { may: [], input: () => ({ id: randomUUID() }) },

@@ -262,8 +262,10 @@ export const addPhoto = command({
   prepare: (i) => readPicture(Buffer.from(i.base64, "base64")),
   async run({ sql, audit, by }, input, picture): Promise<{ id: string }> {
     const { buildId, caption } = input;
+    const pieceId = input.pieceId ?? null;
     const { project } = (await ofBuild(sql, buildId))!;
-    const id = await usePicture(sql, picture, { projectId: project, buildId, caption, addedBy: by });
+    if (pieceId) found((await sql`SELECT FROM piece WHERE id = ${pieceId} AND build_id = ${buildId}`)[0], "This piece");
+    const id = await usePicture(sql, picture, { projectId: project, buildId, pieceId, caption, addedBy: by });
     audit({ type: "photo", id, label: input.caption });
     return { id };
   },

@@ -1,11 +1,15 @@
 // Pieces and their makers against the database: checks before the one cut, what stays afterwards, what is found again.
 import type { Actor } from "@/core/access/can";
+import { bringBack } from "@/stages/records/commands/withdrawn";
 import { ok, refused } from "@/stages/testing/database";
+import { picture } from "@/stages/testing/picture";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
 import { piecesOf, settingsFound } from "../queries/pieces";
-import { saveBuild } from "./builds";
-import { copyPieces, markPiece, releasePiece, savePiece } from "./pieces";
+import { withdrawPartLine, withdrawPiece } from "../withdrawals";
+import { addPhoto, saveBuild } from "./builds";
+import { savePartLine } from "./parts";
+import { copyPieces, listPieces, markPiece, releasePiece, savePiece } from "./pieces";
 
 let done: () => Promise<void>;
 let boss: Actor;
@@ -76,6 +80,35 @@ test("lengths, makers and settings are refused in words beside their field", asy
   expect((await wrong({ settings: "full power" })).fields).toHaveProperty("settings");
   expect((await wrong({ makerId: w.students[2] })).message).toContain("The maker in this team");
   expect((await wrong({ name: "side 1" })).message).toContain("There is a piece of this name");
+});
+
+test("what the parts list says is made here becomes pieces, once; a photo shows one of them", async () => {
+  const line = (name: string, more: object) => ok(savePartLine, mate, { buildId: w.build, name, ...more });
+  const { id: rails } = await line("Rail", { count: "2", source: "made" });
+  await line("Screw", { count: "12", source: "bought" });
+  expect(await ok(listPieces, mate, { buildId: w.build })).toEqual({ listed: 2 });
+  expect(await ok(listPieces, mate, { buildId: w.build })).toEqual({ listed: 0 });
+  const of = async () => (await piecesOf(w.build)).filter((p) => p.partId === rails);
+  expect((await of()).map((p) => [p.name, p.part])).toEqual([
+    ["Rail 1", "Rail"],
+    ["Rail 2", "Rail"],
+  ]);
+  const pieceId = (await of())[0]!.id;
+  const base64 = await picture();
+  const { id: photo } = await ok(addPhoto, mate, { buildId: w.build, pieceId, caption: "Trial in card", base64 });
+  expect((await find(pieceId)).photos).toEqual([{ id: photo, caption: "Trial in card" }]);
+  expect((await refused(addPhoto, mate, { buildId: w.otherBuild, pieceId, base64 })).message).not.toBe("");
+  // A line or a piece that is taken out lets go of what names it, and names it again when it is back.
+  const { withdrawn: line1 } = (await ok(withdrawPartLine, mate, { id: rails })) as { withdrawn: string };
+  expect(await of()).toEqual([]);
+  await ok(bringBack, boss, { id: line1 });
+  expect(await of()).toHaveLength(2);
+  const { withdrawn: piece1 } = (await ok(withdrawPiece, mate, { id: pieceId })) as { withdrawn: string };
+  await ok(bringBack, boss, { id: piece1 });
+  expect((await find(pieceId)).photos).toHaveLength(1);
+  expect(
+    (await refused(savePiece, mate, { buildId: w.build, ...panel, name: "Lid", partId: w.piece })).message,
+  ).toMatch(/line of the parts list/);
 });
 
 test("what was cut is found again with its settings; the next generation takes the pieces over unticked", async () => {

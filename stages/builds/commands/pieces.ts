@@ -8,14 +8,16 @@ import { projectUnits } from "@/platform/project/settings";
 import { siOrNull } from "@/platform/schema/fields";
 import { buildActs } from "../acts";
 import { ofBuild, otherBuild } from "../queries/builds";
+import { partsOf } from "../queries/parts";
 import { ofPiece, type Piece, piecesOf } from "../queries/pieces";
 import * as s from "../schema";
 import { readLines } from "../view/lines";
-import { makingOf } from "../view/pieces";
+import { makingOf, piecesOfParts } from "../view/pieces";
 
 const labels = {
   name: "Piece",
   makerId: "Made by",
+  partId: "Line of the parts list",
   oneChance: "Cut once",
   material: "Sheet or stock",
   machine: "Machine",
@@ -55,12 +57,18 @@ export const savePiece = command({
         )[0],
         "The maker in this team",
       );
+    if (input.partId)
+      found(
+        (await partsOf(input.buildId, sql)).find((p) => p.id === input.partId),
+        "The line of the parts list",
+      );
     const settings = readLines(input.settings);
     if (new Set(settings.map((x) => x.name.toLowerCase())).size < settings.length)
       refuse("A setting is listed twice.", "settings");
     const row = {
       name: input.name,
       makerId: input.makerId ?? null,
+      partId: input.partId ?? null,
       oneChance: input.oneChance,
       material: input.material,
       machine: input.machine,
@@ -132,6 +140,20 @@ export const releasePiece = command({
   run: (context, input) => mark(context, input.id, "released", input.on),
 });
 
+/** A piece for each made line of the parts list that has none yet, numbered where there are several of one. */
+export const listPieces = command({
+  name: "listPieces",
+  act: buildActs.edit,
+  schema: s.listPieces,
+  subject: (sql, i) => ofBuild(sql, i.buildId),
+  async run({ sql, audit }, { buildId }): Promise<{ listed: number }> {
+    const pieces = piecesOfParts(await partsOf(buildId, sql), await piecesOf(buildId, sql));
+    if (pieces.length) await sql`INSERT INTO piece ${sql(pieces.map((p) => ({ ...p, id: newId(), buildId })))}`;
+    audit({ type: "piece", id: buildId, label: `${pieces.length} pieces of the parts list` });
+    return { listed: pieces.length };
+  },
+});
+
 /**
  * Takes over the pieces of another build of the project, to be made again: nothing of them is ticked or measured, and
  * who made them does so again in the same team only.
@@ -145,6 +167,7 @@ export const copyPieces = command({
     const { label, same } = found(await otherBuild(sql, input), "The other build");
     const here = new Set((await piecesOf(input.buildId, sql)).map((p) => p.name.toLowerCase()));
     const pieces = (await piecesOf(input.fromId, sql)).filter((p) => !here.has(p.name.toLowerCase()));
+    const parts = new Map((await partsOf(input.buildId, sql)).map((p) => [p.name.toLowerCase(), p.id]));
     if (pieces.length)
       await sql`
         INSERT INTO piece ${sql(
@@ -153,6 +176,7 @@ export const copyPieces = command({
             buildId: input.buildId,
             name: p.name,
             makerId: same ? p.makerId : null,
+            partId: parts.get(p.part?.toLowerCase() ?? "") ?? null,
             oneChance: p.oneChance,
             material: p.material,
             machine: p.machine,

@@ -1,11 +1,12 @@
 "use client";
 
+import { cx } from "@/ui/classes";
 import { ActButton } from "@/ui/form/act-button";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import type { Option } from "@/ui/option";
-import { copyPiecesAction, savePieceAction, withdrawPieceAction } from "../actions";
+import { copyPiecesAction, listPiecesAction, savePieceAction, withdrawPieceAction } from "../actions";
 import { piece } from "../schema";
 
 const { TextField, TextArea, SelectField, CheckField, QuantityField } = fieldsOf(piece);
@@ -13,6 +14,7 @@ const { TextField, TextArea, SelectField, CheckField, QuantityField } = fieldsOf
 export interface PieceDefaults {
   name: string;
   makerId: string;
+  partId: string;
   oneChance: boolean;
   material: string;
   machine: string;
@@ -26,6 +28,7 @@ export interface PieceDefaults {
 export const blankPiece: PieceDefaults = {
   name: "",
   makerId: "",
+  partId: "",
   oneChance: false,
   material: "",
   machine: "",
@@ -44,6 +47,7 @@ export const PieceForm = ({
   name,
   defaults,
   members,
+  lines,
   side,
 }: {
   buildId: string;
@@ -52,6 +56,8 @@ export const PieceForm = ({
   name?: string;
   defaults: PieceDefaults;
   members: readonly Option[];
+  /** The lines of the parts list. */
+  lines: readonly Option[];
   /** The unit of lengths. */
   side: string;
 }) => (
@@ -73,10 +79,11 @@ export const PieceForm = ({
     saved="Saved."
     className="grid max-w-[760px] gap-3 text-left whitespace-normal"
   >
-    <div className="grid gap-3 sm:grid-cols-3">
+    <div className={cx("grid gap-3", lines.length ? "sm:grid-cols-4" : "sm:grid-cols-3")}>
       <TextField name="name" label="Piece" placeholder="Side 2" />
       <SelectField name="makerId" label="Made by" options={[...members]} empty="nobody yet" />
       <TextField name="material" label="Sheet or stock" placeholder="3 mm plywood, sheet 2" />
+      {lines.length > 0 && <SelectField name="partId" label="Of the parts list" options={[...lines]} empty="no line" />}
     </div>
     <CheckField
       name="oneChance"
@@ -94,6 +101,13 @@ export const PieceForm = ({
       <TextArea name="settings" label="Its settings" rows={2} hint="One a line: power = 60 %" />
     </div>
   </UnfoldForm>
+);
+
+/** What the parts list says is made here, as pieces. */
+export const ListPieces = ({ buildId, count }: { buildId: string; count: number }) => (
+  <ActButton action={listPiecesAction} input={{ buildId }}>
+    {count === 1 ? "List the one made part" : `List the ${count} made parts`}
+  </ActButton>
 );
 
 /** The pieces of the generation before, to be made again. */

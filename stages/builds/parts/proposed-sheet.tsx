@@ -1,6 +1,8 @@
+import { Fold } from "@/ui/fold";
 import { Sheet } from "@/ui/page";
+import { VerdictMark } from "@/ui/verdict";
 import type { Build } from "../queries/builds";
-import type { Proposal, proposedView } from "../view/proposed";
+import type { claimsView, Proposal, proposedView } from "../view/proposed";
 
 const Pictures = ({ of, title }: { of: readonly { id: string; caption: string }[]; title: string }) =>
   of.length === 0 ? (
@@ -24,10 +26,12 @@ export const ProposedSheet = ({
   proposal,
   build,
   rows,
+  claims,
 }: {
   proposal: Proposal;
   build: Build;
   rows: ReturnType<typeof proposedView>;
+  claims: ReturnType<typeof claimsView>;
 }) => (
   <Sheet title="As proposed, as built">
     <table className="w-full">
@@ -52,6 +56,36 @@ export const ProposedSheet = ({
     </table>
     {(proposal.idea || proposal.dimensions) && (
       <p className="mt-1.5 text-sm text-soft">{[proposal.idea, proposal.dimensions].filter(Boolean).join(" · ")}</p>
+    )}
+    {claims.length > 0 && (
+      <Fold label={`What it claimed, and what was shown (${claims.length})`} className="mt-2" labelClass="text-soft">
+        <table className="w-full">
+          <thead>
+            <tr className="text-left text-sm text-soft">
+              <th className="font-normal">requirement</th>
+              <th className="font-normal">claimed</th>
+              <th className="font-normal">built</th>
+            </tr>
+          </thead>
+          <tbody>
+            {claims.map((c) => (
+              <tr key={c.code} className="border-t border-line align-top">
+                <td className="py-0.5 pr-2">
+                  <span className="font-[600]">{c.code}</span> <span className="text-soft">{c.statement}</span>
+                </td>
+                <td className="py-0.5 pr-2">
+                  {c.says}
+                  {c.how && <span className="block text-sm text-soft">{c.how}</span>}
+                </td>
+                <td className="py-0.5">
+                  <VerdictMark verdict={c.verdict} word />
+                  {c.reached && <span className="block text-sm text-soft">{c.reached}</span>}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Fold>
     )}
     <div className="mt-2 grid grid-cols-2 gap-3">
       <Pictures of={proposal.sketches} title={`${proposal.title}, proposed`} />

@@ -1,19 +1,17 @@
 "use client";
 
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import { axisOf } from "@/core/quantity/axis";
 import type { LimitsView } from "../view/limits";
+import { trendView } from "../view/trend";
 
 const colours = ["#6f5138", "#9a3b22", "#41586a", "#5b7044", "#8a6d1f", "#7a4b6b", "#3f7f7a", "#514b43"];
 
+/** The room that the curves have, in points. */
+const room = { height: 240, above: 8, below: 4, axis: 30 };
+
 /** How a mass or a cost went from generation to generation, a line a team, with the limit. */
 export default function TrendChart({ of }: { of: LimitsView["limits"][number] }) {
-  const longest = Math.max(0, ...of.rows.map((r) => r.trend.length));
-  const data = Array.from({ length: longest }, (_, i) => ({
-    step: `${i + 1}`,
-    ...Object.fromEntries(of.rows.map((r) => [r.team, r.trend[i]?.value ?? null])),
-  }));
-  const axis = axisOf([...of.rows.flatMap((r) => r.trend.map((x) => x.value)), of.limit], false);
+  const { axis, names, points } = trendView(of, { ...room, below: room.below + room.axis });
   return (
     <div
       role="img"
@@ -22,11 +20,12 @@ export default function TrendChart({ of }: { of: LimitsView["limits"][number] })
         "the table holds the same"
       }
     >
-      <ResponsiveContainer width="100%" height={200}>
-        <LineChart data={data} margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
+      <ResponsiveContainer width="100%" height={room.height}>
+        <LineChart data={points} margin={{ top: room.above, right: 92, bottom: room.below, left: 0 }}>
           <CartesianGrid stroke="#e6dfd2" vertical={false} />
           <XAxis
             dataKey="step"
+            height={room.axis}
             tick={{ fontSize: 12, fill: "#6b6258" }}
             axisLine={{ stroke: "#ded6c8" }}
             tickLine={false}
@@ -47,6 +46,15 @@ export default function TrendChart({ of }: { of: LimitsView["limits"][number] })
               stroke={colours[i % colours.length]}
               strokeWidth={1.6}
               dot={{ r: 2.5 }}
+              label={({ x, index }: { x?: number | string; index?: number }) =>
+                index === r.trend.length - 1 ? (
+                  <text x={Number(x) + 7} y={names[i]! + 4} fontSize={12} fill={colours[i % colours.length]}>
+                    {r.team}
+                  </text>
+                ) : (
+                  <g />
+                )
+              }
               isAnimationActive={false}
             />
           ))}

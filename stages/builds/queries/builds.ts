@@ -44,7 +44,7 @@ const columns = (sql: Tx) => sql`
   (SELECT coalesce(json_object_agg(name, value), '{}') FROM variable_setting WHERE build_id = b.id) AS variables,
   (SELECT coalesce(json_object_agg(feature, reason), '{}') FROM feature_drop WHERE build_id = b.id) AS dropped,
   (
-    SELECT coalesce(json_agg(json_build_object('id', id, 'caption', caption) ORDER BY id), '[]')
+    SELECT coalesce(json_agg(json_build_object('id', id, 'caption', caption) ORDER BY piece_id IS NOT NULL, id), '[]')
     FROM file_use
     WHERE build_id = b.id
   ) AS photos

@@ -15,13 +15,22 @@ export interface StepDone {
 
 export interface Piece extends row.Piece {
   maker: row.Person["name"] | null;
+  /** The line of the parts list that it is made for. */
+  part: row.PartLine["name"] | null;
   steps: StepDone[];
+  /** What was photographed of it. */
+  photos: { id: string; caption: string }[];
 }
 
 /** The pieces of a build in the order in which they were written, with who saw to what. */
 export const piecesOf = (buildId: string, sql: Tx = db()) => sql<Piece[]>`
   SELECT
-    p.*, m.name AS maker,
+    p.*, m.name AS maker, l.name AS part,
+    (
+      SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.added_at), '[]')
+      FROM file_use u
+      WHERE u.piece_id = p.id
+    ) AS photos,
     (
       SELECT coalesce(
         json_agg(
@@ -35,6 +44,7 @@ export const piecesOf = (buildId: string, sql: Tx = db()) => sql<Piece[]>`
     ) AS steps
   FROM piece p
   LEFT JOIN person m ON m.id = p.maker_id
+  LEFT JOIN part_line l ON l.id = p.part_id
   WHERE p.build_id = ${buildId}
   ORDER BY p.id
 `;

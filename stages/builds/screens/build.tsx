@@ -30,7 +30,7 @@ import { causesToChoose } from "../view/failures";
 import { featuresView } from "../view/features";
 import { margin, weightOf } from "../view/generations";
 import { partsView } from "../view/parts";
-import { proposedView } from "../view/proposed";
+import { claimsView, proposedView } from "../view/proposed";
 
 /** One build: its record, its limits with margins, its photos, and how every requirement stands. */
 export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
@@ -178,7 +178,12 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
             </Sheet>
           )}
           {proposal && seesProposal && (
-            <ProposedSheet proposal={proposal} build={b} rows={proposedView(proposal, b, frame.units, p.currency)} />
+            <ProposedSheet
+              proposal={proposal}
+              build={b}
+              rows={proposedView(proposal, b, frame.units, p.currency)}
+              claims={claimsView(proposal.claims, b.id, facts)}
+            />
           )}
           {(parts.length > 0 || mine) && (
             <PartsSheet

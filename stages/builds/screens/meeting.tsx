@@ -9,14 +9,16 @@ import { buildActs } from "../acts";
 import { BuildTabs } from "../parts/build-tabs";
 import { MeetingTable } from "../parts/meeting-table";
 import { failuresOf } from "../queries/failures";
-import { apart, ownGenerations } from "../view/meeting";
+import { apart, madeAlone, ownGenerations } from "../view/meeting";
 
 /** Before a team brings its members' generations together: who has made what, and what each of them taught. */
 export async function MeetingScreen({ slug, team }: { slug: string; team?: string }) {
   const { frame, ownTeam, may } = await projectPage(slug);
   const p = frame.project;
   const [facts, failures, settings] = await Promise.all([projectState(p.id), failuresOf(p.id), settingsOf(p.id)]);
-  const chosen = facts.teams.find((t) => t.id === (team ?? ownTeam)) ?? facts.teams[0];
+  const made = madeAlone(facts.builds);
+  const chosen =
+    facts.teams.find((t) => t.id === (team ?? ownTeam)) ?? facts.teams.find((t) => made.has(t.id)) ?? facts.teams[0];
   if (!chosen) notFound();
   const builds = facts.builds.filter((b) => b.teamId === chosen.id);
   const open = apart(builds);
@@ -40,7 +42,10 @@ export async function MeetingScreen({ slug, team }: { slug: string; team?: strin
       <BuildTabs slug={slug} />
       <LinkChoice
         label="Team"
-        options={facts.teams.map((t) => ({ value: t.id as string, label: t.name }))}
+        options={facts.teams.map((t) => ({
+          value: t.id as string,
+          label: `${t.name}${made.has(t.id) ? ` (${made.get(t.id)})` : ""}`,
+        }))}
         chosen={chosen.id}
         hrefOf={(id) => `${base}/meeting?team=${id}`}
       />

@@ -3,6 +3,7 @@ import { partSource } from "@/core/vocabulary/builds";
 import { isId } from "@/platform/db/id";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
+import Link from "@/ui/link";
 import { LinkButton, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
@@ -10,22 +11,26 @@ import { buildActs } from "../acts";
 import { AddPart, CopyParts, PartTools } from "../parts/part-forms";
 import { buildById, buildsOf } from "../queries/builds";
 import { partsOf } from "../queries/parts";
+import { piecesOf } from "../queries/pieces";
 import { partsView } from "../view/parts";
+import { madeOf } from "../view/pieces";
 
 /** A build's parts list: what each adds to mass and cost, the sum against the weighed whole, and where the mass is. */
 export async function PartsScreen({ slug, id }: { slug: string; id: string }) {
   const page = await projectPage(slug);
   if (!isId(id)) notFound();
   const { project: p, units } = page.frame;
-  const [b, parts, settings, builds] = await Promise.all([
+  const [b, parts, settings, builds, pieces] = await Promise.all([
     buildById(p.id, id),
     partsOf(id),
     settingsOf(p.id),
     buildsOf(p.id),
+    piecesOf(id),
   ]);
   if (!b) notFound();
   const mine = page.may(buildActs.edit, { team: b.teamId });
   const view = partsView(parts, b, units, settings.donated);
+  const made = madeOf(pieces);
   const before = builds.filter((x) => b.parents.includes(x.id));
   return (
     <>
@@ -82,6 +87,7 @@ export async function PartsScreen({ slug, id }: { slug: string; id: string }) {
           { key: "share", text: "Of the mass", num: true },
           { key: "cost", text: `Price of one (${p.currency})`, num: true },
           { key: "from", text: "From" },
+          ...(made.size ? [{ key: "made", text: "Pieces cut", num: true }] : []),
           ...(mine ? [{ key: "tools", text: "", className: "no-print" }] : []),
         ]}
         rows={view.lines.map(({ part, typed, one, all, cost, share }) => ({
@@ -94,6 +100,14 @@ export async function PartsScreen({ slug, id }: { slug: string; id: string }) {
             share: { value: share, show: share === null ? "–" : `${Math.round(100 * share)} %` },
             cost: { value: cost === null ? null : Number(part.cost), show: cost ?? "–" },
             from: { value: [partSource.labels[part.source], part.supplier].filter(Boolean).join(", ") },
+            made: {
+              value: made.get(part.id)?.cut ?? null,
+              show: made.has(part.id) && (
+                <Link href={`/p/${slug}/builds/${b.id}/pieces`} className="underline">
+                  {made.get(part.id)!.cut} of {made.get(part.id)!.of}
+                </Link>
+              ),
+            },
             tools: {
               value: "",
               show: mine && (

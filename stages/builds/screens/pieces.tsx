@@ -8,29 +8,34 @@ import { Caution, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { buildActs } from "../acts";
-import { blankPiece, CopyPieces, PieceForm } from "../parts/piece-forms";
+import { blankPiece, CopyPieces, ListPieces, PieceForm } from "../parts/piece-forms";
+import { PiecePhotos } from "../parts/piece-photos";
 import { PieceSteps } from "../parts/piece-steps";
 import { buildById, buildsOf } from "../queries/builds";
+import { partsOf } from "../queries/parts";
 import { piecesOf, settingsFound } from "../queries/pieces";
 import { writeLines } from "../view/lines";
-import { piecesView } from "../view/pieces";
+import { piecesOfParts, piecesView } from "../view/pieces";
 
 /** The pieces of a build: who makes which, how far each is, how far off, and how the deviations add up. */
 export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
   const page = await projectPage(slug);
   if (!isId(id)) notFound();
   const { project: p, units } = page.frame;
-  const [b, pieces, teams, builds, found] = await Promise.all([
+  const [b, pieces, teams, builds, found, parts] = await Promise.all([
     buildById(p.id, id),
     piecesOf(id),
     teamsOf(p.id),
     buildsOf(p.id),
     settingsFound(p.id),
+    partsOf(id),
   ]);
   if (!b) notFound();
   const mine = page.may(buildActs.edit, { team: b.teamId }) && !p.finishedAt;
   const view = piecesView(pieces, units.side);
   const members = (teams.find((t) => t.id === b.teamId)?.members ?? []).map((m) => ({ value: m.id, label: m.name }));
+  const lines = parts.map((l) => ({ value: l.id, label: l.name }));
+  const unlisted = mine ? piecesOfParts(parts, pieces).length : 0;
   const before = builds.filter((x) => b.parents.includes(x.id));
   const once = view.rows.some((r) => r.piece.oneChance && r.missing.length > 0);
   return (
@@ -45,6 +50,7 @@ export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
       >
         {mine &&
           before.map((x) => <CopyPieces key={x.id} buildId={b.id} fromId={x.id} from={`${x.team} G${x.number}`} />)}
+        {unlisted > 0 && <ListPieces buildId={b.id} count={unlisted} />}
         <LinkButton href={`/p/${slug}/builds/${b.id}`}>To the build</LinkButton>
       </PageHead>
       {mine && (once || pieces.some((x) => x.machine)) && (
@@ -76,8 +82,16 @@ export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
                 <>
                   <span className="font-[600]">{r.piece.name}</span>
                   <span className="block text-sm text-soft">
-                    {[r.piece.oneChance && "cut once", r.piece.material, r.piece.machine].filter(Boolean).join(", ")}
+                    {[
+                      r.piece.oneChance && "cut once",
+                      r.piece.part && r.piece.part !== r.piece.name && `of ${r.piece.part}`,
+                      r.piece.material,
+                      r.piece.machine,
+                    ]
+                      .filter(Boolean)
+                      .join(", ")}
                   </span>
+                  <PiecePhotos buildId={b.id} id={r.piece.id} name={r.piece.name} photos={r.piece.photos} mine={mine} />
                 </>
               ),
             },
@@ -115,6 +129,7 @@ export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
                   defaults={{
                     name: r.piece.name,
                     makerId: r.piece.makerId ?? "",
+                    partId: r.piece.partId ?? "",
                     oneChance: r.piece.oneChance,
                     material: r.piece.material,
                     machine: r.piece.machine,
@@ -122,6 +137,7 @@ export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
                     ...r.typed,
                   }}
                   members={members}
+                  lines={lines}
                   side={units.side}
                 />
               ),
@@ -131,7 +147,7 @@ export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
       />
       {mine && (
         <div className="no-print mt-3">
-          <PieceForm buildId={b.id} defaults={blankPiece} members={members} side={units.side} />
+          <PieceForm buildId={b.id} defaults={blankPiece} members={members} lines={lines} side={units.side} />
         </div>
       )}
       {view.chains.length > 0 && (

@@ -1,8 +1,6 @@
-import { unitsOf } from "@/core/quantity/systems";
 import { definition } from "@/stages/testing/definition";
 import { aBuild } from "@/stages/testing/rows";
 import { apart, beforeWords, ownGenerations } from "./meeting";
-import { proposedView } from "./proposed";
 
 const builds = [
   aBuild("Alder", 1, { makerId: "ana" as never }),
@@ -34,30 +32,4 @@ test("a build of the edition before says what it reached", () => {
   expect(beforeWords(b)).toBe("Adze G3, 8.9 L/min (Pump 2026)");
   expect(beforeWords({ ...b, reached: null })).toBe("Adze G3 (Pump 2026)");
   expect(beforeWords({ ...b, definition: null })).toBe("Adze G3 (Pump 2026)");
-});
-
-test("what was proposed stands beside what was built, with the difference where both are known", () => {
-  const proposal = { mass: "4", cost: null, sides: ["0.5", "0.4", "0.3"] };
-  const rows = proposedView(proposal, { mass: "4.6", cost: "38", sides: null }, unitsOf("metric"), "€");
-  expect(rows.map((r) => [r.name, r.proposed, r.built, r.off])).toEqual([
-    ["Mass", "4.00 kg", "4.60 kg", "+0.60 (+15 %)"],
-    ["Cost", "–", "38.00 €", ""],
-    ["Size", "500 × 400 × 300 mm", "–", ""],
-  ]);
-  expect(
-    proposedView(
-      { mass: null, cost: null, sides: null },
-      { mass: null, cost: null, sides: null },
-      unitsOf("metric"),
-      "",
-    ),
-  ).toEqual([]);
-  expect(
-    proposedView(
-      { mass: "4", cost: "0", sides: null },
-      { mass: "3", cost: "2", sides: null },
-      unitsOf("metric"),
-      "",
-    ).map((r) => r.off),
-  ).toEqual(["−1.00 (−25 %)", "+2.00"]);
 });

@@ -20,6 +20,13 @@ export function ownGenerations(members: readonly Member[], builds: readonly Buil
   };
 }
 
+/** How many generations of each team were made alone, of the teams that have any. */
+export function madeAlone(builds: readonly Pick<Build, "makerId" | "teamId">[]): Map<string, number> {
+  const made = new Map<string, number>();
+  for (const b of builds) if (b.makerId) made.set(b.teamId, (made.get(b.teamId) ?? 0) + 1);
+  return made;
+}
+
 /** The generations that were made alone and are in no build of the team yet: what can be brought together. */
 export function apart(builds: readonly Build[]): Build[] {
   const used = new Set(builds.flatMap((b) => b.parents));

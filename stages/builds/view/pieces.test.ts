@@ -1,6 +1,6 @@
 import type { PieceStep } from "@/core/vocabulary/builds";
 import type { Piece } from "../queries/pieces";
-import { madeWords, piecesView, stepsOf } from "./pieces";
+import { madeOf, madeWords, piecesOfParts, piecesView, stepsOf } from "./pieces";
 
 const piece = (name: string, steps: readonly PieceStep[], more: object = {}): Piece =>
   ({
@@ -19,6 +19,7 @@ const piece = (name: string, steps: readonly PieceStep[], more: object = {}): Pi
     measured: null,
     entered: {},
     version: 1,
+    partId: null,
     steps: steps.map((step) => ({ step, person: "ana", by: "Ana", at: "2027-03-01T10:00:00Z" })),
     ...more,
   }) as unknown as Piece;
@@ -60,4 +61,19 @@ test("how far the pieces are, in words", () => {
       piece("Base", ["drawn", "checked", "cut", "fitted"]),
     ]),
   ).toBe("3 pieces: 3 drawn, 1 checked, 2 cut, 1 fitted. Nobody makes Pane. Not to be cut yet: Pane.");
+});
+
+test("what a parts list says is made: as many as its count, numbered; nothing twice, nothing that is bought", () => {
+  const line = (id: string, name: string, count: number, source: string) => ({ id, name, count, source }) as never;
+  const parts = [line("r", "Rail", 2, "made"), line("l", "Lid", 1, "made"), line("s", "Screw", 12, "bought")];
+  const rails = [
+    { name: "Rail 1", partId: "r" },
+    { name: "Rail 2", partId: "r" },
+  ];
+  expect(piecesOfParts(parts, [])).toEqual([...rails, { name: "Lid", partId: "l" }]);
+  expect(piecesOfParts(parts, [piece("LID", [])])).toEqual(rails);
+  const pieces = [piece("Rail 1", ["cut"], { partId: "r" }), piece("Rail 2", [], { partId: "r" }), piece("Peg", [])];
+  expect(piecesOfParts(parts, pieces)).toEqual([{ name: "Lid", partId: "l" }]);
+  expect([...madeOf(pieces)]).toEqual([["r", { of: 2, cut: 1 }]]);
+  expect(piecesOfParts([line("n", "Nail", 400, "made")], [])).toHaveLength(24);
 });

@@ -2,8 +2,12 @@ import { type Making, missingBeforeCut, stackUp } from "@/core/builds/making";
 import { formatSi, fromSi } from "@/core/quantity/quantity";
 import { type PieceStep, pieceStep } from "@/core/vocabulary/builds";
 import { stillMeans } from "@/platform/schema/fields";
+import type { PartRow } from "../queries/parts";
 import type { Piece } from "../queries/pieces";
 import { writeLines } from "./lines";
+
+/** Of a line with more pieces than this nobody follows each. */
+const mostOfALine = 24;
 
 /** A piece as the rules see it. */
 export const makingOf = (p: Pick<Piece, "oneChance" | "material" | "steps">): Making => ({
@@ -77,6 +81,37 @@ export function piecesView(pieces: readonly Piece[], side: string) {
       };
     }),
   };
+}
+
+/**
+ * The pieces that a parts list says are made here and that are not listed yet: as many as its count, numbered where
+ * there are several; a name that a piece bears already is passed over.
+ */
+export function piecesOfParts(
+  parts: readonly Pick<PartRow, "id" | "name" | "count" | "source">[],
+  pieces: readonly Pick<Piece, "name" | "partId">[],
+): { name: string; partId: PartRow["id"] }[] {
+  const named = new Set(pieces.map((p) => p.name.toLowerCase()));
+  return parts
+    .filter((l) => l.source === "made" && !pieces.some((p) => p.partId === l.id))
+    .flatMap((l) =>
+      Array.from({ length: Math.min(l.count, mostOfALine) }, (_, i) => ({
+        name: l.count > 1 ? `${l.name} ${i + 1}` : l.name,
+        partId: l.id,
+      })),
+    )
+    .filter((p) => !named.has(p.name.toLowerCase()));
+}
+
+/** What of each line of the parts list is made: its pieces and how many of them are cut. */
+export function madeOf(pieces: readonly Pick<Piece, "partId" | "steps">[]): Map<string, { of: number; cut: number }> {
+  const made = new Map<string, { of: number; cut: number }>();
+  for (const p of pieces) {
+    if (!p.partId) continue;
+    const at = made.get(p.partId) ?? { of: 0, cut: 0 };
+    made.set(p.partId, { of: at.of + 1, cut: at.cut + (p.steps.some((s) => s.step === "cut") ? 1 : 0) });
+  }
+  return made;
 }
 
 /** How far a build's pieces are, in a sentence or two. */

@@ -1,5 +1,11 @@
+import { runMeasure } from "@/core/needs/requirement";
 import { formatSi } from "@/core/quantity/quantity";
 import { type ProjectUnits, showSides } from "@/core/quantity/systems";
+import { channelsOf } from "@/core/run/protocol";
+import { showIn, unitAfter } from "@/core/run/reading";
+import { claimWord } from "@/core/vocabulary/concepts";
+import type { Concept } from "@/stages/concepts/queries/concepts";
+import type { ProjectState } from "@/stages/needs/queries/state";
 import type { Build } from "../queries/builds";
 
 /** What was proposed before anything was built. */
@@ -11,6 +17,7 @@ export interface Proposal {
   cost: string | null;
   sides: string[] | null;
   sketches: { id: string; caption: string }[];
+  claims: Concept["claims"];
 }
 
 const signed = (value: number, shown: string) => `${value > 0 ? "+" : ""}${shown}`;
@@ -48,4 +55,31 @@ export function proposedView(
       there: proposal.sides !== null || build.sides !== null,
     },
   ].filter((r) => r.there);
+}
+
+/** What the concept said of a requirement, beside what the build showed of it. */
+export function claimsView(
+  claims: Proposal["claims"],
+  buildId: string,
+  facts: Pick<ProjectState, "requirements" | "protocols" | "verdict" | "summary">,
+) {
+  return facts.requirements.flatMap((r) => {
+    const claim = claims[r.id];
+    if (!claim) return [];
+    const run = runMeasure(r.measure);
+    const of = run && facts.protocols.find((p) => p.id === run.protocol);
+    const channel = of && channelsOf(of.definition).find((c) => c.key === run.channel);
+    const reached = (channel && facts.summary(buildId, of.id, channel.key)?.counted) ?? null;
+    const estimate = claim.estimate !== null && r.unit ? unitAfter(formatSi(claim.estimate, r.unit, 1), r.unit) : null;
+    return [
+      {
+        code: r.code,
+        statement: r.statement,
+        says: estimate ?? claimWord.labels[claim.says],
+        how: claim.how,
+        reached: channel && reached !== null ? unitAfter(showIn(channel, reached, 1), channel.unit) : "",
+        verdict: facts.verdict(r.id, buildId),
+      },
+    ];
+  });
 }

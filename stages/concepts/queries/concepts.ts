@@ -29,6 +29,20 @@ export interface Concept {
   claims: Record<string, Claim>;
 }
 
+/** The claims of concept k, by requirement. */
+const claimsOf = (sql: Tx) => sql`
+  (
+    SELECT coalesce(
+      json_object_agg(
+        c.requirement_id, json_build_object('says', c.says, 'how', c.how, 'estimate', c.estimate::text)
+      ),
+      '{}'
+    )
+    FROM concept_claim c
+    WHERE c.concept_id = k.id
+  )
+`;
+
 /** Every concept of a project with its sketches, parents and claims, whoever asks. */
 export const everyConcept = (projectId: string, sql: Tx = db()) => sql<Concept[]>`
   SELECT
@@ -45,16 +59,7 @@ export const everyConcept = (projectId: string, sql: Tx = db()) => sql<Concept[]
       JOIN concept x ON x.id = cp.parent_id
       WHERE cp.concept_id = k.id
     ) AS parents,
-    (
-      SELECT coalesce(
-        json_object_agg(
-          c.requirement_id, json_build_object('says', c.says, 'how', c.how, 'estimate', c.estimate::text)
-        ),
-        '{}'
-      )
-      FROM concept_claim c
-      WHERE c.concept_id = k.id
-    ) AS claims
+    ${claimsOf(sql)} AS claims
   FROM concept k
   LEFT JOIN person p ON p.id = k.author_id
   LEFT JOIN team t ON t.id = k.team_id
@@ -64,9 +69,11 @@ export const everyConcept = (projectId: string, sql: Tx = db()) => sql<Concept[]
 
 /** What a team's adopted concept proposed, with its sketches; null where it took up none. */
 export async function proposalOf(teamId: string) {
-  const [k] = await db()<Pick<Concept, "title" | "idea" | "dimensions" | "mass" | "cost" | "sides" | "sketches">[]>`
+  const [k] = await db()<
+    Pick<Concept, "title" | "idea" | "dimensions" | "mass" | "cost" | "sides" | "sketches" | "claims">[]
+  >`
     SELECT
-      k.title, k.idea, k.dimensions, k.mass, k.cost, k.sides,
+      k.title, k.idea, k.dimensions, k.mass, k.cost, k.sides, ${claimsOf(db())} AS claims,
       (
         SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.added_at), '[]')
         FROM file_use u
