@@ -1,5 +1,6 @@
 // Pieces and their makers, a generation of one's own, and a flag that is put aside: pressed in the browser.
 import { expect, test } from "@playwright/test";
+import sharp from "sharp";
 import { choose, demoUrl, enter, findings } from "./tools";
 
 test("what is cut once waits for its checks; a chain says what to correct", async ({ page }) => {
@@ -39,6 +40,37 @@ test("what is cut once waits for its checks; a chain says what to correct", asyn
   await expect(page.getByText("Not to be cut yet: Window.")).toBeVisible();
 });
 
+test("what the parts list says is made here becomes pieces, and a trial's photo stands by its piece", async ({
+  page,
+}) => {
+  await enter(page, "Mara");
+  await page.goto(`${demoUrl}/p/terrace-pump/builds?team=`);
+  await page.getByRole("link", { name: "Cistern G4" }).first().click();
+  await expect(page.getByRole("heading", { level: 1, name: /^Cistern G4/ })).toBeVisible();
+  const build = page.url();
+  await page.goto(`${build}/parts`);
+  await page.getByLabel("Part", { exact: true }).fill("Leg");
+  await page.getByLabel("Count").fill("2");
+  await choose(page.getByLabel("From"), "made");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(page.getByRole("row", { name: /^Leg 2/ })).toBeVisible();
+  await page.goto(`${build}/pieces`);
+  await page.getByRole("button", { name: /^List the .*made part/ }).click();
+  const row = page.getByRole("row", { name: /^Leg 1/ });
+  await expect(row).toBeVisible();
+  await row.getByRole("button", { name: "correct" }).click();
+  const photo = page.getByLabel("Photo of Leg 1");
+  await photo.setInputFiles({ name: "x.jpg", mimeType: "image/jpeg", buffer: Buffer.from("not a picture") });
+  await expect(page.getByText("not a picture that can be read")).toBeVisible();
+  const buffer = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#864" } })
+    .png()
+    .toBuffer();
+  await photo.setInputFiles({ name: "card trial.png", mimeType: "image/png", buffer });
+  await expect(page.getByRole("img", { name: "Leg 1: card trial" })).toBeVisible();
+  await page.goto(`${build}/parts`);
+  await expect(page.getByRole("row", { name: /^Leg 2/ }).getByRole("link", { name: "0 of 2" })).toBeVisible();
+});
+
 test("two generations of one's own meet in a build of the team", async ({ page }) => {
   await enter(page, "Mara");
   for (const [i, changed] of ["Two rings more", "A lid over the valve"].entries()) {
@@ -57,7 +89,10 @@ test("two generations of one's own meet in a build of the team", async ({ page }
     await expect(page.getByRole("heading", { level: 1, name: /^Ebb & Co G\d/ })).toBeVisible();
   }
   await page.goto(`${demoUrl}/p/terrace-pump/builds/meeting`);
-  await page.getByRole("navigation", { name: "Team" }).getByRole("link", { name: "Ebb & Co", exact: true }).click();
+  await page
+    .getByRole("navigation", { name: "Team" })
+    .getByRole("link", { name: /^Ebb & Co/ })
+    .click();
   await expect(page.getByRole("heading", { level: 1, name: "Ebb & Co: what comes together" })).toBeVisible();
   await expect(page.getByRole("cell", { name: "Two rings more" })).toBeVisible();
   await page.getByRole("link", { name: "Record the build made of these" }).click();
@@ -71,7 +106,10 @@ test("two generations of one's own meet in a build of the team", async ({ page }
   await expect(met).toBeVisible();
   await expect(page.getByText(/Adze G3 of Terrace Pump, last year/)).toBeVisible();
   await page.goto(`${demoUrl}/p/terrace-pump/builds/meeting`);
-  await page.getByRole("navigation", { name: "Team" }).getByRole("link", { name: "Ebb & Co", exact: true }).click();
+  await page
+    .getByRole("navigation", { name: "Team" })
+    .getByRole("link", { name: /^Ebb & Co/ })
+    .click();
   await expect(page.getByText("Nothing stands apart")).toBeVisible();
 });
 

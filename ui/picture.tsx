@@ -18,13 +18,11 @@ export function PictureUpload({
   action,
   input,
   label,
-  look = "plain",
   children,
 }: {
   action: (input: unknown) => Promise<{ ok: boolean; message?: string }>;
   input: object;
   label: string;
-  look?: "plain" | "quiet";
   children: ReactNode;
 }) {
   const router = useRouter();
@@ -51,7 +49,7 @@ export function PictureUpload({
   };
   return (
     <span className="no-print inline-flex flex-wrap items-center gap-2">
-      <button type="button" className={buttonClass(look)} disabled={busy} onClick={() => field.current?.click()}>
+      <button type="button" className={buttonClass()} disabled={busy} onClick={() => field.current?.click()}>
         {busy ? "Sending…" : children}
       </button>
       <input

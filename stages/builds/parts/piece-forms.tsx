@@ -6,7 +6,8 @@ import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import type { Option } from "@/ui/option";
-import { copyPiecesAction, listPiecesAction, savePieceAction, withdrawPieceAction } from "../actions";
+import { PictureUpload } from "@/ui/picture";
+import { addPhotoAction, copyPiecesAction, listPiecesAction, savePieceAction, withdrawPieceAction } from "../actions";
 import { piece } from "../schema";
 
 const { TextField, TextArea, SelectField, CheckField, QuantityField } = fieldsOf(piece);
@@ -100,6 +101,11 @@ export const PieceForm = ({
       <TextField name="machine" label="Machine" placeholder="laser cutter" />
       <TextArea name="settings" label="Its settings" rows={2} hint="One a line: power = 60 %" />
     </div>
+    {id && (
+      <PictureUpload action={addPhotoAction} input={{ buildId, pieceId: id }} label={`Photo of ${name}`}>
+        Add a photo, of its trial for one
+      </PictureUpload>
+    )}
   </UnfoldForm>
 );
 

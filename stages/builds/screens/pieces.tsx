@@ -71,7 +71,7 @@ export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
           { key: "length", text: `Should measure (${units.side})`, num: true },
           { key: "off", text: `Off by (${units.side})`, num: true },
           { key: "steps", text: "Seen to", className: "min-w-72" },
-          ...(mine ? [{ key: "tools", text: "", className: "no-print" }] : []),
+          ...(mine ? [{ key: "tools", text: "", className: "no-print min-w-32" }] : []),
         ]}
         rows={view.rows.map((r) => ({
           id: r.piece.id,
@@ -91,7 +91,7 @@ export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
                       .filter(Boolean)
                       .join(", ")}
                   </span>
-                  <PiecePhotos buildId={b.id} id={r.piece.id} name={r.piece.name} photos={r.piece.photos} mine={mine} />
+                  <PiecePhotos name={r.piece.name} photos={r.piece.photos} mine={mine} />
                 </>
               ),
             },
