@@ -20,7 +20,7 @@ module.exports = {
       severity: "error",
       comment: "computing libraries only",
       from: { path: "^core/", pathNot: "\\.test\\.ts$" },
-      to: { path: "^node_modules/", pathNot: "^node_modules/(decimal\\.js|mathjs|jstat|date-fns|stemmer)/" },
+      to: { path: "^node_modules/", pathNot: "^node_modules/(decimal\\.js|mathjs|jstat|stemmer)/" },
     },
     never(
       "platform-below-stages",

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { crossFactors } from "./crossed";
 import { insideT, twoSidedT } from "./distributions";
-import { planRuns, pooledSd, readFactors, tellsOf } from "./experiment";
+import { planRuns, pooledSd, tellsOf } from "./experiment";
+import { readFactors } from "./factors";
 import { foresight } from "./prediction";
 import { wilson } from "./proportion";
 import { compareSeveral, holm } from "./several";

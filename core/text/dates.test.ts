@@ -18,5 +18,14 @@ test.each([
 
 test("every style of the list can be written; what is no date is refused", () => {
   for (const style of dateStyle.values) expect(datesIn(style).fullDate("2027-12-31")).toContain("2027");
-  expect(() => datesIn("day").shortDate("soon")).toThrow(RangeError);
+  for (const wrong of ["soon", "2027-02-30", "2027-13-01", ""])
+    for (const write of Object.values(datesIn("day"))) expect(() => write(wrong)).toThrow(RangeError);
+});
+
+test.each([
+  ["2027-05-09T00:05:00", "May 9, 12:05 AM", "05-09 00:05"],
+  ["2027-09-30T12:00:00", "Sep 30, 12:00 PM", "09-30 12:00"],
+  ["2027-12-01T23:59:00", "Dec 1, 11:59 PM", "12-01 23:59"],
+])("midnight, noon and the last minute: %s", (iso, twelve, whole) => {
+  expect([datesIn("month").instant(iso), datesIn("year").instant(iso)]).toEqual([twelve, whole]);
 });

@@ -1,4 +1,4 @@
-import { format, parseISO } from "date-fns";
+import { isDate } from "@/core/sessions/date";
 import type { DateStyle } from "@/core/vocabulary/project";
 
 /** How dates are written; each takes an ISO date or instant. */
@@ -13,11 +13,44 @@ export interface DateWords {
   instant(iso: string): string;
 }
 
+/** Each pattern names parts of a date; what stands between them is written as it is. */
 const patterns: Record<DateStyle, Record<keyof DateWords, string>> = {
-  day: { longDate: "EEE d MMMM", shortDate: "d MMM", fullDate: "d MMMM yyyy", instant: "d MMM HH:mm" },
-  month: { longDate: "EEE, MMMM d", shortDate: "MMM d", fullDate: "MMMM d, yyyy", instant: "MMM d, h:mm a" },
-  year: { longDate: "EEE yyyy-MM-dd", shortDate: "MM-dd", fullDate: "yyyy-MM-dd", instant: "MM-dd HH:mm" },
+  day: { longDate: "WEEKDAY D MONTH", shortDate: "D MON", fullDate: "D MONTH YEAR", instant: "D MON 24:MIN" },
+  month: {
+    longDate: "WEEKDAY, MONTH D",
+    shortDate: "MON D",
+    fullDate: "MONTH D, YEAR",
+    instant: "MON D, 12:MIN AM",
+  },
+  year: { longDate: "WEEKDAY YEAR-MM-DD", shortDate: "MM-DD", fullDate: "YEAR-MM-DD", instant: "MM-DD 24:MIN" },
 };
+
+const named = (field: "weekday" | "month", width: "short" | "long") => {
+  const words = new Intl.DateTimeFormat("en-US", { [field]: width });
+  return (at: Date) => words.format(at);
+};
+const two = (n: number) => String(n).padStart(2, "0");
+const parts: Readonly<Record<string, (at: Date) => string>> = {
+  WEEKDAY: named("weekday", "short"),
+  MONTH: named("month", "long"),
+  MON: named("month", "short"),
+  YEAR: (at) => String(at.getFullYear()),
+  MIN: (at) => two(at.getMinutes()),
+  MM: (at) => two(at.getMonth() + 1),
+  DD: (at) => two(at.getDate()),
+  AM: (at) => (at.getHours() < 12 ? "AM" : "PM"),
+  D: (at) => String(at.getDate()),
+  "24": (at) => two(at.getHours()),
+  "12": (at) => String(at.getHours() % 12 || 12),
+};
+const names = new RegExp(Object.keys(parts).join("|"), "g");
+
+/** Date and time in the local zone, after a pattern; a date without a time is its day's beginning. */
+function write(iso: string, pattern: string): string {
+  const at = new Date(iso.length === 10 ? `${iso}T00:00` : iso);
+  if (!isDate(iso.slice(0, 10)) || Number.isNaN(at.getTime())) throw new RangeError(`“${iso}” is no date`);
+  return pattern.replace(names, (part) => parts[part]!(at));
+}
 
 /**
  * Dates as a project writes them.
@@ -27,11 +60,11 @@ const patterns: Record<DateStyle, Record<keyof DateWords, string>> = {
  */
 export function datesIn(style: DateStyle): DateWords {
   const p = patterns[style];
-  const day = (pattern: string) => (iso: string) => format(parseISO(iso.slice(0, 10)), pattern);
+  const day = (pattern: string) => (iso: string) => write(iso.slice(0, 10), pattern);
   return {
     longDate: day(p.longDate),
     shortDate: day(p.shortDate),
     fullDate: day(p.fullDate),
-    instant: (iso) => format(parseISO(iso), p.instant),
+    instant: (iso) => write(iso, p.instant),
   };
 }

@@ -1,4 +1,4 @@
-import { type Term, vocabulary } from "./vocabulary";
+import { type Term, vocabulary, without } from "./vocabulary";
 
 /** How far an event is. */
 export const eventState = vocabulary({ "set up": "", running: "", confirmed: "" }, ["event.state"]);
@@ -31,3 +31,42 @@ export const tieBreak = vocabulary({
   lot: "lot, drawn with the event's seed",
 });
 export type TieBreakKind = Term<typeof tieBreak>;
+
+/** How an event is played. */
+export const eventFormat = vocabulary(
+  {
+    attempts: "attempts: everybody tries by themselves, measured values are ranked",
+    double: "double elimination: who has lost twice is out; one bad start is forgiven",
+    single: "single elimination: who loses is out; the fewest matches",
+    robin: "round robin: everybody meets everybody once; the fairest, and the longest",
+    records: "rounds of equal records: each round pairs those who stand alike, nobody twice",
+  },
+  ["event.format"],
+);
+export type EventFormat = Term<typeof eventFormat>;
+
+/** An event in which two meet at a time. */
+export const matchFormat = without(eventFormat, "attempts");
+export type MatchFormat = Term<typeof matchFormat>;
+
+/** How a match ended. */
+export const matchOutcome = vocabulary(
+  {
+    won: "won",
+    walkover: "walkover: the other did not come",
+    disqualified: "the other was disqualified, and is out of the event",
+    neither: "neither: nobody came, or both were disqualified; both are out",
+    drawn: "drawn",
+  },
+  ["match_result.outcome"],
+);
+export type MatchOutcome = Term<typeof matchOutcome>;
+
+/** What decides who has won a match. */
+export const matchRule = vocabulary({
+  first: "the first past the mark",
+  games: "the best of several games",
+  measured: "a measured value of each",
+  call: "the judges' call",
+});
+export type MatchRule = Term<typeof matchRule>;

@@ -2,9 +2,6 @@ import * as yup from "yup";
 import { fromSi, parseQuantity } from "@/core/quantity/quantity";
 import type { ProjectUnits } from "@/core/quantity/systems";
 import { isDate } from "@/core/sessions/date";
-import { ruleKind, stepMethod } from "@/core/vocabulary/grades";
-import { oneSided } from "@/core/vocabulary/needs";
-import { better } from "@/core/vocabulary/runs";
 import type { Vocabulary } from "@/core/vocabulary/vocabulary";
 import { idPattern } from "@/platform/db/id";
 
@@ -174,26 +171,3 @@ export const optionalDecimal = () =>
     .optional()
     .max(40)
     .matches(/^-?\d+(\.\d+)?$/, "Write a number, for example 7.5.");
-
-export const rule = yup.object({
-  kind: oneOf(ruleKind).required(),
-  better: oneOf(better).optional(),
-  bands: yup.array(yup.object({ at: decimal(), points: decimal() })).optional(),
-  anchors: yup.array(yup.object({ at: decimal(), points: decimal() })).optional(),
-  points: yup.mixed<string | string[]>().optional(),
-  levels: yup
-    .array(yup.object({ name: text(60), points: decimal() }))
-    .max(20)
-    .default(undefined)
-    .optional(),
-  none: optionalDecimal(),
-  otherwise: optionalDecimal(),
-  target: optionalDecimal(),
-  perStep: optionalDecimal(),
-  step: optionalDecimal(),
-  beyond: optionalDecimal(),
-  floor: optionalDecimal(),
-  limit: optionalDecimal(),
-  school: oneOf(stepMethod).optional(),
-  comparator: oneOf(oneSided).optional(),
-});

@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { mostInExperiment, readFactors } from "@/core/stats/experiment";
+import { mostInExperiment, readFactors } from "@/core/stats/factors";
 import {
   attemptMethod,
   better,

@@ -3,7 +3,8 @@ import { noZero } from "@/core/run/protocol";
 import { inspectionState, placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
 import { attemptMethod, better, enteredState, foulMethod } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
-import { optionalDecimal, rule } from "@/platform/schema/fields";
+import { optionalDecimal } from "@/platform/schema/fields";
+import { rule } from "@/platform/schema/rule";
 
 export const event = yup.object({
   projectId: c.id(),

@@ -1,7 +1,8 @@
 import * as yup from "yup";
 import { componentSource, markKind } from "@/core/vocabulary/grades";
 import * as c from "@/platform/schema/fields";
-import { decimal, optionalDecimal, rule } from "@/platform/schema/fields";
+import { decimal, optionalDecimal } from "@/platform/schema/fields";
+import { rule } from "@/platform/schema/rule";
 
 export const scheme = yup.object({
   projectId: c.id(),

@@ -1,15 +1,10 @@
 "use client";
 
-import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
+import { MenuButton } from "@/ui/menu-button";
 import { signOutAction } from "../actions";
 
 const round = "grid size-7 place-items-center rounded-full bg-slate text-[11px] font-[650] text-white";
-const Menu = dynamic(() => import("@/ui/menu").then((m) => m.Menu), {
-  ssr: false,
-  loading: () => <span className={round} />,
-});
-
 /** The person's initials; opens to the name, the account and the way out. */
 export function SignOut({ name }: { name: string }) {
   const router = useRouter();
@@ -20,7 +15,7 @@ export function SignOut({ name }: { name: string }) {
     .slice(0, 2)
     .toUpperCase();
   return (
-    <Menu
+    <MenuButton
       label={`${initials}: signed in as ${name}`}
       trigger={initials}
       triggerClass={round}

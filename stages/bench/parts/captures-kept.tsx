@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { Confirm } from "@/ui/confirm";
 import { useDates } from "@/ui/dates";
+import { Confirm } from "@/ui/lazy";
 import Link from "@/ui/link";
 import { buttonClass } from "@/ui/page";
 import { type KeptCapture, useCaptures } from "./use-captures";
@@ -62,9 +62,11 @@ export function CaptureKept({
           Throw away
         </button>
       )}
-      <Confirm open={sure} onOpen={setSure} onYes={onDrop} yes="Throw it away">
-        All samples of this capture go, in this browser and on the server.
-      </Confirm>
+      {sure && (
+        <Confirm open onOpen={setSure} onYes={onDrop} yes="Throw it away">
+          All samples of this capture go, in this browser and on the server.
+        </Confirm>
+      )}
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { decimalsFor } from "@/core/quantity/quantity";
 import { primaryOf, readTo } from "@/core/run/protocol";
-import { planRuns, pooledSd, readFactors, tellsOf } from "@/core/stats/experiment";
+import { planRuns, pooledSd, tellsOf } from "@/core/stats/experiment";
+import { readFactors } from "@/core/stats/factors";
 import type { Protocol } from "../queries/runs";
 import { experiment } from "../schema";
 

@@ -1,11 +1,11 @@
 "use client";
 
 import { useState } from "react";
-import { Confirm } from "@/ui/confirm";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { useSend } from "@/ui/form/send";
-import { Menu } from "@/ui/menu";
+import { Confirm } from "@/ui/lazy";
+import { MenuButton } from "@/ui/menu-button";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { toast } from "@/ui/toast";
@@ -121,7 +121,7 @@ export function StudentTools({
       <button type="button" className={buttonClass("quiet")} onClick={() => setOpen("edit")}>
         correct
       </button>
-      <Menu
+      <MenuButton
         label={`More for ${name}`}
         trigger="more"
         triggerClass={buttonClass("quiet")}
@@ -132,9 +132,11 @@ export function StudentTools({
           { label: "Erase", onSelect: () => setOpen("erase") },
         ]}
       />
-      <Confirm open={leaving} onOpen={setLeaving} onYes={() => void send(fixed)}>
-        {name} leaves the section and the team; the record stays, and {name} can be taken in again below.
-      </Confirm>
+      {leaving && (
+        <Confirm open onOpen={setLeaving} onYes={() => void send(fixed)}>
+          {name} leaves the section and the team; the record stays, and {name} can be taken in again below.
+        </Confirm>
+      )}
       {note && (
         <span role="alert" className="text-sm text-iron">
           {note}
