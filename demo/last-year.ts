@@ -22,6 +22,7 @@ import { leakTest, liftTest, timedLift } from "./protocols";
 import { rigsOf } from "./rigs";
 import { at, fresh, run } from "./run";
 import * as story from "./story";
+import { playTankRace } from "./tank-race";
 
 /** Last year's project with its rules. */
 async function openLast(owner: string, start: string) {
@@ -259,6 +260,8 @@ async function endLast(
     }
   [e] = await contestOf(projectId);
   await run(confirmEvent, owner, { id: event, version: e!.version });
+  const flow = new Map(teams.map((t) => [t.id as string, t.flow]));
+  await playTankRace(owner, projectId, addDays(start, 67), rnd, (id) => flow.get(id)!);
   await run(saveScheme, owner, {
     projectId,
     baseNumber: 0,

@@ -29,6 +29,7 @@ import { pumpOf } from "./model";
 import { liftTest, timedLift } from "./protocols";
 import { as, at, fresh, run } from "./run";
 import * as story from "./story";
+import { setUpTankRace } from "./tank-race";
 import { terraceFront } from "./terrace-front";
 import type { changeTerrace, openTerrace } from "./terrace-pump";
 
@@ -413,6 +414,7 @@ export async function gatesOfTerrace(
           });
         }
       await run(saveEvent, owner, timedLift(projectId, protocol.id, "4417"));
+      await setUpTankRace(owner, projectId, "4418");
       await run(saveScheme, owner, {
         projectId,
         baseNumber: 0,

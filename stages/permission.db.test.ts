@@ -9,7 +9,8 @@ import { actorOf } from "@/platform/sign-in/actors";
 import { commands } from "@/stages/commands";
 import { addCoInstructor } from "@/stages/people/commands/guests";
 import { freshDatabase, ok } from "@/stages/testing/database";
-import { type Role, roles, table } from "@/stages/testing/matrix";
+import { roles, table } from "@/stages/testing/matrix";
+import type { Role } from "@/stages/testing/role";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
 

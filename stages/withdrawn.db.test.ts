@@ -66,6 +66,7 @@ beforeAll(async () => {
     withdrawSelection: w.selection,
     withdrawEvent: w.event,
     withdrawEntry: w.entry,
+    withdrawMatch: w.match,
     withdrawSource: w.source,
     withdrawNote: w.note,
     withdrawStatement: w.statement,

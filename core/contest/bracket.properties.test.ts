@@ -19,7 +19,7 @@ function playOut(slots: readonly Slot[], entries: readonly string[], random: () 
 
 const played = (matches: readonly Match[]) => matches.filter((m) => m.state === "played");
 
-/** How many are in the second chance when a match of it begins: who plays in its round, or later without having lost. */
+/** How many are in the second chance when a match of it begins: who plays in its round. */
 const leftIn = (matches: readonly Match[], m: Match) =>
   new Set(matches.filter((x) => x.slot.side === "second" && x.slot.round === m.slot.round).flatMap((x) => [x.a, x.b]))
     .size;
@@ -119,7 +119,7 @@ describe("a single elimination", () => {
 });
 
 describe("a corrected result", () => {
-  test("plays on as if it had been so from the start: what it names as standing stands, and the rest is played anew", () => {
+  test("plays on as if it had been so from the start: what it says stands, and the rest is played anew", () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 2, max: 24 }),

@@ -81,7 +81,7 @@ export interface Correction {
   readonly after: readonly Match[];
   /** Slots whose result stands. */
   readonly stands: readonly string[];
-  /** Slots whose result is not counted any more: others meet there now, or nobody. */
+  /** Slots whose result is not counted any more: others meet there now, or nobody; or another one counts again. */
   readonly void: readonly string[];
   /** Slots that were played and have to be played again, by those who meet there now. */
   readonly again: readonly string[];
@@ -104,11 +104,13 @@ export function correct(
 ): Correction {
   const before = play(slots, entries, results);
   const after = play(slots, entries, [...results, result]);
-  const changed = after.filter((m, i) => before[i]!.result !== null && m.slot.key !== result.slot);
-  const gone = changed.filter((m) => m.result === null);
+  const had = new Map(before.map((m) => [m.slot.key, m.result]));
+  const changed = after.filter((m) => had.get(m.slot.key) && m.slot.key !== result.slot);
+  const same = (m: Match) => had.get(m.slot.key) === m.result;
+  const gone = changed.filter((m) => !same(m));
   return {
     after,
-    stands: changed.filter((m) => m.result !== null).map((m) => m.slot.key),
+    stands: changed.filter(same).map((m) => m.slot.key),
     void: gone.map((m) => m.slot.key),
     again: gone.filter((m) => m.state === "ready" || m.state === "waits").map((m) => m.slot.key),
   };

@@ -93,8 +93,8 @@ function lateness(slot: Slot, double: boolean): number {
 
 /**
  * The places of those who are done with an elimination, by entry: 1, 2, 3, 4, then those who left in the same round
- * share theirs (5 to 6, 7 to 8, 9 to 12). Who is still in it, and who could still be joined by others of the same round,
- * has none yet.
+ * share theirs (5 to 6, 7 to 8, 9 to 12). Who is still in it, and who could still be joined by others of the same
+ * round, has none yet.
  * @example
  * placesOf(
  *   play(singleBracket(2), ["Alder", "Bramble"], [
@@ -110,6 +110,8 @@ export function placesOf(matches: readonly Match[]): Map<string, Finish> {
   const all = new Set<string>();
   for (const m of matches) {
     for (const e of [m.a, m.b]) if (e) all.add(e);
+    // Who has nobody to play against has the third place.
+    if (m === third && m.state === "bye" && m.winner) left.set(m.winner, lateness(m.slot, double) + 0.5);
     if (m.state !== "played") continue;
     const at = lateness(m.slot, double);
     // The last match that somebody lost, or was put out in, is where they leave.

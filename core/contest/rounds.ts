@@ -72,7 +72,7 @@ export function pairRound(
   return null;
 }
 
-/** Pairs from the top, each with the nearest in the order whom it has not met; goes back where the rest would not go up. */
+/** Pairs from the top, each with the nearest in the order whom it has not met; who is left over is fitted in. */
 function match(order: readonly Paired[]): [number, number][] | null {
   if (!order.length) return [];
   const met = order.map((e) => new Set(e.met));

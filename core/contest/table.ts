@@ -134,10 +134,11 @@ function rowOf(
         ...(byes ? [{ label: "byes, each as a win", value: String(byes) }] : []),
         ...of.own.map((r) => {
           const mine = r.a === entry;
+          const how = r.winner === entry ? "won" : r.outcome === "drawn" ? "drawn" : "lost";
           const [own, other] = r.score ? (mine ? r.score : [r.score[1], r.score[0]]) : ["", ""];
           return {
             label: `against ${mine ? r.b : r.a}`,
-            value: `${r.winner === entry ? "won" : r.outcome === "drawn" ? "drawn" : "lost"}${own && ` ${own} : ${other}`}`,
+            value: `${how}${own && ` ${own} : ${other}`}`,
           };
         }),
       ],

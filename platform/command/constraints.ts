@@ -14,6 +14,7 @@ export const broken: Readonly<Record<string, string>> = {
   event_project_id_name_key: "There is an event of this name.",
   gate_tick_item_id_team_id_person_id_key: "This is ticked already.",
   guest_link_secret_hash_key: "Please make the link again.",
+  match_result_number: "Another scorer recorded a match at the same moment. Send yours again.",
   membership_project_id_person_id_idx: "This student is in a team of the project already. Reload to see which.",
   milestone_check_milestone_id_team_id_person_id_key: "This is checked already.",
   milestone_project_id_title_key: "There is a milestone of this name.",

@@ -245,11 +245,12 @@ export interface Entry {
 export interface Event {
   id: Id<"event">;
   projectId: Id<"project">;
-  protocolVersionId: Id<"protocol_version">;
+  protocolVersionId: Id<"protocol_version"> | null;
   name: string;
   definition: unknown;
   state: In<"eventState">;
   version: number;
+  format: In<"eventFormat">;
 }
 
 export interface Evidence {
@@ -407,6 +408,22 @@ export interface KnownDevice {
   hash: string;
   linkId: Id<"guest_link">;
   at: string;
+}
+
+export interface MatchResult {
+  id: Id<"match_result">;
+  eventId: Id<"event">;
+  number: number;
+  slot: string;
+  aId: Id<"entry">;
+  bId: Id<"entry">;
+  outcome: In<"matchOutcome">;
+  winnerId: Id<"entry"> | null;
+  aScore: string | null;
+  bScore: string | null;
+  reason: string;
+  recordedBy: string;
+  recordedAt: string;
 }
 
 export interface Membership {

@@ -3,7 +3,8 @@ import { action } from "@/platform/command/perform";
 import { inspectEntry, scoreAttempt, voidAttempt } from "./commands/attempts";
 import { changeEntry, renameEvent } from "./commands/corrections";
 import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
-import { withdrawEntry, withdrawEvent } from "./withdrawals";
+import { drawRound, recordMatch, saveMatchEvent, seedByEvent, seedByHand } from "./commands/matches";
+import { withdrawEntry, withdrawEvent, withdrawMatch } from "./withdrawals";
 
 export const saveEventAction = action(saveEvent);
 
@@ -28,3 +29,15 @@ export const withdrawEntryAction = action(withdrawEntry);
 export const changeEntryAction = action(changeEntry);
 
 export const renameEventAction = action(renameEvent);
+
+export const saveMatchEventAction = action(saveMatchEvent);
+
+export const seedByEventAction = action(seedByEvent);
+
+export const seedByHandAction = action(seedByHand);
+
+export const drawRoundAction = action(drawRound);
+
+export const recordMatchAction = action(recordMatch);
+
+export const withdrawMatchAction = action(withdrawMatch);

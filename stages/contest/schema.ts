@@ -1,6 +1,14 @@
 import * as yup from "yup";
 import { noZero } from "@/core/run/protocol";
-import { inspectionState, placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
+import {
+  inspectionState,
+  matchFormat,
+  matchOutcome,
+  matchRule,
+  placeNumbering,
+  tieBreak,
+  tieRule,
+} from "@/core/vocabulary/contest";
 import { attemptMethod, better, enteredState, foulMethod } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
 import { optionalDecimal } from "@/platform/schema/fields";
@@ -42,6 +50,97 @@ export const eventDefinition = event.pick(["channel", "better", "ranking", "tieB
     .required(),
   resolution: optionalDecimal().nullable(),
   seed: yup.string().max(40).default(""),
+});
+
+const earns = (start: string) =>
+  c
+    .decimal()
+    .default(start)
+    .test("least", "A match earns nothing or more.", (v) => Number(v) >= 0);
+const measures = (v: unknown, x: { parent: { decides?: unknown } }) => x.parent.decides !== "measured" || !!v;
+
+/** An event in which two meet at a time. */
+export const matchEvent = yup.object({
+  projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  name: c.text(80),
+  format: c.oneOf(matchFormat).required(),
+  decides: c.oneOf(matchRule).required(),
+  games: yup
+    .number()
+    .typeError("A whole number of games.")
+    .integer("A whole number of games.")
+    .min(1)
+    .max(15, "At most 15 games.")
+    .default(1)
+    .test("odd", "An odd number of games, so that somebody wins: 3, 5 or 7.", (v, x) => {
+      const ends = x.parent.format === "single" || x.parent.format === "double";
+      return x.parent.decides !== "games" || !ends || (v ?? 1) % 2 === 1;
+    }),
+  secondFinal: yup.boolean().default(true),
+  third: yup.boolean().default(false),
+  rounds: yup
+    .number()
+    .typeError("A whole number of rounds.")
+    .integer("A whole number of rounds.")
+    .min(1, "At least one round.")
+    .max(15, "At most 15 rounds.")
+    .default(4),
+  win: earns("2"),
+  draw: earns("1"),
+  loss: earns("0"),
+  measure: c.optionalText(60).test("named", "Say what is measured, for example time.", measures),
+  unit: c.optionalText(20),
+  better: c.oneOf(better).default("less"),
+  resolution: optionalDecimal()
+    .test("needed", "Give the instrument's resolution, for example 0.1.", measures)
+    .test("above", "More than zero.", (v) => !v || Number(v) > 0),
+});
+
+/** The rules of an event of matches as they are kept. */
+export const matchDefinition = yup.object({
+  decides: c.oneOf(matchRule).required(),
+  games: yup.number().integer().min(1).max(15).required(),
+  secondFinal: yup.boolean().required(),
+  third: yup.boolean().required(),
+  rounds: yup.number().integer().min(1).max(15).required(),
+  points: yup.object({ win: c.decimal(), draw: c.decimal(), loss: c.decimal() }).required(),
+  measured: yup
+    .object({ name: c.text(60), unit: c.optionalText(20), better: c.oneOf(better).required(), resolution: c.decimal() })
+    .nullable()
+    .default(null),
+});
+
+/** Seeds in the order of another event's standings. */
+export const seedByEvent = yup.object({ id: c.id(), version: c.version(), from: c.id() });
+
+/** Seeds by hand: the entries, the first seed first. */
+export const seedByHand = yup.object({
+  id: c.id(),
+  version: c.version(),
+  entries: c.ids(64).test("once", "Each entry stands once.", (v) => new Set(v).size === (v ?? []).length),
+});
+
+/** How a match ended. */
+export const matchResult = yup.object({
+  /** Made by the scorer's device: a retry has the effect of one. */
+  id: c.id(),
+  eventId: c.id(),
+  slot: c.text(20),
+  a: c.id(),
+  b: c.id(),
+  outcome: c.oneOf(matchOutcome).required(),
+  /** Which of the two has won, where neither a score says it. */
+  winner: yup.string().oneOf(["a", "b"]).nullable().default(null),
+  aScore: optionalDecimal(),
+  bScore: optionalDecimal(),
+  reason: c
+    .optionalText(300)
+    .test("why", "Say why, in a few words.", (v, x) => !["disqualified", "neither"].includes(x.parent.outcome) || !!v),
+  /** It replaces what was recorded of this match; whoever sends it has seen which results are void by it. */
+  corrects: yup.boolean().default(false),
+  voids: yup.array(c.text(20)).max(200).default([]),
 });
 
 export const eventId = yup.object({ id: c.id() });

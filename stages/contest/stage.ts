@@ -6,6 +6,7 @@ import { contestActs } from "./acts";
 import * as attempts from "./commands/attempts";
 import * as corrections from "./commands/corrections";
 import * as events from "./commands/events";
+import * as matches from "./commands/matches";
 import { standingsTable } from "./standings-csv";
 import * as withdrawals from "./withdrawals";
 
@@ -31,7 +32,7 @@ export const contest: Stage = {
   name: "Contest",
   pages: [{ label: "Contest", path: "/contest" }],
   shows: ["contest", "build"],
-  commands: [attempts, corrections, events, withdrawals],
+  commands: [attempts, corrections, events, matches, withdrawals],
   stratum,
   downloads: { standings: { act: contestActs.read, make: standingsTable } },
 };

@@ -2,7 +2,7 @@ import "server-only";
 import { refuse } from "@/platform/command/command";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { contestActs } from "./acts";
-import { ofEntry } from "./queries/whose";
+import { ofEntry, ofMatch } from "./queries/whose";
 
 const confirmed = "The result of this event is confirmed. Reopen it first.";
 
@@ -28,9 +28,37 @@ export const withdrawEntry = withdrawal({
   subject: ofEntry,
   label: "(SELECT name FROM team WHERE id = x.team_id) || ' in ' || (SELECT name FROM event WHERE id = x.event_id)",
   async refuse(sql, id) {
+    if ((await sql`SELECT FROM match_result WHERE ${id} IN (a_id, b_id)`).length)
+      refuse(
+        "Its matches are on record. Record its next match as one that the other won by walkover or disqualification.",
+      );
     if (
       (await sql`SELECT FROM entry n JOIN event e ON e.id = n.event_id WHERE n.id = ${id} AND e.state = 'confirmed'`)
         .length
+    )
+      refuse(confirmed);
+  },
+  needsReason: true,
+});
+
+/** What was recorded of a match is taken out: it is to be played, or what was recorded of it before counts again. */
+export const withdrawMatch = withdrawal({
+  name: "withdrawMatch",
+  kind: "match",
+  table: "match_result",
+  act: contestActs.edit,
+  subject: ofMatch,
+  label:
+    "(SELECT name FROM event WHERE id = x.event_id) || ': ' || " +
+    "(SELECT t.name FROM entry n JOIN team t ON t.id = n.team_id WHERE n.id = x.a_id) || ' and ' || " +
+    "(SELECT t.name FROM entry n JOIN team t ON t.id = n.team_id WHERE n.id = x.b_id)",
+  async refuse(sql, id) {
+    if (
+      (
+        await sql`
+          SELECT FROM match_result m JOIN event e ON e.id = m.event_id WHERE m.id = ${id} AND e.state = 'confirmed'
+        `
+      ).length
     )
       refuse(confirmed);
   },

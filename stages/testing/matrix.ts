@@ -1,21 +1,9 @@
 import { randomUUID } from "node:crypto";
 import { packed } from "@/stages/bench/view/samples";
 import { definition } from "./definition";
-import { rubric, type World } from "./world";
-
-export type Role =
-  | "owner"
-  | "co"
-  | "teammate"
-  | "other team"
-  | "stranger"
-  | "outside instructor"
-  | "client"
-  | "reviewer"
-  | "judge"
-  | "scorer"
-  | "board"
-  | "nobody";
+import { contest } from "./matrix-contest";
+import type { Line, Role } from "./role";
+import { rubric } from "./world";
 
 export const roles: Role[] = [
   "owner",
@@ -41,10 +29,8 @@ const members: Role[] = ["owner", "co", "teammate", "other team"];
 /** Whoever is signed in, on what is their own. */
 const persons: Role[] = [...members, "stranger", "outside instructor"];
 
-const scoring: Role[] = ["owner", "co", "judge", "scorer"];
-
 // For every command: a fitting input on a world, and who may do it there. Written beside, not derived from, the rules.
-export const table: Record<string, { input: (w: World) => object; may: Role[] }> = {
+export const table: Record<string, Line> = {
   createProject: {
     may: ["owner", "co", "outside instructor"],
     input: () => ({
@@ -333,29 +319,7 @@ export const table: Record<string, { input: (w: World) => object; may: Role[] }>
     may: ["teammate"],
     input: (w) => ({ id: w.entryOfNotebook, version: 1, text: "Today.", reason: "typo" }),
   },
-  saveEvent: {
-    may: staff,
-    input: (w) => ({
-      projectId: w.projectId,
-      name: "E2",
-      protocolId: w.protocol,
-      channel: "Q",
-      better: "more",
-      school: "best",
-      n: 3,
-      foul: "out",
-      ranking: "competition",
-      ties: "digits",
-      seed: "1",
-    }),
-  },
-  refreshEntries: { may: staff, input: (w) => ({ id: w.event }) },
-  drawRunOrder: { may: staff, input: (w) => ({ id: w.event, version: 1, seed: "7" }) },
-  confirmEvent: { may: staff, input: (w) => ({ id: w.event, version: 1 }) },
-  reopenEvent: { may: staff, input: (w) => ({ id: w.event, version: 1, reason: "x" }) },
-  inspectEntry: { may: scoring, input: (w) => ({ entryId: w.entry, version: 1, outcome: "passed" }) },
-  scoreAttempt: { may: scoring, input: (w) => ({ id: randomUUID(), entryId: w.entry, state: "foul" }) },
-  voidAttempt: { may: [], input: () => ({ id: randomUUID(), version: 1, reason: "x" }) },
+  ...contest,
   previewRoster: { may: staff, input: (w) => ({ projectId: w.projectId, text: "Name\nX" }) },
   importRoster: { may: staff, input: (w) => ({ projectId: w.projectId, rows: [{ name: "New One", section: "3" }] }) },
   giveLogin: {

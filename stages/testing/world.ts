@@ -17,7 +17,9 @@ import { markPiece, savePiece } from "@/stages/builds/commands/pieces";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { openSelection } from "@/stages/concepts/commands/selection";
 import { saveEvent } from "@/stages/contest/commands/events";
+import { recordMatch, saveMatchEvent, seedByHand } from "@/stages/contest/commands/matches";
 import { eventsOf } from "@/stages/contest/queries/events";
+import { matchEventsOf } from "@/stages/contest/queries/matches";
 import { saveScheme } from "@/stages/grades/commands";
 import { openSource, writeNote } from "@/stages/needs/commands/notes";
 import { draftQuestion } from "@/stages/needs/commands/questions";
@@ -58,6 +60,18 @@ export const rubric = [
 
 export type World = Awaited<ReturnType<typeof makeProject>>;
 
+/** An event of matches between the teams that there are, seeded by name; its first match was a walkover. */
+async function aRace(boss: Actor, projectId: string) {
+  const { id: race } = await ok(saveMatchEvent, boss, { projectId, name: "Race", format: "double", decides: "first" });
+  const racers = (await matchEventsOf(projectId))[0]!.entries.map((n) => n.id as string);
+  await ok(seedByHand, boss, { id: race, version: 1, entries: racers });
+  const match = randomUUID();
+  const [one, other] = racers as [string, string];
+  const walkover = { outcome: "walkover", winner: "a", reason: "Late bus" };
+  await ok(recordMatch, boss, { id: match, eventId: race, slot: "M1-1", a: one, b: other, ...walkover });
+  return { race, racers, match };
+}
+
 /** A project with two teams and one of every kind of record. */
 export async function makeProject(owner: Actor, title: string) {
   const { projectId, slug, sectionIds } = await ok(createProject, owner, {
@@ -78,6 +92,7 @@ export async function makeProject(owner: Actor, title: string) {
   const pupils = await studentsOf(projectId);
   const a = (await ok(createTeam, boss, { projectId, name: "Alder", sectionId: sectionIds[0] })).id;
   const b = (await ok(createTeam, boss, { projectId, name: "Bramble", sectionId: sectionIds[0] })).id;
+  const race = await aRace(boss, projectId);
   await ok(moveStudent, boss, { projectId, personId: pupils[0]!.id, teamId: a, role: "lead" });
   await ok(moveStudent, boss, { projectId, personId: pupils[1]!.id, teamId: b, role: "lead" });
   const protocol = (await ok(saveProtocol, boss, { projectId, name: "Lift test", definition })).id;
@@ -355,6 +370,7 @@ export async function makeProject(owner: Actor, title: string) {
     spare,
     off: off!.id,
     event,
+    ...race,
     entry: entries.find((e) => e.teamId === a)!.id,
     concept,
   };

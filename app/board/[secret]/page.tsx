@@ -1,6 +1,12 @@
 import { LinkBoardScreen } from "@/stages/contest/screens/link-board";
 
 export const metadata = { title: "Board", robots: { index: false } };
-export default async function Page({ params }: { params: Promise<{ secret: string }> }) {
-  return <LinkBoardScreen secret={(await params).secret} />;
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ secret: string }>;
+  searchParams: Promise<{ event?: string }>;
+}) {
+  return <LinkBoardScreen secret={(await params).secret} event={(await searchParams).event} />;
 }

@@ -1,6 +1,12 @@
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
 
 export const metadata = { title: "Board" };
-export default async function Page({ params }: { params: Promise<{ project: string }> }) {
-  return <OwnBoardScreen slug={(await params).project} />;
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ project: string }>;
+  searchParams: Promise<{ event?: string }>;
+}) {
+  return <OwnBoardScreen slug={(await params).project} event={(await searchParams).event} />;
 }

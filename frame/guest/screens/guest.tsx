@@ -6,7 +6,6 @@ import { db } from "@/platform/db/db";
 import { writeDatesAs } from "@/platform/pages/dates";
 import { projectUnits } from "@/platform/project/settings";
 import { currentGuest } from "@/platform/sign-in/cookies";
-import type { ScoredEvent } from "@/stages/contest/queries/events";
 import { Empty } from "@/ui/page";
 import { ClientSurface } from "./client";
 import { ReviewSurface } from "./review";
@@ -26,8 +25,8 @@ export async function GuestScreen({
   scoring,
 }: {
   review?: string;
-  /** How an event is scored: given by the route, which may use the contest's screens. */
-  scoring: (event: ScoredEvent, project: string) => ReactNode;
+  /** What is scored in a project: given by the route, which may use the contest's screens. */
+  scoring: (project: string) => ReactNode;
 }) {
   const guest = await currentGuest();
   if (guest.kind !== "guest")

@@ -8,6 +8,7 @@ import { checkVersion, command, found, projectOf, refuse } from "@/platform/comm
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
 import { eventsOf } from "../queries/events";
+import { matchEventsOf } from "../queries/matches";
 import * as s from "../schema";
 
 const ofEvent = (sql: Tx, id: string) => projectOf(sql, "event", id);
@@ -57,7 +58,7 @@ export const saveEvent = command({
         SELECT
           version, name, EXISTS (SELECT FROM run r JOIN entry n ON n.id = r.entry_id WHERE n.event_id = e.id) AS scored
         FROM event e
-        WHERE id = ${id} AND project_id = ${input.projectId} FOR UPDATE
+        WHERE id = ${id} AND project_id = ${input.projectId} AND format = 'attempts' FOR UPDATE
       `;
       checkVersion(found(e, "This event"), input.version, { name: "Name" }, input, e!);
       if (e!.scored)
@@ -82,7 +83,8 @@ export const saveEvent = command({
   },
 });
 
-async function enterTeams(sql: Tx, projectId: string, eventId: string): Promise<void> {
+/** Every team of a project enters an event with its newest build; who was inspected keeps its own. */
+export async function enterTeams(sql: Tx, projectId: string, eventId: string): Promise<void> {
   const teams = await sql<{ id: row.Team["id"]; buildId: string | null }[]>`
     SELECT t.id, (SELECT b.id FROM build b WHERE b.team_id = t.id ORDER BY b.number DESC LIMIT 1) AS build_id
     FROM team t
@@ -124,17 +126,20 @@ export const drawRunOrder = command({
     >`
       SELECT
         version, project_id, name,
-        EXISTS (SELECT FROM run r JOIN entry n ON n.id = r.entry_id WHERE n.event_id = e.id) AS scored
+        EXISTS (SELECT FROM run r JOIN entry n ON n.id = r.entry_id WHERE n.event_id = e.id)
+          OR EXISTS (SELECT FROM match_result m WHERE m.event_id = e.id)
+          OR EXISTS (SELECT FROM draw w WHERE w.project_id = e.project_id AND w.purpose = 'round of ' || e.id) AS scored
       FROM event e
       WHERE id = ${input.id} FOR UPDATE
     `;
     checkVersion(found(e, "This event"), input.version, {}, {}, {});
-    if (e!.scored) refuse("Attempts have been scored: the order stays.");
+    if (e!.scored) refuse("It has begun: the order stays.");
     const entries = await sql<{ id: row.Entry["id"]; team: row.Team["name"] }[]>`
       SELECT n.id, t.name AS team
       FROM entry n
       JOIN team t ON t.id = n.team_id
-      WHERE n.event_id = ${input.id}
+      JOIN event e ON e.id = n.event_id
+      WHERE n.event_id = ${input.id} AND (e.format = 'attempts' OR n.inspection <> 'turned away')
       ORDER BY t.name, n.id
     `;
     if (!entries.length) refuse("No team has entered yet.");
@@ -157,6 +162,18 @@ export const drawRunOrder = command({
     });
   },
 });
+
+/** What is confirmed: every place with what it came from; of matches nobody's place may be open. */
+async function resultOf(sql: Tx, projectId: string, id: string) {
+  const measured = (await eventsOf(projectId, sql)).find((x) => x.id === id);
+  if (measured)
+    return measured.standings.map((x) => ({ team: x.name, place: x.place, counted: x.counted, points: x.points }));
+  const { standings } = (await matchEventsOf(projectId, sql)).find((x) => x.id === id)!;
+  const open = standings.filter((x) => x.place === null).map((x) => x.name);
+  if (open.length)
+    refuse(`It is not played to its end: ${open.join(", ")} ${open.length === 1 ? "has" : "have"} no place.`);
+  return standings.map((x) => ({ team: x.name, place: x.place, won: x.won, lost: x.lost, points: x.points }));
+}
 
 /** Confirms an event's result; it never changes silently afterwards. */
 export const confirmEvent = command({
@@ -182,9 +199,7 @@ export const confirmEvent = command({
     );
     if (e!.state !== "running")
       refuse(e!.state === "confirmed" ? "The result is confirmed already." : "No attempt has been scored yet.");
-    const result = (await eventsOf(e!.projectId, sql))
-      .find((x) => x.id === input.id)!
-      .standings.map((x) => ({ team: x.name, place: x.place, counted: x.counted, points: x.points }));
+    const result = await resultOf(sql, e!.projectId, input.id);
     await sql`UPDATE event SET state = 'confirmed', version = version + 1 WHERE id = ${input.id}`;
     audit({ type: "event", id: input.id, label: `${e!.name} confirmed`, after: result });
   },

@@ -1,9 +1,10 @@
 import type { CSSProperties } from "react";
 import { formatNumber } from "@/core/quantity/quantity";
 import { cx } from "@/ui/classes";
-import { LiveRefresh } from "@/ui/live";
 import type { ContestEvent } from "../queries/events";
-import { AsOf, Clock } from "./buttons";
+import type { MatchEvent } from "../queries/matches";
+import { onBoard } from "../view/board";
+import { BoardFrame, MatchBoard } from "./match-board";
 
 /**
  * The board on a second screen: standings of the running event, who is next, everything readable from the back row.
@@ -12,17 +13,22 @@ import { AsOf, Clock } from "./buttons";
 export function Board({
   title,
   events,
+  matches,
+  wanted,
   liveUrl,
   since,
 }: {
   title: string;
   events: ContestEvent[];
+  matches: readonly MatchEvent[];
+  /** The event that it was asked to show; else the one that runs. */
+  wanted?: string;
   liveUrl: string;
   /** The number of the last notice that it knows of. */
   since: number;
 }) {
-  const event =
-    events.find((e) => e.state === "running") ?? events.findLast((e) => e.state === "confirmed") ?? events[0];
+  const { event, race } = onBoard(events, matches, wanted);
+  if (race) return <MatchBoard title={title} event={race} liveUrl={liveUrl} since={since} />;
   const d = event?.definition;
   const next = event && event.state !== "confirmed" ? upNext(event) : [];
   const scored = event?.entries.reduce((n, e) => n + e.taken, 0) ?? 0;
@@ -31,39 +37,30 @@ export function Board({
     : 0;
   const ties = event ? tieWords(event) : "";
   return (
-    <main className="flex min-h-dvh flex-col bg-[#1e1b18] px-[2.3vw] py-[2.2vw] text-[#f6f1e8]">
-      <header className="flex items-start justify-between gap-8">
-        <div>
-          <h1 className="text-[clamp(24px,2.7vw,60px)] [font-stretch:112%]">{title}</h1>
-          <p className="text-[clamp(14px,1.35vw,30px)] text-[#b9aea0]">
-            {event ? (
+    <BoardFrame
+      title={title}
+      says={
+        event ? (
+          <>
+            {event.name}
+            {event.state === "confirmed" ? " · final result" : ` · attempt ${Math.min(scored + 1, total)} of ${total}`}
+            {next[0] && (
               <>
-                {event.name}
-                {event.state === "confirmed"
-                  ? " · final result"
-                  : ` · attempt ${Math.min(scored + 1, total)} of ${total}`}
-                {next[0] && (
-                  <>
-                    {" "}
-                    · next: <strong className="text-[#E39A7C]">{next[0]}</strong>
-                    {next[1] && <>, then {next[1]}</>}
-                  </>
-                )}
+                {" "}
+                · next: <strong className="text-[#E39A7C]">{next[0]}</strong>
+                {next[1] && <>, then {next[1]}</>}
               </>
-            ) : (
-              "The contest has no event yet."
             )}
-          </p>
-        </div>
-        <div className="text-right">
-          <Clock />
-          <p className="text-[clamp(11px,0.95vw,22px)] text-[#b9aea0]">
-            {event?.orderSeed && `run order drawn with seed ${event.orderSeed} `}
-            <AsOf at={new Date().toISOString()} />
-            <LiveRefresh url={liveUrl} since={since} dark shows={["contest", "team"]} />
-          </p>
-        </div>
-      </header>
+          </>
+        ) : (
+          "The contest has no event yet."
+        )
+      }
+      seed={event?.orderSeed ? `run order drawn with seed ${event.orderSeed}` : ""}
+      foot={ties}
+      liveUrl={liveUrl}
+      since={since}
+    >
       {event && d && (
         <table
           // The rows share the height that there is: eight teams fill a projector, thirty still stand on it.
@@ -113,8 +110,7 @@ export function Board({
           </tbody>
         </table>
       )}
-      <footer className="mt-auto pt-[1.5vw] text-[clamp(12px,1.1vw,26px)] text-[#b9aea0]">{ties}</footer>
-    </main>
+    </BoardFrame>
   );
 }
 

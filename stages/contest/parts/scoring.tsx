@@ -4,6 +4,7 @@ import { runState } from "@/core/vocabulary/runs";
 import { cx } from "@/ui/classes";
 import type { LimitCheck } from "../queries/attempts";
 import type { ScoredEvent } from "../queries/events";
+import { overOf } from "../view/attempts";
 import { WithdrawEntry } from "./buttons";
 import { ChangeEntry } from "./correct-forms";
 import { InspectForm } from "./inspect-form";
@@ -129,7 +130,7 @@ export function Scoring({
                     version={n.version}
                     outcome={n.inspection}
                     note={n.inspectionNote}
-                    over={checks.filter((c) => c.status.value === "not met").map((c) => `${c.label} (${c.code})`)}
+                    over={overOf(limits, n.buildId)}
                     via={via}
                   />
                 </>

@@ -1,4 +1,5 @@
 import "server-only";
+import { type MatchStanding, matchStandings } from "@/core/contest/matches";
 import { type EventDefinition, type Standing, standings } from "@/core/contest/standings";
 import { fromSi } from "@/core/quantity/quantity";
 import { assessRun } from "@/core/run/assess";
@@ -6,6 +7,8 @@ import type { ProtocolDefinition } from "@/core/run/protocol";
 import { db, inTransaction, type Tx } from "@/platform/db/db";
 import { type Difference, differences, stable } from "@/platform/kept/differences";
 import { runsOf, type StoredRun } from "@/stages/bench/queries/runs";
+import { seeded } from "../view/seeds";
+import { matchFactsOf } from "./match-facts";
 
 interface Scored {
   readonly definition: EventDefinition;
@@ -28,12 +31,12 @@ interface Computed {
   readonly eventId: string;
   readonly name: string;
   readonly version: number;
-  readonly standings: readonly Standing[];
+  readonly standings: readonly (Standing | MatchStanding)[];
 }
 
 /** The standings of a project's events as they come out of the facts now; for renewing and for checking. */
 async function computeStandings(sql: Tx, projectId: string): Promise<Computed[]> {
-  const [events, entries, runs] = await Promise.all([
+  const [events, entries, runs, matches] = await Promise.all([
     sql<(Scored & { id: string; name: string; version: number })[]>`
       SELECT e.id, e.name, e.version, e.definition, v.definition AS protocol_definition
       FROM event e
@@ -59,8 +62,20 @@ async function computeStandings(sql: Tx, projectId: string): Promise<Computed[]>
       ORDER BY n.run_order NULLS LAST, t.name
     `,
     runsOf(projectId, { place: "contest" }, sql),
+    matchFactsOf(projectId, sql),
   ]);
-  return events.map((event) => ({
+  const ofMatches = matches.map((e) => ({
+    eventId: e.id,
+    name: e.name,
+    version: e.version,
+    standings: matchStandings(
+      { ...e.definition, format: e.format },
+      seeded(e.entries).map((n) => ({ id: n.id, name: n.team })),
+      e.results,
+      e.drawn,
+    ),
+  }));
+  const measured = events.map((event) => ({
     eventId: event.id,
     name: event.name,
     version: event.version,
@@ -80,6 +95,7 @@ async function computeStandings(sql: Tx, projectId: string): Promise<Computed[]>
         })),
     ),
   }));
+  return [...measured, ...ofMatches];
 }
 
 /** Computes the standings anew where a fact of them changed. */

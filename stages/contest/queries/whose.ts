@@ -9,3 +9,11 @@ export const ofEntry = async (sql: Tx, id: string) => {
   >`SELECT e.project_id FROM entry n JOIN event e ON e.id = n.event_id WHERE n.id = ${id}`;
   return e ? { project: e.projectId } : null;
 };
+
+/** The project that a recorded match is of. */
+export const ofMatch = async (sql: Tx, id: string) => {
+  const [e] = await sql<
+    { projectId: row.Event["projectId"] }[]
+  >`SELECT e.project_id FROM match_result m JOIN event e ON e.id = m.event_id WHERE m.id = ${id}`;
+  return e ? { project: e.projectId } : null;
+};

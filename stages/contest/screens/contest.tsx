@@ -1,26 +1,35 @@
+import { redirect } from "next/navigation";
 import { describeRule } from "@/core/points/rule";
 import { attemptMethod } from "@/core/vocabulary/runs";
 import { proposedSeed } from "@/platform/draw/seed";
 import { longDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries/runs";
-import Link from "@/ui/link";
 import { Caution, Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { contestActs } from "../acts";
 import { ConfirmButton, RefreshButton, WithdrawEvent } from "../parts/buttons";
 import { RenameEvent } from "../parts/correct-forms";
 import { DrawForm } from "../parts/draw-form";
+import { EventNav, eventHref } from "../parts/event-nav";
 import { ReopenForm } from "../parts/reopen-form";
 import { Scoring } from "../parts/scoring";
 import { StandingsTable } from "../parts/standings-table";
 import { requirementLimits } from "../queries/attempts";
 import { contestOf } from "../queries/events";
+import { eventNames } from "../queries/matches";
 
 /** The contest: events with inspection, run order, attempts and standings. */
 export async function ContestScreen({ slug, event: wanted }: { slug: string; event?: string }) {
   const { frame, staff } = await projectPage(slug, contestActs.read);
   const p = frame.project;
-  const [events, limits, protocols] = await Promise.all([contestOf(p.id), requirementLimits(p.id), protocolsOf(p.id)]);
+  const [events, limits, protocols, names] = await Promise.all([
+    contestOf(p.id),
+    requirementLimits(p.id),
+    protocolsOf(p.id),
+    eventNames(p.id),
+  ]);
+  const other = names.find((e) => e.format !== "attempts");
+  if (!events.length && other) redirect(eventHref(slug, other));
   const event = events.find((e) => e.id === wanted) ?? events.find((e) => e.state === "running") ?? events[0];
   const base = `/p/${slug}/contest`;
   if (!event)
@@ -36,9 +45,12 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
                 Set up an event
               </LinkButton>
             ) : (
-              <LinkButton href={`/p/${slug}/bench/protocol`} look="main">
-                Write a protocol first
-              </LinkButton>
+              <>
+                <LinkButton href={`/p/${slug}/bench/protocol`} look="main">
+                  Write a protocol first
+                </LinkButton>{" "}
+                <LinkButton href={`${base}/matches/edit`}>Or set up matches</LinkButton>
+              </>
             ))
           }
         >
@@ -58,21 +70,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
   return (
     <>
       <PageHead title={event.name} note={`${event.protocol} · ${rules} · ${event.state}`}>
-        {events.length > 1 && (
-          <nav aria-label="Event" className="text-soft">
-            {events.map((e, i) => (
-              <span key={e.id}>
-                {i > 0 && " · "}
-                <Link
-                  href={`${base}?event=${e.id}`}
-                  className={e.id === event.id ? "font-[650] text-ink" : "hover:text-ink"}
-                >
-                  {e.name}
-                </Link>
-              </span>
-            ))}
-          </nav>
-        )}
+        <EventNav slug={slug} events={names} chosen={event.id} />
         <LinkButton href={`/p/${slug}/csv/standings`} download>
           CSV
         </LinkButton>

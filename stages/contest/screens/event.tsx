@@ -24,9 +24,12 @@ export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
         <Empty
           title="An event is measured under a protocol"
           action={
-            <LinkButton href={`/p/${slug}/bench/protocol`} look="main">
-              Write a protocol
-            </LinkButton>
+            <>
+              <LinkButton href={`/p/${slug}/bench/protocol`} look="main">
+                Write a protocol
+              </LinkButton>{" "}
+              <LinkButton href={`/p/${slug}/contest/matches/edit`}>Or set up matches</LinkButton>
+            </>
           }
         >
           So that the contest measures the same way as the bench did.
@@ -36,7 +39,9 @@ export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
   const d = e?.definition;
   return (
     <>
-      <PageHead title={e ? e.name : "New event"} note="The rules are fixed once the first attempt is scored." />
+      <PageHead title={e ? e.name : "New event"} note="The rules are fixed once the first attempt is scored.">
+        {!e && <LinkButton href={`/p/${slug}/contest/matches/edit`}>Two at a time instead: matches</LinkButton>}
+      </PageHead>
       <EventForm
         projectId={p.id}
         slug={slug}

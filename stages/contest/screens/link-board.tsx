@@ -4,9 +4,10 @@ import type * as row from "@/platform/db/rows";
 import { guestActor } from "@/platform/sign-in/actors";
 import { Board } from "../parts/board";
 import { eventsOf } from "../queries/events";
+import { matchEventsOf } from "../queries/matches";
 
 /** The board by a guest link: its secret is all it takes, and all it shows is the contest. */
-export async function LinkBoardScreen({ secret }: { secret: string }) {
+export async function LinkBoardScreen({ secret, event }: { secret: string; event?: string }) {
   const guest = await guestActor(secret);
   if (guest.kind !== "guest" || guest.role !== "board") notFound();
   const [p] = await db()<{ title: row.Project["title"]; notices: number }[]>`
@@ -14,10 +15,13 @@ export async function LinkBoardScreen({ secret }: { secret: string }) {
     FROM project
     WHERE id = ${guest.project}
   `;
+  const [events, matches] = await Promise.all([eventsOf(guest.project), matchEventsOf(guest.project)]);
   return (
     <Board
       title={`${p?.title ?? ""} contest`}
-      events={await eventsOf(guest.project)}
+      events={events}
+      matches={matches}
+      wanted={event}
       since={p?.notices ?? 0}
       liveUrl={`/api/live?board=${secret}`}
     />

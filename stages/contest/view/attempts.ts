@@ -23,3 +23,9 @@ export function checkLimits(
     return [{ code: r.code, label: r.measure === "envelope" ? "size" : r.measure, status: statusOf(limit, seen, []) }];
   });
 }
+
+/** The limits that a build does not keep, as the inspection names them. */
+export const overOf = (limits: ReadonlyMap<string, readonly LimitCheck[]>, buildId: string | null): string[] =>
+  ((buildId && limits.get(buildId)) || [])
+    .filter((c) => c.status.value === "not met")
+    .map((c) => `${c.label} (${c.code})`);

@@ -99,18 +99,31 @@ export async function carryPlan(
 export async function carryEvents(c: Carry, protocols: Ids): Promise<Ids> {
   const ids = new Map<string, string>();
   const events = await c.sql<
-    { id: row.Event["id"]; name: row.Event["name"]; definition: EventDefinition; protocolId: string }[]
+    {
+      id: row.Event["id"];
+      name: row.Event["name"];
+      format: row.Event["format"];
+      definition: EventDefinition;
+      protocolId: string | null;
+    }[]
   >`
-    SELECT e.id, e.name, e.definition, v.protocol_id
+    SELECT e.id, e.name, e.format, e.definition, v.protocol_id
     FROM event e
-    JOIN protocol_version v ON v.id = e.protocol_version_id
+    LEFT JOIN protocol_version v ON v.id = e.protocol_version_id
     WHERE e.project_id = ${c.from}
     ORDER BY e.id
   `;
   for (const e of events) {
-    const protocol = protocols.get(e.protocolId);
-    if (!protocol) continue;
+    const protocol = e.protocolId === null ? null : protocols.get(e.protocolId);
+    if (protocol === undefined) continue;
     ids.set(e.id, newId());
+    if (protocol === null) {
+      await c.sql`
+        INSERT INTO event (id, project_id, name, format, definition)
+        VALUES (${ids.get(e.id)!}, ${c.to}, ${e.name}, ${e.format}, ${c.sql.json(e.definition as never)})
+      `;
+      continue;
+    }
     await c.sql`
       INSERT INTO event (id, project_id, protocol_version_id, name, definition)
       SELECT ${ids.get(e.id)!}, ${c.to}, id, ${e.name}, ${c.sql.json(e.definition as never)}

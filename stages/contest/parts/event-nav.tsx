@@ -1,0 +1,24 @@
+import { LinkChoice } from "@/ui/link-choice";
+
+/** The events of a contest, whatever their format, each on the page that shows it. */
+export const EventNav = ({
+  slug,
+  events,
+  chosen,
+}: {
+  slug: string;
+  events: readonly { id: string; name: string; format: string }[];
+  chosen: string;
+}) =>
+  events.length > 1 && (
+    <LinkChoice
+      label="Event"
+      options={events.map((e) => ({ value: e.id, label: e.name }))}
+      chosen={chosen}
+      hrefOf={(id) => eventHref(slug, events.find((e) => e.id === id)!)}
+    />
+  );
+
+/** Where an event is shown. */
+export const eventHref = (slug: string, event: { id: string; format: string }): string =>
+  `/p/${slug}/contest${event.format === "attempts" ? "" : "/matches"}?event=${event.id}`;

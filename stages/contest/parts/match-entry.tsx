@@ -1,0 +1,157 @@
+"use client";
+
+import { useRef, useState } from "react";
+import type { MatchRules } from "@/core/contest/matches";
+import { type Send, useOutbox } from "@/ui/outbox";
+import { buttonClass } from "@/ui/page";
+import { useReady } from "@/ui/ready";
+import { Waiting } from "@/ui/waiting";
+import { recordMatchAction } from "../actions";
+import type { Playable } from "../view/lives";
+import { OddEnd } from "./match-odd";
+
+interface Sent {
+  readonly id: string;
+  readonly eventId: string;
+  readonly slot: string;
+  readonly a: string;
+  readonly b: string;
+  readonly outcome: "won" | "drawn";
+  readonly winner: "a" | "b" | null;
+  readonly aScore: string;
+  readonly bScore: string;
+}
+
+const known: readonly string[] = [];
+
+/** How one match ended: a press for who has won, or the score of each. What waits for the network is kept and sent. */
+export function MatchEntry({
+  eventId,
+  match,
+  rules,
+  via,
+  large = false,
+}: {
+  eventId: string;
+  match: Playable;
+  rules: Pick<MatchRules, "format" | "decides" | "games" | "measured">;
+  via?: "guest";
+  large?: boolean;
+}) {
+  const ready = useReady();
+  const mine = useRef("");
+  const [score, setScore] = useState<[string, string]>(["", ""]);
+  const [note, setNote] = useState<{ bad: boolean; text: string } | null>(null);
+  const send: Send = (input, envelope) => recordMatchAction(input, { ...envelope, via });
+  const box = useOutbox<Sent>(`match.${eventId}.${match.slot}`, send, known, {
+    answered(sent, r) {
+      const own = mine.current === sent.id;
+      if (own) mine.current = "";
+      if (r.ok) return setNote({ bad: false, text: `${match.teams.join(" and ")}: saved.` });
+      if (!own) return;
+      box.drop(sent.id);
+      setNote({ bad: true, text: r.message ?? "" });
+    },
+    waits(sent) {
+      if (mine.current === sent.id) mine.current = "";
+      setNote({ bad: false, text: "No connection: this result waits and is sent by itself." });
+    },
+  });
+  const scored = rules.decides === "games" || rules.decides === "measured";
+  const add = (winner: "a" | "b" | null) => {
+    if (mine.current || box.waiting.length) return;
+    if (scored && score.some((x) => !/^-?\d+([.,]\d+)?$/.test(x.trim())))
+      return setNote({
+        bad: true,
+        text: `Write ${rules.decides === "games" ? "the games" : "the value"} of each as a number.`,
+      });
+    setNote(null);
+    mine.current = crypto.randomUUID();
+    const [aScore, bScore] = score.map((x) => x.trim().replace(",", ".")) as [string, string];
+    const { slot, a, b } = match;
+    const outcome = winner || scored ? "won" : "drawn";
+    box.add({ id: mine.current, eventId, slot, a, b, outcome, winner, aScore, bScore });
+  };
+  const size = large ? "min-h-13 px-5 text-[16px]" : "";
+  const unit = rules.decides === "measured" ? rules.measured?.unit : "games";
+  return (
+    <section aria-label={`${match.title}: ${match.teams.join(" against ")}`} className="border-b border-line py-2.5">
+      <p className="mb-1.5">
+        <span className={large ? "text-[17px] font-[650]" : "font-[650]"}>{match.teams.join(" against ")}</span>{" "}
+        <span className="text-sm text-soft">{match.title}</span>
+      </p>
+      {match.waiting.length > 0 ? (
+        <p className="text-sm text-ochre-deep">
+          {match.waiting.join(" and ")} {match.waiting.length === 1 ? "has" : "have"} not passed inspection.
+        </p>
+      ) : scored ? (
+        <form
+          className="flex flex-wrap items-end gap-2.5"
+          onSubmit={(e) => {
+            e.preventDefault();
+            add(null);
+          }}
+        >
+          {match.teams.map((team, i) => (
+            <label key={team} className="grid gap-0.5 text-sm">
+              <span>{team}</span>
+              <span className="flex items-center gap-1">
+                <input
+                  disabled={!ready}
+                  inputMode="decimal"
+                  autoComplete="off"
+                  className={`input text-right ${large ? "min-h-13 w-32 text-[22px]" : "w-20"}`}
+                  value={score[i]}
+                  onChange={(e) => {
+                    setScore(i === 0 ? [e.target.value, score[1]] : [score[0], e.target.value]);
+                    setNote(null);
+                  }}
+                />
+                <span className="text-soft">{unit}</span>
+              </span>
+            </label>
+          ))}
+          <button type="submit" disabled={!ready} className={`${buttonClass("main")} ${size}`}>
+            Save
+          </button>
+        </form>
+      ) : (
+        <div className="flex flex-wrap gap-2.5">
+          {(["a", "b"] as const).map((side, i) => (
+            <button
+              key={side}
+              type="button"
+              disabled={!ready}
+              className={`${buttonClass("plain")} ${size}`}
+              onClick={() => add(side)}
+            >
+              {match.teams[i]} has won
+            </button>
+          ))}
+          {(rules.format === "robin" || rules.format === "records") && (
+            <button
+              type="button"
+              disabled={!ready}
+              className={`${buttonClass("plain")} ${size}`}
+              onClick={() => add(null)}
+            >
+              Drawn
+            </button>
+          )}
+        </div>
+      )}
+      {note && (
+        <p role={note.bad ? "alert" : "status"} className={`mt-1 text-sm ${note.bad ? "text-iron" : "text-soft"}`}>
+          {note.text}
+        </p>
+      )}
+      <Waiting
+        items={box.waiting.filter((x) => x.id !== mine.current)}
+        words={(x) => (x.winner ? `${match.teams[x.winner === "a" ? 0 : 1]} has won` : match.title)}
+        onRetry={box.retry}
+        onDrop={box.drop}
+      />
+      <OddEnd eventId={eventId} match={match} via={via} />
+    </section>
+  );
+}

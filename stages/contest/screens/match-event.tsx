@@ -1,0 +1,45 @@
+import { notFound } from "next/navigation";
+import { projectPage } from "@/platform/pages/page";
+import { PageHead } from "@/ui/page";
+import { contestActs } from "../acts";
+import { MatchEventForm } from "../parts/match-event-form";
+import { matchEventsOf } from "../queries/matches";
+
+/** An event in which two meet at a time, new or its rules changed before the first match. */
+export async function MatchEventScreen({ slug, id }: { slug: string; id?: string }) {
+  const { frame } = await projectPage(slug, contestActs.edit);
+  const p = frame.project;
+  const e = id ? (await matchEventsOf(p.id)).find((x) => x.id === id) : undefined;
+  if (id && !e) notFound();
+  const r = e?.rules;
+  return (
+    <>
+      <PageHead
+        title={e ? e.name : "New event of matches"}
+        note="Two meet at a time, and somebody wins. The rules are fixed once the first match is recorded."
+      />
+      <MatchEventForm
+        projectId={p.id}
+        slug={slug}
+        id={e?.id}
+        version={e?.version ?? 0}
+        defaults={{
+          name: e?.name ?? "",
+          format: r?.format ?? "double",
+          decides: r?.decides ?? "first",
+          games: String(r && r.games > 1 ? r.games : 3),
+          secondFinal: r?.secondFinal ?? true,
+          third: r?.third ?? false,
+          rounds: String(r?.rounds ?? 4),
+          win: r?.points.win ?? "2",
+          draw: r?.points.draw ?? "1",
+          loss: r?.points.loss ?? "0",
+          measure: r?.measured?.name ?? "",
+          unit: r?.measured?.unit ?? "",
+          better: r?.measured?.better ?? "less",
+          resolution: r?.measured?.resolution ?? "",
+        }}
+      />
+    </>
+  );
+}

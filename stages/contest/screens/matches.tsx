@@ -1,0 +1,234 @@
+import { notFound } from "next/navigation";
+import { isElimination, roundsOf } from "@/core/contest/matches";
+import { matchFormat, matchOutcome, matchRule } from "@/core/vocabulary/contest";
+import { proposedSeed } from "@/platform/draw/seed";
+import { instant } from "@/platform/pages/dates";
+import { projectPage } from "@/platform/pages/page";
+import { Fold } from "@/ui/fold";
+import { Caution, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { contestActs } from "../acts";
+import { BracketChart } from "../parts/bracket-chart";
+import { ConfirmButton, RefreshButton, WithdrawEvent } from "../parts/buttons";
+import { RenameEvent } from "../parts/correct-forms";
+import { EventNav } from "../parts/event-nav";
+import { InspectForm } from "../parts/inspect-form";
+import { MatchEntry } from "../parts/match-entry";
+import { PlayedTools } from "../parts/match-played";
+import { MatchStandingsTable } from "../parts/match-standings";
+import { ReopenForm } from "../parts/reopen-form";
+import { RoundsList } from "../parts/rounds-list";
+import { RoundForm, SeedForms } from "../parts/seed-forms";
+import { requirementLimits } from "../queries/attempts";
+import { eventNames, matchEventsOf } from "../queries/matches";
+import { overOf } from "../view/attempts";
+import { bracketView } from "../view/bracket";
+import { livesView, playedView, progressOf, toPlay } from "../view/lives";
+import { slotWords } from "../view/words";
+
+/** An event in which two meet at a time: its bracket or table, what is played next, and who is still in it. */
+export async function MatchesScreen({ slug, event: wanted }: { slug: string; event?: string }) {
+  const { frame, may } = await projectPage(slug, contestActs.read);
+  const p = frame.project;
+  const [events, names, limits] = await Promise.all([matchEventsOf(p.id), eventNames(p.id), requirementLimits(p.id)]);
+  const event = events.find((e) => e.id === wanted) ?? events[0];
+  if (!event) notFound();
+  const staff = may(contestActs.edit) && !p.finishedAt;
+  const { rules } = event;
+  const played = playedView(event);
+  const drawing = bracketView(played.matches, played.names);
+  const elimination = isElimination(rules.format);
+  const lives = livesView(event, played);
+  const next = toPlay(played);
+  const begun = event.results.length > 0 || event.drawn.length > 0;
+  const open = event.state !== "confirmed";
+  const waiting = event.entries.filter((n) => n.inspection === "waiting");
+  const base = `/p/${slug}/contest`;
+  const nextRound = rules.format === "records" && next.length === 0 && event.drawn.length < rules.rounds;
+  return (
+    <>
+      <PageHead
+        title={event.name}
+        note={
+          `${matchFormat.labels[rules.format].split(":")[0]} · won by ${matchRule.labels[rules.decides]}` +
+          `${rules.decides === "games" ? `, at most ${rules.games}` : ""} · ${progressOf(played.matches)}` +
+          `${open ? "" : " · confirmed"}`
+        }
+      >
+        <EventNav slug={slug} events={names} chosen={event.id} />
+        <LinkButton href={`/screen/${slug}?event=${event.id}`}>Board</LinkButton>
+        {staff && (
+          <>
+            {begun ? (
+              <RenameEvent key={event.version} id={event.id} version={event.version} name={event.name} />
+            ) : (
+              <LinkButton href={`${base}/matches/edit?id=${event.id}`}>Edit rules</LinkButton>
+            )}
+            <LinkButton href={`${base}/event`}>New event</LinkButton>
+          </>
+        )}
+      </PageHead>
+      {elimination && drawing.boxes.length > 0 && (
+        <div className="mb-5 overflow-x-auto">
+          <BracketChart
+            drawing={drawing}
+            label={`Bracket of ${event.name}; who has met whom stands below in words`}
+            className="min-w-[760px]"
+          />
+        </div>
+      )}
+      <div className="grid items-start gap-6 xl:grid-cols-2">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
+          {staff && open && (
+            <Sheet title="To be played now" aside={!begun && <RefreshButton id={event.id} />}>
+              {!begun && (
+                <>
+                  <Caution>
+                    Before the first match: spectators behind the line, water away from power, eyes protected. The
+                    safety officer or instructor gives the start; anybody may stop it.
+                  </Caution>
+                  <div className="mt-3">
+                    <SeedForms
+                      id={event.id}
+                      version={event.version}
+                      seed={proposedSeed()}
+                      events={names.filter((n) => n.id !== event.id).map((n) => ({ value: n.id, label: n.name }))}
+                      entries={event.entries.map((n) => ({ value: n.id, label: n.team }))}
+                    />
+                  </div>
+                </>
+              )}
+              {next.map((m) => (
+                <MatchEntry key={`${m.slot} ${m.a} ${m.b}`} eventId={event.id} match={m} rules={rules} />
+              ))}
+              {nextRound && played.entries.length > 1 && (
+                <div className="mt-2">
+                  <RoundForm
+                    id={event.id}
+                    version={event.version}
+                    seed={proposedSeed()}
+                    round={event.drawn.length + 1}
+                  />
+                </div>
+              )}
+              {begun && next.length === 0 && !nextRound && <p className="text-soft">Every match is played.</p>}
+            </Sheet>
+          )}
+          {staff && open && event.entries.length > 0 && (
+            <Fold
+              label={`Inspection (${waiting.length ? `${waiting.length} wait` : "all seen"})`}
+              labelClass="font-[650]"
+              start={!begun && waiting.length > 0}
+            >
+              <ul className="grid gap-1.5 sm:grid-cols-2">
+                {event.entries.map((n) => (
+                  <li key={n.id}>
+                    {n.team} <span className="text-sm text-soft">{n.build ? `G${n.build}` : "no build"}</span>{" "}
+                    <span className="text-sm text-soft">
+                      {n.inspection}
+                      {n.inspectionNote && `: ${n.inspectionNote}`}
+                    </span>
+                    <InspectForm
+                      entryId={n.id}
+                      version={n.version}
+                      outcome={n.inspection}
+                      note={n.inspectionNote}
+                      over={overOf(limits, n.buildId)}
+                    />
+                  </li>
+                ))}
+              </ul>
+            </Fold>
+          )}
+          {!elimination && played.matches.length > 0 && (
+            <Sheet title="Rounds">
+              <RoundsList rounds={roundsOf(played.matches)} names={played.names} />
+            </Sheet>
+          )}
+          {lives.length > 0 && (
+            <Sheet title="Who is still in it" aside={`${lives.filter((l) => l.in).length} of ${lives.length}`}>
+              <ul className="grid gap-1">
+                {lives.map((l) => (
+                  <li key={l.id} className={l.in ? "" : "text-soft"}>
+                    {l.says}
+                  </li>
+                ))}
+              </ul>
+            </Sheet>
+          )}
+        </div>
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
+          <section>
+            <h2 className="mb-2">Standings</h2>
+            <MatchStandingsTable event={event} />
+            <p className="mt-2 text-sm text-soft">
+              {event.drawSeed
+                ? `Seeds drawn with seed ${event.drawSeed}. `
+                : played.entries.length > 0
+                  ? "Seeded without a draw. "
+                  : "Not seeded yet. "}
+              {begun && "Rules and seeds are fixed since the first match."}
+            </p>
+            {staff && (
+              <div className="no-print mt-3 flex flex-wrap items-center gap-3">
+                {event.state === "running" && <ConfirmButton id={event.id} version={event.version} without={[]} />}
+                {event.state === "confirmed" && <ReopenForm id={event.id} version={event.version} />}
+                {open && <WithdrawEvent id={event.id} goTo={base} />}
+              </div>
+            )}
+          </section>
+          {played.matches.some((m) => m.result) && (
+            <Sheet title="Played">
+              <ul>
+                {played.matches.flatMap((m) => {
+                  const stored = m.result && event.results.find((r) => r === m.result);
+                  if (!stored || !m.a || !m.b) return [];
+                  const teams = [played.names.get(m.a)!, played.names.get(m.b)!] as const;
+                  return [
+                    <li key={m.slot.key} className="border-b border-line py-1.5 last:border-0">
+                      <span className="text-soft">{slotWords(m.slot)}:</span>{" "}
+                      {stored.winner ? (
+                        <>
+                          <strong>{played.names.get(stored.winner)}</strong> against{" "}
+                          {teams.find((t) => t !== played.names.get(stored.winner!))}
+                        </>
+                      ) : (
+                        teams.join(" and ")
+                      )}
+                      {stored.score && ` ${stored.score.join(" : ")}`}
+                      {stored.outcome !== "won" && `, ${matchOutcome.labels[stored.outcome].split(":")[0]}`}
+                      <span className="block text-sm text-soft">
+                        {stored.by}, {instant(stored.at)}
+                        {stored.reason && `: ${stored.reason}`}
+                      </span>
+                      {staff && open && (
+                        <PlayedTools
+                          eventId={event.id}
+                          id={stored.id}
+                          name={`${slotWords(m.slot)}, ${teams.join(" and ")}`}
+                          staff
+                          match={{
+                            slot: m.slot.key,
+                            title: slotWords(m.slot),
+                            a: m.a,
+                            b: m.b,
+                            teams: [teams[0], teams[1]],
+                            waiting: [],
+                          }}
+                          rules={rules}
+                          entries={played.entries.map((n) => n.id as string)}
+                          results={event.results}
+                          drawn={event.drawn}
+                          names={Object.fromEntries(played.names)}
+                        />
+                      )}
+                    </li>,
+                  ];
+                })}
+              </ul>
+            </Sheet>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,109 @@
+import { isElimination, type MatchRules, slotsOf } from "@/core/contest/matches";
+import { type Life, lives, mayMeet } from "@/core/contest/meeting";
+import { type Match, play } from "@/core/contest/play";
+import { plural } from "@/platform/registry/words";
+import type { MatchEntry } from "../queries/match-facts";
+import type { MatchEvent } from "../queries/matches";
+import { seeded } from "./seeds";
+import { slotWords } from "./words";
+
+/** An event of matches played with what was recorded of it. */
+export function playedView(event: Pick<MatchEvent, "rules" | "entries" | "results" | "drawn">): {
+  entries: MatchEntry[];
+  names: Map<string, string>;
+  matches: Match[];
+} {
+  const entries = seeded(event.entries);
+  const ids = entries.map((n) => n.id as string);
+  return {
+    entries,
+    names: new Map(entries.map((n) => [n.id, n.team])),
+    matches: play(slotsOf(event.rules, ids.length, event.drawn), ids, event.results),
+  };
+}
+
+const times = ["not lost", "lost once", "lost twice"];
+
+/** How an entry stands in an elimination: who has beaten it, whether they may meet again, and what comes next. */
+function words(
+  life: Life,
+  name: (id: string) => string,
+  meeting: ReturnType<typeof mayMeet>,
+  rules: Pick<MatchRules, "format">,
+): string {
+  const lost = life.met.filter((m) => !m.won);
+  const by = lost.map((m) => `to ${name(m.other)} in ${slotWords(m.slot)}`).join(" and ");
+  const beaten = [...new Set(life.met.filter((m) => m.won).map((m) => name(m.other)))];
+  const beat = beaten.length ? `; has beaten ${beaten.join(", ")}` : "";
+  if (!life.in) return `${name(life.entry)} is out${by ? `: lost ${by}` : ""}.`;
+  const lives = `${name(life.entry)} has ${times[lost.length] ?? `lost ${lost.length} times`}${by ? `, ${by}` : ""}`;
+  if (!life.next) return `${lives}${beat}, and has won it.`;
+  const said = [`${lives}${beat}.`];
+  const [only] = lost;
+  if (only && rules.format === "double") {
+    const again = meeting(life.entry, only.other);
+    said.push(again ? `They may meet again in ${slotWords(again)} at the earliest.` : "They cannot meet again.");
+  }
+  const other = life.next.a === life.entry ? life.next.b : life.next.a;
+  const at = slotWords(life.next.slot);
+  said.push(other ? `Next: ${name(other)}, in ${at}.` : `Waits for the other in ${at}.`);
+  return said.join(" ");
+}
+
+/** Who is still in an elimination and who is out, each with what it has met, in words; those with more lives first. */
+export function livesView(
+  event: Pick<MatchEvent, "rules">,
+  { matches, names, entries }: ReturnType<typeof playedView>,
+): { id: string; team: string; losses: number; in: boolean; says: string }[] {
+  if (!isElimination(event.rules.format) || !matches.length) return [];
+  const ids = entries.map((n) => n.id as string);
+  const meeting = mayMeet(matches, ids);
+  return lives(matches, ids)
+    .map((life) => ({
+      id: life.entry,
+      team: names.get(life.entry)!,
+      losses: life.losses,
+      in: life.in,
+      says: words(life, (id) => names.get(id)!, meeting, event.rules),
+    }))
+    .sort((a, b) => Number(b.in) - Number(a.in) || a.losses - b.losses);
+}
+
+/** A match that can be scored, or that was. */
+export interface Playable {
+  readonly slot: string;
+  readonly title: string;
+  readonly a: string;
+  readonly b: string;
+  readonly teams: readonly [string, string];
+  /** Who has not passed inspection, so that it cannot be played. */
+  readonly waiting: readonly string[];
+}
+
+/** The matches that can be played now, in their order. */
+export function toPlay(played: ReturnType<typeof playedView>): Playable[] {
+  const passed = new Map(played.entries.map((n) => [n.id as string, n.inspection === "passed"]));
+  return played.matches.flatMap((m) =>
+    m.state === "ready"
+      ? [
+          {
+            slot: m.slot.key,
+            title: slotWords(m.slot),
+            a: m.a!,
+            b: m.b!,
+            teams: [played.names.get(m.a!)!, played.names.get(m.b!)!],
+            waiting: [m.a!, m.b!].filter((id) => !passed.get(id)).map((id) => played.names.get(id)!),
+          },
+        ]
+      : [],
+  );
+}
+
+/** How many matches are played, and how many there are to play as far as that is known. */
+export function progressOf(matches: readonly Match[]): string {
+  const done = matches.filter((m) => m.state === "played").length;
+  const open = matches.filter((m) => m.state === "ready" || m.state === "waits").length;
+  return open
+    ? `${plural(done, "match", "matches")} played, ${open} to play`
+    : `${plural(done, "match", "matches")} played`;
+}

@@ -1,0 +1,24 @@
+import type { Slot } from "@/core/contest/bracket";
+import type { Match } from "@/core/contest/play";
+
+/** Which part of an event a match is, in words. */
+export function slotWords(slot: Pick<Slot, "side" | "round" | "key">): string {
+  switch (slot.side) {
+    case "final":
+      return slot.key === "F2" ? "the second final" : "the final";
+    case "third":
+      return "the match for the third place";
+    case "second":
+      return `second chance, round ${slot.round}`;
+    case "main":
+    case "table":
+      return `round ${slot.round}`;
+  }
+}
+
+/** A match with those who met in it, in words: “Alder against Gully, round 2”. */
+export const matchWords = (
+  match: { readonly slot: Match["slot"]; readonly a: Match["a"]; readonly b: Match["b"] },
+  name: (id: string) => string,
+): string =>
+  `${[match.a, match.b].map((id) => (id ? name(id) : "nobody")).join(" against ")}, ${slotWords(match.slot)}`;

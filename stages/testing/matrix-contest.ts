@@ -1,0 +1,52 @@
+import { randomUUID } from "node:crypto";
+import type { Line, Role } from "./role";
+
+const staff: Role[] = ["owner", "co"];
+const scoring: Role[] = ["owner", "co", "judge", "scorer"];
+
+/** The commands of the contest, for the matrix of permissions. */
+export const contest: Record<string, Line> = {
+  saveEvent: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      name: "E2",
+      protocolId: w.protocol,
+      channel: "Q",
+      better: "more",
+      school: "best",
+      n: 3,
+      foul: "out",
+      ranking: "competition",
+      ties: "digits",
+      seed: "1",
+    }),
+  },
+  refreshEntries: { may: staff, input: (w) => ({ id: w.event }) },
+  drawRunOrder: { may: staff, input: (w) => ({ id: w.event, version: 1, seed: "7" }) },
+  confirmEvent: { may: staff, input: (w) => ({ id: w.event, version: 1 }) },
+  reopenEvent: { may: staff, input: (w) => ({ id: w.event, version: 1, reason: "x" }) },
+  inspectEntry: { may: scoring, input: (w) => ({ entryId: w.entry, version: 1, outcome: "passed" }) },
+  scoreAttempt: { may: scoring, input: (w) => ({ id: randomUUID(), entryId: w.entry, state: "foul" }) },
+  voidAttempt: { may: [], input: () => ({ id: randomUUID(), version: 1, reason: "x" }) },
+  saveMatchEvent: {
+    may: staff,
+    input: (w) => ({ projectId: w.projectId, name: "Tank race", format: "single", decides: "call" }),
+  },
+  seedByEvent: { may: staff, input: (w) => ({ id: w.race, version: 3, from: w.event }) },
+  seedByHand: { may: staff, input: (w) => ({ id: w.race, version: 3, entries: w.racers }) },
+  drawRound: { may: staff, input: (w) => ({ id: w.race, version: 3, seed: "7" }) },
+  recordMatch: {
+    may: scoring,
+    input: (w) => ({
+      id: randomUUID(),
+      eventId: w.race,
+      slot: "F1",
+      a: w.racers[0],
+      b: w.racers[1],
+      outcome: "walkover",
+      winner: "a",
+    }),
+  },
+  withdrawMatch: { may: staff, input: (w) => ({ id: w.match, reason: "It was another day" }) },
+};
