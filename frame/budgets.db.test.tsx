@@ -18,6 +18,7 @@ import { PiecesScreen } from "@/stages/builds/screens/pieces";
 import { TreeScreen } from "@/stages/builds/screens/tree";
 import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
 import { ContestScreen } from "@/stages/contest/screens/contest";
+import { MatchesScreen } from "@/stages/contest/screens/matches";
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
 import { GradesScreen } from "@/stages/grades/screens/grades";
 import { InspectionScreen } from "@/stages/needs/screens/inspection";
@@ -128,6 +129,7 @@ const views: [string, number, () => ReactElement][] = [
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],
   ["grades", 12, () => <GradesScreen slug={slug} />],
   ["contest", 12, () => <ContestScreen slug={slug} />],
+  ["matches", 12, () => <MatchesScreen slug={slug} />],
   ["board", 12, () => <OwnBoardScreen slug={slug} />],
   ["records", 12, () => <RecordsScreen slug={slug} />],
   ["notebook", 12, () => <NotebookScreen slug={slug} />],

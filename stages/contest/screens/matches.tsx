@@ -68,13 +68,13 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
         )}
       </PageHead>
       {elimination && drawing.boxes.length > 0 && (
-        <div className="mb-5 overflow-x-auto">
+        <section className="mb-5 overflow-x-auto" aria-label="Bracket, to be scrolled" tabIndex={0}>
           <BracketChart
             drawing={drawing}
             label={`Bracket of ${event.name}; who has met whom stands below in words`}
             className="min-w-[760px]"
           />
-        </div>
+        </section>
       )}
       <div className="grid items-start gap-6 xl:grid-cols-2">
         <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
