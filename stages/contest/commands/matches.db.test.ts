@@ -77,7 +77,7 @@ test("a double elimination of four is played to its end, and confirmed only then
   expect((await verifyStandings(w.projectId, "Pump")).wrong).toEqual([]);
 });
 
-test("a result sent twice is one; a second of its match is refused, and a correction says what it makes void", async () => {
+test("a result sent twice is one; a second is refused, and a correction says what it makes void", async () => {
   const id = await begin("Sprint");
   const first = await beats(id, "M1-1", "Alder", "Downpour");
   await ok(recordMatch, boss, first);
@@ -106,7 +106,7 @@ test("a result sent twice is one; a second of its match is refused, and a correc
   );
 });
 
-test("walkovers, disqualifications and nobody there have their line; who did not pass inspection does not play", async () => {
+test("walkovers, disqualifications and nobody there have their line; uninspected nobody plays", async () => {
   const id = await begin("Relay", { format: "single", third: true });
   const e = await find(id);
   const cistern = e.entries.find((n) => n.team === "Cistern")!;
@@ -172,7 +172,7 @@ test("rounds of equal records are drawn one after the other, when the round befo
   expect((await refused(drawRound, boss, await draw())).message).toContain("All 2 rounds");
 });
 
-test("seeds: by a draw that anybody can repeat, another event's places, or by hand; fixed by the first match", async () => {
+test("seeds: by a draw that anybody can repeat, by another event's places, or by hand", async () => {
   const { id } = await ok(saveMatchEvent, boss, {
     projectId: w.projectId,
     name: "Cup",

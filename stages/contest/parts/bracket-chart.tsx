@@ -28,7 +28,7 @@ const Half = ({ of, at, dark, played }: { of: Line; at: number; dark: boolean; p
   );
 };
 
-/** A bracket drawn: who met whom, who goes on and where; it fills the width that it has, on a board and on paper too. */
+/** A bracket drawn: who met whom, who goes on and where; it fills its width, on a board and on paper too. */
 export function BracketChart({
   drawing,
   label,

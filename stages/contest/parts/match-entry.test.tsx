@@ -10,7 +10,15 @@ const router = { refresh: jest.fn(), push: jest.fn() };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
 
 const action = recordMatchAction as unknown as jest.Mock;
-const match = { slot: "M1-1", title: "round 1", a: "a", b: "b", teams: ["Alder", "Gully"] as const, waiting: [] };
+const match = {
+  slot: "M1-1",
+  number: 1,
+  title: "round 1",
+  a: "a",
+  b: "b",
+  teams: ["Alder", "Gully"] as const,
+  waiting: [],
+};
 const rules = { format: "double", decides: "first", games: 1, measured: null } as const;
 
 beforeEach(() => {

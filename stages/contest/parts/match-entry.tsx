@@ -78,7 +78,9 @@ export function MatchEntry({
     <section aria-label={`${match.title}: ${match.teams.join(" against ")}`} className="border-b border-line py-2.5">
       <p className="mb-1.5">
         <span className={large ? "text-[17px] font-[650]" : "font-[650]"}>{match.teams.join(" against ")}</span>{" "}
-        <span className="text-sm text-soft">{match.title}</span>
+        <span className="text-sm text-soft">
+          match {match.number}, {match.title}
+        </span>
       </p>
       {match.waiting.length > 0 ? (
         <p className="text-sm text-ochre-deep">

@@ -21,7 +21,7 @@ import { RoundForm, SeedForms } from "../parts/seed-forms";
 import { requirementLimits } from "../queries/attempts";
 import { eventNames, matchEventsOf } from "../queries/matches";
 import { overOf } from "../view/attempts";
-import { bracketView } from "../view/bracket";
+import { bracketView, numbered } from "../view/bracket";
 import { livesView, playedView, progressOf, toPlay } from "../view/lives";
 import { slotWords } from "../view/words";
 
@@ -39,6 +39,8 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
   const elimination = isElimination(rules.format);
   const lives = livesView(event, played);
   const next = toPlay(played);
+  const numbers = numbered(played.matches);
+  const settled = event.standings.every((s) => s.place !== null);
   const begun = event.results.length > 0 || event.drawn.length > 0;
   const open = event.state !== "confirmed";
   const waiting = event.entries.filter((n) => n.inspection === "waiting");
@@ -68,7 +70,7 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
         )}
       </PageHead>
       {elimination && drawing.boxes.length > 0 && (
-        <section className="mb-5 overflow-x-auto" aria-label="Bracket, to be scrolled" tabIndex={0}>
+        <section className="bracket-sheet mb-5 overflow-x-auto" aria-label="Bracket, to be scrolled" tabIndex={0}>
           <BracketChart
             drawing={drawing}
             label={`Bracket of ${event.name}; who has met whom stands below in words`}
@@ -170,7 +172,9 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
             </p>
             {staff && (
               <div className="no-print mt-3 flex flex-wrap items-center gap-3">
-                {event.state === "running" && <ConfirmButton id={event.id} version={event.version} without={[]} />}
+                {event.state === "running" && settled && (
+                  <ConfirmButton id={event.id} version={event.version} without={[]} />
+                )}
                 {event.state === "confirmed" && <ReopenForm id={event.id} version={event.version} />}
                 {open && <WithdrawEvent id={event.id} goTo={base} />}
               </div>
@@ -208,6 +212,7 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
                           staff
                           match={{
                             slot: m.slot.key,
+                            number: numbers.get(m.slot.key)!,
                             title: slotWords(m.slot),
                             a: m.a,
                             b: m.b,

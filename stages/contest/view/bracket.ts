@@ -64,18 +64,22 @@ function placeOf(slot: Slot, rounds: number, double: boolean): { column: number;
   }
 }
 
+/** The matches in their order of play, numbered from 1; byes are none. */
+export const numbered = (matches: readonly Match[]): Map<string, number> =>
+  new Map(matches.filter(isDrawn).map((m, i) => [m.slot.key, i + 1]));
+
 const isDrawn = (m: Match) => m.state !== "bye" && m.state !== "empty";
 
 /**
- * A bracket laid out: every match that is played, was played or waits, with who is in it; a bye is not drawn, who has it
- * stands in the next round.
+ * A bracket laid out: every match that is played, was played or waits, with who is in it; a bye is not drawn, and who
+ * has it stands in the next round.
  */
 export function bracketView(matches: readonly Match[], names: ReadonlyMap<string, string>): Drawing {
   const double = matches.some((m) => m.slot.side === "second" || m.slot.key === "F1");
   const main = matches.filter((m) => m.slot.side === "main");
   const rounds = Math.max(1, ...main.map((m) => m.slot.round)) + (double || main.length === 0 ? 0 : 1);
   const shown = matches.filter(isDrawn);
-  const number = new Map(shown.map((m, i) => [m.slot.key, i + 1]));
+  const number = numbered(matches);
   const seeds = new Map([...names.keys()].map((id, i) => [id, i + 1]));
   const at = new Map(matches.map((m) => [m.slot.key, placeOf(m.slot, rounds, double)]));
   const line = (m: Match, side: "a" | "b"): Line => {

@@ -4,6 +4,7 @@ import { type Match, play } from "@/core/contest/play";
 import { plural } from "@/platform/registry/words";
 import type { MatchEntry } from "../queries/match-facts";
 import type { MatchEvent } from "../queries/matches";
+import { numbered } from "./bracket";
 import { seeded } from "./seeds";
 import { slotWords } from "./words";
 
@@ -72,6 +73,8 @@ export function livesView(
 /** A match that can be scored, or that was. */
 export interface Playable {
   readonly slot: string;
+  /** Its number in the drawing. */
+  readonly number: number;
   readonly title: string;
   readonly a: string;
   readonly b: string;
@@ -82,12 +85,14 @@ export interface Playable {
 
 /** The matches that can be played now, in their order. */
 export function toPlay(played: ReturnType<typeof playedView>): Playable[] {
+  const numbers = numbered(played.matches);
   const passed = new Map(played.entries.map((n) => [n.id as string, n.inspection === "passed"]));
   return played.matches.flatMap((m) =>
     m.state === "ready"
       ? [
           {
             slot: m.slot.key,
+            number: numbers.get(m.slot.key)!,
             title: slotWords(m.slot),
             a: m.a!,
             b: m.b!,
