@@ -3,12 +3,16 @@ import { defineConfig } from "@playwright/test";
 /** Journeys that begin with an empty school. */
 const fromNothing = /(journey|us-school)\.spec\.ts/;
 
+/** Pages that are looked at and not written to. */
+const looks = /views\.spec\.ts/;
+
 export default defineConfig({
   testDir: "e2e",
-  // Two of them side by side on two cores: slow is not wrong.
+  // Three of them side by side on two cores: slow is not wrong.
   timeout: 300_000,
   projects: [
-    { name: "demo", testIgnore: fromNothing, outputDir: "test-results/demo" },
+    { name: "demo", testIgnore: [fromNothing, looks], outputDir: "test-results/demo" },
+    { name: "views", testMatch: looks, outputDir: "test-results/views" },
     { name: "empty", testMatch: fromNothing, outputDir: "test-results/empty" },
   ],
   expect: { timeout: 25_000 },

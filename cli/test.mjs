@@ -83,9 +83,10 @@ async function e2e(filter, [demoEnv, emptyEnv]) {
   const demo = await serve({ ...demoEnv, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
   const empty = await serve(emptyEnv, { port: await freePort(), quiet: true });
   const scratch = mkdtempSync("/tmp/ironstone-e2e-");
-  // The journeys of the demo and those from an empty school share nothing: they go side by side.
+  // The journeys of the demo and those from an empty school share nothing, and who only looks is in nobody's way:
+  // they go side by side.
   const runs = await Promise.all(
-    ["demo", "empty"].map(async (project) => {
+    ["demo", "views", "empty"].map(async (project) => {
       const report = join(scratch, `${project}.json`);
       const { out } = await capture(
         bin("playwright"),
