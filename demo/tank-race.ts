@@ -6,7 +6,13 @@ import { matchEventsOf } from "@/stages/contest/queries/matches";
 import { playedView, toPlay } from "@/stages/contest/view/lives";
 import { at, run } from "./run";
 
-const race = { name: "Tank race", format: "double", decides: "first", secondFinal: true } as const;
+const race = {
+  name: "Tank race",
+  format: "double",
+  decides: "first",
+  secondFinal: true,
+  placePoints: "100, 85, 70, 60, 45, 45, 30, 30",
+} as const;
 
 /** The tank race set up and its seeds drawn: two pumps side by side, the first to fill its tank wins. */
 export async function setUpTankRace(owner: string, projectId: string, seed: string): Promise<string> {

@@ -19,6 +19,7 @@ import { TreeScreen } from "@/stages/builds/screens/tree";
 import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
 import { ContestScreen } from "@/stages/contest/screens/contest";
 import { MatchesScreen } from "@/stages/contest/screens/matches";
+import { OverallScreen } from "@/stages/contest/screens/overall";
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
 import { GradesScreen } from "@/stages/grades/screens/grades";
 import { InspectionScreen } from "@/stages/needs/screens/inspection";
@@ -130,6 +131,7 @@ const views: [string, number, () => ReactElement][] = [
   ["grades", 12, () => <GradesScreen slug={slug} />],
   ["contest", 12, () => <ContestScreen slug={slug} />],
   ["matches", 12, () => <MatchesScreen slug={slug} />],
+  ["overall", 12, () => <OverallScreen slug={slug} />],
   ["board", 12, () => <OwnBoardScreen slug={slug} />],
   ["records", 12, () => <RecordsScreen slug={slug} />],
   ["notebook", 12, () => <NotebookScreen slug={slug} />],

@@ -23,6 +23,8 @@ export interface MatchRules {
   readonly rounds: number;
   /** Tables: what a match earns. */
   readonly points: TablePoints;
+  /** What each place earns in the overall ranking, the first first; none where it gives no points. */
+  readonly placePoints?: readonly string[];
   /** What is measured of each, where that decides; numbers are in its unit. */
   readonly measured: {
     readonly name: string;

@@ -70,3 +70,13 @@ export const matchRule = vocabulary({
   call: "the judges' call",
 });
 export type MatchRule = Term<typeof matchRule>;
+
+/** How several events become one ranking. */
+export const combineMethod = vocabulary({
+  points: "sum of points: what each event's own rule gives",
+  places: "sum of places: the least wins; nobody gains by far outdoing the others",
+  ratio: "share of the best: each value over the best of its event",
+  range: "from worst to best: 0 for the worst of an event, 1 for its best",
+  score: "standard score: how many standard deviations above the mean of its event",
+});
+export type CombineMethod = Term<typeof combineMethod>;

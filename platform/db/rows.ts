@@ -251,6 +251,7 @@ export interface Event {
   state: In<"eventState">;
   version: number;
   format: In<"eventFormat">;
+  weight: string;
 }
 
 export interface Evidence {

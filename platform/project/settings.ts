@@ -1,6 +1,7 @@
 import { type ProjectUnits, unitsOf } from "@/core/quantity/systems";
 import type { DonatedMethod } from "@/core/vocabulary/builds";
 import type { ConceptMethod } from "@/core/vocabulary/concepts";
+import type { CombineMethod } from "@/core/vocabulary/contest";
 import type { DateStyle, GateStrictness, UnitSystem } from "@/core/vocabulary/project";
 import type { ShareMethod, TeamMethod } from "@/core/vocabulary/teams";
 import "server-only";
@@ -21,6 +22,8 @@ export interface Settings {
   readonly donated: DonatedMethod;
   /** Generations that each student makes alone before the team brings them together; 0 asks for none. */
   readonly individualMin: number;
+  /** How the contest's events become one ranking. */
+  readonly combine: CombineMethod;
 }
 
 const defaults: Settings = {
@@ -35,6 +38,7 @@ const defaults: Settings = {
   dates: "day",
   donated: "fair",
   individualMin: 0,
+  combine: "points",
 };
 
 const asked = cache(async (projectId: string, sql: Tx): Promise<Settings> => {

@@ -4,6 +4,7 @@ import { inspectEntry, scoreAttempt, voidAttempt } from "./commands/attempts";
 import { changeEntry, renameEvent } from "./commands/corrections";
 import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
 import { drawRound, recordMatch, saveMatchEvent, seedByEvent, seedByHand } from "./commands/matches";
+import { saveOverall } from "./commands/overall";
 import { withdrawEntry, withdrawEvent, withdrawMatch } from "./withdrawals";
 
 export const saveEventAction = action(saveEvent);
@@ -41,3 +42,5 @@ export const drawRoundAction = action(drawRound);
 export const recordMatchAction = action(recordMatch);
 
 export const withdrawMatchAction = action(withdrawMatch);
+
+export const saveOverallAction = action(saveOverall);

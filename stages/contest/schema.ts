@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import { noZero } from "@/core/run/protocol";
 import {
+  combineMethod,
   inspectionState,
   matchFormat,
   matchOutcome,
@@ -59,6 +60,13 @@ const earns = (start: string) =>
     .test("least", "A match earns nothing or more.", (v) => Number(v) >= 0);
 const measures = (v: unknown, x: { parent: { decides?: unknown } }) => x.parent.decides !== "measured" || !!v;
 
+/** Points of places as they are typed, with commas between. */
+export const placePointsIn = (text: string): string[] =>
+  text
+    .split(/[,;]/)
+    .map((x) => x.trim())
+    .filter(Boolean);
+
 /** An event in which two meet at a time. */
 export const matchEvent = yup.object({
   projectId: c.id(),
@@ -90,6 +98,11 @@ export const matchEvent = yup.object({
   win: earns("2"),
   draw: earns("1"),
   loss: earns("0"),
+  placePoints: c
+    .optionalText(200)
+    .test("list", "Write numbers with commas between, the first place first: 40, 30, 20.", (v) =>
+      placePointsIn(v ?? "").every((x) => /^\d+(\.\d+)?$/.test(x)),
+    ),
   measure: c.optionalText(60).test("named", "Say what is measured, for example time.", measures),
   unit: c.optionalText(20),
   better: c.oneOf(better).default("less"),
@@ -106,6 +119,7 @@ export const matchDefinition = yup.object({
   third: yup.boolean().required(),
   rounds: yup.number().integer().min(1).max(15).required(),
   points: yup.object({ win: c.decimal(), draw: c.decimal(), loss: c.decimal() }).required(),
+  placePoints: yup.array(c.decimal().required()).max(64).default([]),
   measured: yup
     .object({ name: c.text(60), unit: c.optionalText(20), better: c.oneOf(better).required(), resolution: c.decimal() })
     .nullable()
@@ -141,6 +155,27 @@ export const matchResult = yup.object({
   /** It replaces what was recorded of this match; whoever sends it has seen which results are void by it. */
   corrects: yup.boolean().default(false),
   voids: yup.array(c.text(20)).max(200).default([]),
+});
+
+/** How the events become one ranking: the method, and how much each counts. */
+export const overallRule = yup.object({
+  projectId: c.id(),
+  method: c.oneOf(combineMethod).required(),
+  weights: yup
+    .array(
+      yup
+        .object({
+          id: c.id(),
+          weight: c
+            .decimal()
+            .test("share", "A weight is 0 (it does not count) to 100.", (v) => Number(v) >= 0 && Number(v) <= 100),
+        })
+        .required(),
+    )
+    .min(1)
+    .max(60)
+    .default([]),
+  reason: c.optionalText(300),
 });
 
 export const eventId = yup.object({ id: c.id() });

@@ -7,6 +7,7 @@ import * as attempts from "./commands/attempts";
 import * as corrections from "./commands/corrections";
 import * as events from "./commands/events";
 import * as matches from "./commands/matches";
+import * as overall from "./commands/overall";
 import { standingsTable } from "./standings-csv";
 import * as withdrawals from "./withdrawals";
 
@@ -32,7 +33,7 @@ export const contest: Stage = {
   name: "Contest",
   pages: [{ label: "Contest", path: "/contest" }],
   shows: ["contest", "build"],
-  commands: [attempts, corrections, events, matches, withdrawals],
+  commands: [attempts, corrections, events, matches, overall, withdrawals],
   stratum,
   downloads: { standings: { act: contestActs.read, make: standingsTable } },
 };

@@ -48,5 +48,9 @@ export const contest: Record<string, Line> = {
       winner: "a",
     }),
   },
+  saveOverall: {
+    may: staff,
+    input: (w) => ({ projectId: w.projectId, method: "places", weights: [{ id: w.event, weight: "2" }], reason: "x" }),
+  },
   withdrawMatch: { may: staff, input: (w) => ({ id: w.match, reason: "It was another day" }) },
 };

@@ -9,11 +9,13 @@ import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
 import { type MatchEvent, matchEventsOf } from "../queries/matches";
 import { verifyStandings } from "../queries/standings";
+import { standingsTable } from "../standings-csv";
 import { seeded } from "../view/seeds";
 import { withdrawEntry, withdrawMatch } from "../withdrawals";
 import { inspectEntry } from "./attempts";
 import { confirmEvent, drawRunOrder, refreshEntries } from "./events";
 import { drawRound, recordMatch, saveMatchEvent, seedByEvent, seedByHand } from "./matches";
+import { saveOverall } from "./overall";
 
 let done: () => Promise<void>;
 let boss: Actor;
@@ -221,4 +223,25 @@ test("rules that cannot be are refused beside their field", async () => {
   expect(await wrong({ decides: "first", win: "-1" })).toMatchObject({ win: "A match earns nothing or more." });
   expect(await wrong({ format: "knockout" })).toHaveProperty("format");
   expect(await wrong({ decides: "first", rounds: 0 })).toMatchObject({ rounds: "At least one round." });
+});
+
+test("how the events become one ranking is declared; once one has begun a change takes its reason", async () => {
+  const rule = { projectId: w.projectId, method: "places", weights: [{ id: w.race, weight: "2" }] };
+  expect(await refused(saveOverall, boss, rule)).toMatchObject({
+    fields: { reason: expect.stringContaining("begun") },
+  });
+  await ok(saveOverall, boss, { ...rule, reason: "As the brief says" });
+  const [at] = await db()`
+    SELECT e.weight, p.settings->>'combine' AS method
+    FROM event e
+    JOIN project p ON p.id = e.project_id
+    WHERE e.id = ${w.race}
+  `;
+  expect(at).toEqual({ weight: "2", method: "places" });
+  // Nothing changes: nothing has to be said.
+  await ok(saveOverall, boss, rule);
+  const wrong = await refused(saveOverall, boss, { ...rule, weights: [{ id: w.race, weight: "-1" }] });
+  expect(JSON.stringify(wrong)).toContain("A weight is 0 (it does not count) to 100.");
+  await refused(saveOverall, boss, { ...rule, reason: "x", weights: [{ id: randomUUID(), weight: "1" }] });
+  expect(await standingsTable({ id: w.projectId })).toMatch(/Tank race,1,no,Alder,,,,\d won · \d lost/);
 });

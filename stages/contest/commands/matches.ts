@@ -39,6 +39,7 @@ export const saveMatchEvent = command({
       third: input.third,
       rounds: input.rounds,
       points: { win: input.win, draw: input.draw, loss: input.loss },
+      placePoints: s.placePointsIn(input.placePoints ?? ""),
       measured:
         input.decides === "measured"
           ? { name: input.measure, unit: input.unit, better: input.better, resolution: input.resolution! }

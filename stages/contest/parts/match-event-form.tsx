@@ -83,6 +83,12 @@ export const MatchEventForm = ({
     <div className="grid items-start gap-5 md:grid-cols-2">
       <MethodField name="format" label="How it is played" options={matchFormat.options} />
       <div className="grid gap-4">
+        <TextField
+          name="placePoints"
+          label="Points of the places, for the overall ranking"
+          placeholder="40, 30, 20, 15"
+          hint="Those who share places share their points. Leave it empty for none."
+        />
         <MethodField name="decides" label="A match is won by" options={matchRule.options} />
         <More />
       </div>

@@ -68,5 +68,11 @@ export async function lockMatches(
 /** The events of a project by name, whatever their format. */
 export const eventNames = (projectId: string) =>
   db()<
-    { id: row.Event["id"]; name: row.Event["name"]; format: row.Event["format"]; state: row.Event["state"] }[]
-  >`SELECT id, name, format, state FROM event WHERE project_id = ${projectId} ORDER BY id`;
+    {
+      id: row.Event["id"];
+      name: row.Event["name"];
+      format: row.Event["format"];
+      state: row.Event["state"];
+      weight: row.Event["weight"];
+    }[]
+  >`SELECT id, name, format, state, weight FROM event WHERE project_id = ${projectId} ORDER BY id`;

@@ -34,6 +34,7 @@ export async function MatchEventScreen({ slug, id }: { slug: string; id?: string
           win: r?.points.win ?? "2",
           draw: r?.points.draw ?? "1",
           loss: r?.points.loss ?? "0",
+          placePoints: r?.placePoints?.join(", ") ?? "",
           measure: r?.measured?.name ?? "",
           unit: r?.measured?.unit ?? "",
           better: r?.measured?.better ?? "less",

@@ -104,10 +104,11 @@ export async function carryEvents(c: Carry, protocols: Ids): Promise<Ids> {
       name: row.Event["name"];
       format: row.Event["format"];
       definition: EventDefinition;
+      weight: row.Event["weight"];
       protocolId: string | null;
     }[]
   >`
-    SELECT e.id, e.name, e.format, e.definition, v.protocol_id
+    SELECT e.id, e.name, e.format, e.definition, e.weight, v.protocol_id
     FROM event e
     LEFT JOIN protocol_version v ON v.id = e.protocol_version_id
     WHERE e.project_id = ${c.from}
@@ -119,14 +120,16 @@ export async function carryEvents(c: Carry, protocols: Ids): Promise<Ids> {
     ids.set(e.id, newId());
     if (protocol === null) {
       await c.sql`
-        INSERT INTO event (id, project_id, name, format, definition)
-        VALUES (${ids.get(e.id)!}, ${c.to}, ${e.name}, ${e.format}, ${c.sql.json(e.definition as never)})
+        INSERT INTO event (id, project_id, name, format, definition, weight)
+        VALUES (
+          ${ids.get(e.id)!}, ${c.to}, ${e.name}, ${e.format}, ${c.sql.json(e.definition as never)}, ${e.weight}
+        )
       `;
       continue;
     }
     await c.sql`
-      INSERT INTO event (id, project_id, protocol_version_id, name, definition)
-      SELECT ${ids.get(e.id)!}, ${c.to}, id, ${e.name}, ${c.sql.json(e.definition as never)}
+      INSERT INTO event (id, project_id, protocol_version_id, name, definition, weight)
+      SELECT ${ids.get(e.id)!}, ${c.to}, id, ${e.name}, ${c.sql.json(e.definition as never)}, ${e.weight}::numeric
       FROM protocol_version
       WHERE protocol_id = ${protocol}
     `;

@@ -1,0 +1,121 @@
+import { combineMethod } from "@/core/vocabulary/contest";
+import { projectPage } from "@/platform/pages/page";
+import { settingsOf } from "@/platform/project/settings";
+import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
+import { Figure } from "@/ui/working";
+import { contestActs } from "../acts";
+import { EventNav } from "../parts/event-nav";
+import { OverallForm } from "../parts/overall-form";
+import { eventsOf } from "../queries/events";
+import { eventNames, matchEventsOf } from "../queries/matches";
+import { awardsOf, besides, overallView } from "../view/overall";
+
+/** All events as one ranking, what other ways of making it would say, and the awards that the record gives. */
+export async function OverallScreen({ slug }: { slug: string }) {
+  const { frame, may } = await projectPage(slug, contestActs.read);
+  const p = frame.project;
+  const [events, races, names, { combine }] = await Promise.all([
+    eventsOf(p.id),
+    matchEventsOf(p.id),
+    eventNames(p.id),
+    settingsOf(p.id),
+  ]);
+  const staff = may(contestActs.edit) && !p.finishedAt;
+  const contest = { events, races, method: combine, weights: new Map(names.map((e) => [e.id as string, e.weight])) };
+  const view = overallView(contest);
+  const awards = awardsOf(contest, frame.units.mass);
+  return (
+    <>
+      <PageHead
+        title="Overall"
+        note={
+          `${combineMethod.labels[combine].split(":")[0]!}, each times its weight` +
+          `${view.open.length ? ` · no place yet in ${view.open.join(", ")}` : ""}`
+        }
+      >
+        <EventNav slug={slug} events={names} chosen="overall" />
+        <LinkButton href={`/p/${slug}/csv/standings`} download>
+          CSV
+        </LinkButton>
+      </PageHead>
+      {view.rows.length === 0 ? (
+        <Empty
+          title="No event counts yet"
+          action={staff && <LinkButton href={`/p/${slug}/contest`}>To the contest</LinkButton>}
+        >
+          Several events become one ranking here, as it was declared beforehand.
+        </Empty>
+      ) : (
+        <div className="grid items-start gap-6 xl:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]">
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
+            <DataTable
+              caption="Overall ranking"
+              columns={[
+                { key: "place", text: "Place", num: true },
+                { key: "team", text: "Team", className: "font-[600]" },
+                ...view.counted.map((e) => ({
+                  key: e.id,
+                  text: Number(e.weight) === 1 ? e.name : `${e.name} × ${e.weight}`,
+                  num: true,
+                })),
+                { key: "total", text: "Together", num: true },
+              ]}
+              rows={view.rows.map((r) => ({
+                id: r.team,
+                cells: {
+                  place: { value: r.place, className: "font-[650] text-iron" },
+                  team: { value: r.team },
+                  ...Object.fromEntries(view.counted.map((e, i) => [e.id, { value: r.parts[i]! }])),
+                  total: { value: r.total, show: <Figure working={r.working}>{r.shown}</Figure> },
+                },
+              }))}
+            />
+            <div>
+              {view.otherwise.length === 0 ? (
+                <p className="text-soft">Every way of putting the events together names the same first.</p>
+              ) : (
+                <>
+                  <p>The way of putting them together can change the first place:</p>
+                  <ul className="text-soft">
+                    {view.otherwise.map((says) => (
+                      <li key={says}>{says}</li>
+                    ))}
+                  </ul>
+                </>
+              )}
+            </div>
+            {staff && (
+              <OverallForm
+                projectId={p.id}
+                method={combine}
+                events={names.map(({ id, name, weight }) => ({ id, name, weight }))}
+              />
+            )}
+          </div>
+          <Sheet title="Awards by the record">
+            {awards.length === 0 ? (
+              <p className="text-soft">Nothing is decided yet.</p>
+            ) : (
+              <dl className="grid gap-2">
+                {awards.map((a) => (
+                  <div key={a.title} className="border-b border-line pb-2 last:border-0">
+                    <dt className="text-sm text-soft">{a.title}</dt>
+                    <dd>
+                      <strong>{a.teams.join(" and ")}</strong> <span className="text-soft">{a.says}</span>
+                    </dd>
+                  </div>
+                ))}
+              </dl>
+            )}
+            {besides(awards).map((says) => (
+              <p key={says} className="mt-2">
+                {says}
+              </p>
+            ))}
+          </Sheet>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,74 @@
+import type { ContestEvent } from "../queries/events";
+import type { MatchEvent } from "../queries/matches";
+import { awardsOf, besides, type Contest, overallView } from "./overall";
+
+const entry = (team: string, mass: string | null) => ({ id: team, team, mass });
+const lift = {
+  id: "lift",
+  name: "Timed lift",
+  definition: { better: "more", unit: "L/min" },
+  entries: [entry("Alder", "4.4"), entry("Gully", "5.6"), entry("Weir", "3.9")],
+  standings: [
+    { name: "Gully", place: 1, first: 1, sharing: 1, points: "100", counted: "9.4", shown: "9.4" },
+    { name: "Alder", place: 2, first: 2, sharing: 1, points: "90", counted: "8.8", shown: "8.8" },
+    { name: "Weir", place: null, first: null, sharing: 1, points: null, counted: null, shown: "–" },
+  ],
+} as unknown as ContestEvent;
+const place = (name: string, at: number | null, sharing = 1) => ({ name, place: at, sharing });
+const race = (...standings: object[]) =>
+  ({
+    id: "race",
+    name: "Tank race",
+    rules: { placePoints: ["40", "20", "10"] },
+    entries: lift.entries,
+    standings,
+  }) as unknown as MatchEvent;
+const contest = (more: Partial<Contest> = {}): Contest => ({
+  events: [lift],
+  races: [race(place("Alder", 1), place("Gully", 2, 2), place("Weir", 2, 2))],
+  weights: new Map([
+    ["lift", "1"],
+    ["race", "1"],
+  ]),
+  method: "points",
+  ...more,
+});
+
+test("points of both kinds of event add up; shared places share theirs; other methods are named where they differ", () => {
+  const view = overallView(contest());
+  expect(view.rows.map((r) => [r.team, r.place, r.shown, r.parts])).toEqual([
+    ["Alder", 1, "130.00", ["90.00", "40.00"]],
+    ["Gully", 2, "115.00", ["100.00", "15.00"]],
+    ["Weir", 3, "15.00", ["0.00", "15.00"]],
+  ]);
+  expect(view.open).toEqual([]);
+  expect(overallView(contest({ method: "ratio" })).first).toEqual(["Alder"]);
+  const heavy = overallView(
+    contest({
+      weights: new Map([
+        ["lift", "1"],
+        ["race", "0"],
+      ]),
+    }),
+  );
+  expect([heavy.first, heavy.counted.map((e) => e.name), heavy.otherwise]).toEqual([["Gully"], ["Timed lift"], []]);
+});
+
+test("an event in which nobody has a place yet is open, and there is no champion", () => {
+  const open = contest({ races: [race(place("Alder", null), place("Gully", null))] });
+  expect(overallView(open).open).toEqual(["Tank race"]);
+  expect(awardsOf(open, "kg").map((a) => a.title)).toEqual(["Best in Timed lift", "Lightest that finished"]);
+  expect(overallView(contest({ events: [], races: [] })).rows).toEqual([]);
+});
+
+test("awards: the champion, the best of each event, the lightest that finished; and who is not the champion", () => {
+  const awards = awardsOf(contest(), "kg");
+  expect(awards).toEqual([
+    { title: "Champion", teams: ["Alder"], says: "first overall" },
+    { title: "Best in Timed lift", teams: ["Gully"], says: "9.4 L/min" },
+    { title: "Winner of Tank race", teams: ["Alder"], says: "" },
+    { title: "Lightest that finished", teams: ["Alder"], says: "4.40 kg" },
+  ]);
+  expect(besides(awards)).toEqual(["Gully: not the champion, and yet the best in Timed lift (9.4 L/min)."]);
+  expect(besides(awards.slice(1))).toEqual([]);
+});
