@@ -34,7 +34,7 @@ const contest = (more: Partial<Contest> = {}): Contest => ({
   ...more,
 });
 
-test("points of both kinds of event add up; shared places share theirs; other methods are named where they differ", () => {
+test("points of both kinds of event add up, shared places share theirs, and a weight of 0 leaves an event out", () => {
   const view = overallView(contest());
   expect(view.rows.map((r) => [r.team, r.place, r.shown, r.parts])).toEqual([
     ["Alder", 1, "130.00", ["90.00", "40.00"]],
@@ -64,10 +64,10 @@ test("an event in which nobody has a place yet is open, and there is no champion
 test("awards: the champion, the best of each event, the lightest that finished; and who is not the champion", () => {
   const awards = awardsOf(contest(), "kg");
   expect(awards).toEqual([
-    { title: "Champion", teams: ["Alder"], says: "first overall" },
-    { title: "Best in Timed lift", teams: ["Gully"], says: "9.4 L/min" },
-    { title: "Winner of Tank race", teams: ["Alder"], says: "" },
-    { title: "Lightest that finished", teams: ["Alder"], says: "4.40 kg" },
+    { kind: "champion", title: "Champion", teams: ["Alder"], says: "first overall" },
+    { kind: "best", title: "Best in Timed lift", teams: ["Gully"], says: "9.4 L/min" },
+    { kind: "race", title: "Winner of Tank race", teams: ["Alder"], says: "" },
+    { kind: "lightest", title: "Lightest that finished", teams: ["Alder"], says: "4.40 kg" },
   ]);
   expect(besides(awards)).toEqual(["Gully: not the champion, and yet the best in Timed lift (9.4 L/min)."]);
   expect(besides(awards.slice(1))).toEqual([]);

@@ -88,6 +88,7 @@ const shownDigits = (method: CombineMethod) => (method === "points" || method ==
 
 /** An award: what for, who has it, and by what. */
 export interface Award {
+  readonly kind: "champion" | "best" | "race" | "lightest";
   readonly title: string;
   readonly teams: readonly string[];
   readonly says: string;
@@ -109,23 +110,24 @@ export function awardsOf(contest: Contest, massUnit: string): Award[] {
   const least = Math.min(...masses.map((m) => Number(m.mass)));
   const lightest = masses.filter((m) => Number(m.mass) === least);
   return [
-    ...(settled ? [{ title: "Champion", teams: first, says: "first overall" }] : []),
+    ...(settled ? [{ kind: "champion" as const, title: "Champion", teams: first, says: "first overall" }] : []),
     ...contest.events.flatMap((e): Award[] => {
       const best = top(e.standings);
       const value = e.standings.find((s) => s.name === best[0])?.shown ?? "";
       return best.length
-        ? [{ title: `Best in ${e.name}`, teams: best, says: unitAfter(value, e.definition.unit) }]
+        ? [{ kind: "best", title: `Best in ${e.name}`, teams: best, says: unitAfter(value, e.definition.unit) }]
         : [];
     }),
     ...contest.races.flatMap((e): Award[] => {
       const won = top(e.standings);
       return won.length && e.standings.every((s) => s.place !== null)
-        ? [{ title: `Winner of ${e.name}`, teams: won, says: "" }]
+        ? [{ kind: "race", title: `Winner of ${e.name}`, teams: won, says: "" }]
         : [];
     }),
     ...(lightest.length
       ? [
           {
+            kind: "lightest" as const,
             title: "Lightest that finished",
             teams: lightest.map((m) => m.team),
             says: `${formatSi(lightest[0]!.mass, massUnit, 2)} ${massUnit}`,
@@ -137,12 +139,12 @@ export function awardsOf(contest: Contest, massUnit: string): Award[] {
 
 /** Who deserves a word besides the champion: the best of an event who is not first overall. */
 export const besides = (awards: readonly Award[]): string[] => {
-  const champion = awards.find((a) => a.title === "Champion");
+  const champion = awards.find((a) => a.kind === "champion");
   if (!champion) return [];
   return awards
-    .filter((a) => a.title.startsWith("Best in") && !a.teams.some((t) => champion.teams.includes(t)))
-    .map(
-      (a) =>
-        `${a.teams.join(" and ")}: not the champion, and yet the ${a.title[0]!.toLowerCase()}${a.title.slice(1)} (${a.says}).`,
-    );
+    .filter((a) => a.kind === "best" && !a.teams.some((t) => champion.teams.includes(t)))
+    .map((a) => {
+      const what = `${a.title[0]!.toLowerCase()}${a.title.slice(1)} (${a.says})`;
+      return `${a.teams.join(" and ")}: not the champion, and yet the ${what}.`;
+    });
 };
