@@ -11,6 +11,10 @@ import { task } from "./task.mjs";
 
 const bin = (name) => join(root, "node_modules", ".bin", name);
 const count = { passed: 0, failed: 0 };
+const began = Date.now();
+
+/** How far the whole command is, to see where its time goes. */
+const at = () => `${Math.round((Date.now() - began) / 1000)} s`;
 
 async function check(name, file, args) {
   const { code, out } = await capture(file, args, { cwd: root });
@@ -45,7 +49,7 @@ async function jest(project, filter, env) {
     count.passed += r.numPassedTests;
     count.failed +=
       r.numFailedTests + r.testResults.filter((t) => t.status === "failed" && t.assertionResults.length === 0).length;
-    step(`${project} tests: ${r.numPassedTests} passed, ${r.numFailedTests} failed`);
+    step(`${project} tests: ${r.numPassedTests} passed, ${r.numFailedTests} failed (at ${at()})`);
     if (!r.success) say(out.slice(-12000));
   }
   rmSync(scratch, { recursive: true, force: true });
@@ -54,6 +58,7 @@ async function jest(project, filter, env) {
 /** The application built, and the databases of the journeys filled: what they begin from. */
 async function prepare(cluster) {
   await needBuild();
+  step(`built (at ${at()})`);
   const fill = async (name, demo) => {
     const url = new URL(cluster.url);
     url.pathname = `/${name}`;
@@ -112,7 +117,7 @@ async function e2e(filter, [demoEnv, emptyEnv]) {
   const total = (what) => runs.reduce((n, run) => n + (run.stats?.[what] ?? 0), 0);
   count.passed += total("expected") + total("flaky");
   count.failed += total("unexpected") + runs.filter((run) => !run.stats).length;
-  step(`browser journeys: ${total("expected")} passed, ${total("unexpected")} failed`);
+  step(`browser journeys: ${total("expected")} passed, ${total("unexpected")} failed (at ${at()})`);
   for (const { out, stats } of runs) if (!stats || stats.unexpected) say(out.slice(-12000));
   rmSync(scratch, { recursive: true, force: true });
 }
@@ -141,16 +146,17 @@ export async function test([part, ...filter]) {
   }
   const cluster = wants("db") || wants("e2e") ? await startCluster({ temporary: true }) : null;
   try {
-    // Building waits on one core for much of its time: the tests without a browser go beside it.
-    const [tested, prepared] = await Promise.allSettled([
+    // Building and browsers wait for much of their time: the tests without a browser go beside them.
+    const done = await Promise.allSettled([
       (async () => {
         if (wants("unit")) await jest("unit", filter, {});
         if (wants("db")) await jest("db", filter, { DATABASE_URL: cluster.url });
       })(),
-      wants("e2e") ? prepare(cluster) : null,
+      (async () => {
+        if (wants("e2e")) await e2e(filter, await prepare(cluster));
+      })(),
     ]);
-    for (const r of [tested, prepared]) if (r.status === "rejected") throw r.reason;
-    if (prepared.value) await e2e(filter, prepared.value);
+    for (const r of done) if (r.status === "rejected") throw r.reason;
   } finally {
     await cluster?.stop();
   }
