@@ -46,35 +46,66 @@ const sameTwo = (r: Result, a: string, b: string) => (r.a === a && r.b === b) ||
  * // => "Bramble"
  */
 export function play(slots: readonly Slot[], entries: readonly string[], results: readonly Result[]): Match[] {
-  const done = new Map<string, Match>();
   const bySlot = new Map<string, Result[]>();
-  for (const r of results) bySlot.set(r.slot, [...(bySlot.get(r.slot) ?? []), r]);
+  for (const r of results) {
+    const here = bySlot.get(r.slot);
+    if (here) here.push(r);
+    else bySlot.set(r.slot, [r]);
+  }
+  return playWith(slots, entries, ({ key }, a, b) => bySlot.get(key)?.findLast((r) => sameTwo(r, a, b)) ?? null);
+}
+
+/**
+ * The same, where how a match ended is asked for when it is known who meets in it; null for one that is not played yet.
+ * @example
+ * playWith(singleBracket(2), ["Alder", "Bramble"], () => null)[0]?.state // => "ready"
+ */
+export function playWith(
+  slots: readonly Slot[],
+  entries: readonly string[],
+  resultOf: (slot: Slot, a: string, b: string) => Result | null,
+): Match[] {
+  const done = new Map<string, Match>();
   const who = (source: Source): Who => {
     if (source.kind === "nobody") return null;
     if (source.kind === "entry") return entries[source.seed - 1] ?? null;
     return done.get(source.of)?.[source.kind];
   };
-  for (const slot of slots) {
+  return slots.map((slot) => {
     const condition = slot.onlyIf === undefined ? null : done.get(slot.onlyIf)!;
-    const [a, b] = [who(slot.a), who(slot.b)];
-    const as = (state: Match["state"], winner: Who, loser: Who, result: Result | null = null) =>
-      done.set(slot.key, { slot, a, b, state, winner, loser, result });
-    // A second final is for nobody when the first was won by who had not lost before.
-    if (condition && condition.winner !== undefined && condition.winner === condition.a) as("empty", null, null);
-    else if (a === undefined || b === undefined) as("waits", undefined, undefined);
-    else if (a === null && b === null) as("empty", null, null);
-    else if (a === null || b === null) as("bye", a ?? b, null);
-    else {
-      const result = (bySlot.get(slot.key) ?? []).findLast((r) => sameTwo(r, a, b)) ?? null;
-      if (!result) as("ready", undefined, undefined);
-      else if (result.winner === null) as("played", null, null, result);
-      else {
-        const beaten = result.winner === a ? b : a;
-        as("played", result.winner, result.outcome === "disqualified" ? null : beaten, result);
-      }
-    }
-  }
-  return slots.map((s) => done.get(s.key)!);
+    const match = meet(slot, who(slot.a), who(slot.b), condition, resultOf);
+    done.set(slot.key, match);
+    return match;
+  });
+}
+
+/** One slot, with who is in it. */
+function meet(
+  slot: Slot,
+  a: Who,
+  b: Who,
+  condition: Match | null,
+  resultOf: (slot: Slot, a: string, b: string) => Result | null,
+): Match {
+  const as = (state: Match["state"], winner: Who, loser: Who, result: Result | null = null): Match => ({
+    slot,
+    a,
+    b,
+    state,
+    winner,
+    loser,
+    result,
+  });
+  // A second final is for nobody when the first was won by who had not lost before.
+  if (condition && condition.winner !== undefined && condition.winner === condition.a) return as("empty", null, null);
+  if (a === undefined || b === undefined) return as("waits", undefined, undefined);
+  if (a === null && b === null) return as("empty", null, null);
+  if (a === null || b === null) return as("bye", a ?? b, null);
+  const result = resultOf(slot, a, b);
+  if (!result) return as("ready", undefined, undefined);
+  if (result.winner === null) return as("played", null, null, result);
+  const beaten = result.winner === a ? b : a;
+  return as("played", result.winner, result.outcome === "disqualified" ? null : beaten, result);
 }
 
 /** A place in the end: the first of those that it shares, and how many share them. */
