@@ -31,7 +31,7 @@ export async function OverallScreen({ slug }: { slug: string }) {
         title="Overall"
         note={
           `${combineMethod.labels[combine].split(":")[0]!}, each times its weight` +
-          `${view.open.length ? ` · no place yet in ${view.open.join(", ")}` : ""}`
+          `${view.open.length ? ` · not confirmed yet: ${view.open.join(", ")}` : ""}`
         }
       >
         <EventNav slug={slug} events={names} chosen="overall" />
@@ -64,7 +64,7 @@ export async function OverallScreen({ slug }: { slug: string }) {
               rows={view.rows.map((r) => ({
                 id: r.team,
                 cells: {
-                  place: { value: r.place, className: "font-[650] text-iron" },
+                  place: { value: r.place, show: r.place ?? "–", className: "font-[650] text-iron" },
                   team: { value: r.team },
                   ...Object.fromEntries(view.counted.map((e, i) => [e.id, { value: r.parts[i]! }])),
                   total: { value: r.total, show: <Figure working={r.working}>{r.shown}</Figure> },
@@ -72,7 +72,9 @@ export async function OverallScreen({ slug }: { slug: string }) {
               }))}
             />
             <div>
-              {view.otherwise.length === 0 ? (
+              {!view.begun ? (
+                <p className="text-soft">Nobody has a place in any event yet: this is how it will be made.</p>
+              ) : view.otherwise.length === 0 ? (
                 <p className="text-soft">Every way of putting the events together names the same first.</p>
               ) : (
                 <>

@@ -5,6 +5,7 @@ import { awardsOf, besides, type Contest, overallView } from "./overall";
 const entry = (team: string, mass: string | null) => ({ id: team, team, mass });
 const lift = {
   id: "lift",
+  state: "confirmed",
   name: "Timed lift",
   definition: { better: "more", unit: "L/min" },
   entries: [entry("Alder", "4.4"), entry("Gully", "5.6"), entry("Weir", "3.9")],
@@ -18,6 +19,7 @@ const place = (name: string, at: number | null, sharing = 1) => ({ name, place: 
 const race = (...standings: object[]) =>
   ({
     id: "race",
+    state: standings.length === 3 ? "confirmed" : "running",
     name: "Tank race",
     rules: { placePoints: ["40", "20", "10"] },
     entries: lift.entries,
@@ -54,10 +56,12 @@ test("points of both kinds of event add up, shared places share theirs, and a we
   expect([heavy.first, heavy.counted.map((e) => e.name), heavy.otherwise]).toEqual([["Gully"], ["Timed lift"], []]);
 });
 
-test("an event in which nobody has a place yet is open, and there is no champion", () => {
+test("until every event that counts is confirmed there is no champion; before any place nobody is first", () => {
   const open = contest({ races: [race(place("Alder", null), place("Gully", null))] });
   expect(overallView(open).open).toEqual(["Tank race"]);
   expect(awardsOf(open, "kg").map((a) => a.title)).toEqual(["Best in Timed lift", "Lightest that finished"]);
+  const fresh = overallView(contest({ events: [], races: [race(place("Alder", null))] }));
+  expect([fresh.begun, fresh.first, fresh.otherwise, fresh.rows[0]!.place]).toEqual([false, [], [], null]);
   expect(overallView(contest({ events: [], races: [] })).rows).toEqual([]);
 });
 

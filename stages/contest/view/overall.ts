@@ -6,8 +6,8 @@ import { type CombineMethod, combineMethod } from "@/core/vocabulary/contest";
 import type { ContestEvent } from "../queries/events";
 import type { MatchEvent } from "../queries/matches";
 
-type Measured = Pick<ContestEvent, "id" | "name" | "definition" | "standings" | "entries">;
-type Race = Pick<MatchEvent, "id" | "name" | "rules" | "standings" | "entries">;
+type Measured = Pick<ContestEvent, "id" | "name" | "state" | "definition" | "standings" | "entries">;
+type Race = Pick<MatchEvent, "id" | "name" | "state" | "rules" | "standings" | "entries">;
 
 /** What the overall ranking is made of. */
 export interface Contest {
@@ -62,20 +62,24 @@ export function overallView({ events, races, weights, method }: Contest) {
   ].filter((e) => Number(e.weight) > 0);
   const teams = [...new Set([...events, ...races].flatMap((e) => e.entries.map((n) => n.team as string)))].sort();
   const rows = counted.length ? overall(method, counted, teams) : [];
-  const open = counted.filter((e) => [...e.by.values()].every((r) => r.place === null)).map((e) => e.name);
-  const first = winners(rows);
-  const others = counted.length ? whatIf(counted, teams).filter((w) => w.method !== method) : [];
+  const states = new Map([...events, ...races].map((e) => [e.id as string, e.state]));
+  const open = counted.filter((e) => states.get(e.id) !== "confirmed").map((e) => e.name);
+  // Before anybody has a place anywhere, nobody is first.
+  const begun = counted.some((e) => [...e.by.values()].some((r) => r.place !== null));
+  const first = begun ? winners(rows) : [];
+  const others = begun ? whatIf(counted, teams).filter((w) => w.method !== method) : [];
   return {
     counted: counted.map((e) => ({ id: e.id, name: e.name, weight: e.weight })),
     rows: rows.map((o) => ({
       team: o.entry,
-      place: o.place,
+      place: begun ? o.place : null,
       total: Number(o.total),
       shown: formatNumber(o.total, shownDigits(method)),
       parts: counted.map((e) => formatNumber(o.parts.get(e.id)!, shownDigits(method))),
       working: o.working,
     })),
     open,
+    begun,
     otherwise: others
       .filter((w) => w.first.join() !== first.join())
       .map((w) => `By the ${combineMethod.labels[w.method].split(":")[0]} ${w.first.join(" and ")} would be first.`),
