@@ -1,7 +1,8 @@
 import { randomUUID } from "node:crypto";
 import { inspectEntry } from "@/stages/contest/commands/attempts";
 import { confirmEvent, drawRunOrder } from "@/stages/contest/commands/events";
-import { recordMatch, saveMatchEvent } from "@/stages/contest/commands/matches";
+import { recordMatch } from "@/stages/contest/commands/match-results";
+import { saveMatchEvent } from "@/stages/contest/commands/matches";
 import { matchEventsOf } from "@/stages/contest/queries/matches";
 import { playedView, toPlay } from "@/stages/contest/view/lives";
 import { at, run } from "./run";

@@ -3,7 +3,8 @@ import { action } from "@/platform/command/perform";
 import { inspectEntry, scoreAttempt, voidAttempt } from "./commands/attempts";
 import { changeEntry, renameEvent } from "./commands/corrections";
 import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
-import { drawRound, recordMatch, saveMatchEvent, seedByEvent, seedByHand } from "./commands/matches";
+import { recordMatch } from "./commands/match-results";
+import { drawRound, saveMatchEvent, seedByEvent, seedByHand } from "./commands/matches";
 import { saveOverall } from "./commands/overall";
 import { withdrawEntry, withdrawEvent, withdrawMatch } from "./withdrawals";
 

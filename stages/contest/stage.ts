@@ -6,6 +6,7 @@ import { contestActs } from "./acts";
 import * as attempts from "./commands/attempts";
 import * as corrections from "./commands/corrections";
 import * as events from "./commands/events";
+import * as matchResults from "./commands/match-results";
 import * as matches from "./commands/matches";
 import * as overall from "./commands/overall";
 import { standingsTable } from "./standings-csv";
@@ -33,7 +34,7 @@ export const contest: Stage = {
   name: "Contest",
   pages: [{ label: "Contest", path: "/contest" }],
   shows: ["contest", "build"],
-  commands: [attempts, corrections, events, matches, overall, withdrawals],
+  commands: [attempts, corrections, events, matches, matchResults, overall, withdrawals],
   stratum,
   downloads: { standings: { act: contestActs.read, make: standingsTable } },
 };

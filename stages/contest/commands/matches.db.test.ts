@@ -14,7 +14,8 @@ import { seeded } from "../view/seeds";
 import { withdrawEntry, withdrawMatch } from "../withdrawals";
 import { inspectEntry } from "./attempts";
 import { confirmEvent, drawRunOrder, refreshEntries } from "./events";
-import { drawRound, recordMatch, saveMatchEvent, seedByEvent, seedByHand } from "./matches";
+import { recordMatch } from "./match-results";
+import { drawRound, saveMatchEvent, seedByEvent, seedByHand } from "./matches";
 import { saveOverall } from "./overall";
 
 let done: () => Promise<void>;

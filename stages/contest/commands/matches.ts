@@ -1,29 +1,15 @@
-import type * as row from "@/platform/db/rows";
 import "server-only";
-import { decide, isElimination, slotsOf } from "@/core/contest/matches";
-import { type Correction, correct } from "@/core/contest/meeting";
-import { type Match, play, type Result } from "@/core/contest/play";
 import { pairRound } from "@/core/contest/rounds";
 import { table } from "@/core/contest/table";
-import { type Context, checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { type Context, checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
 import { eventsOf } from "../queries/events";
-import { lockMatches, matchEventsOf } from "../queries/matches";
+import { matchEventsOf } from "../queries/matches";
 import * as s from "../schema";
 import { seeded } from "../view/seeds";
-import { matchWords, slotWords } from "../view/words";
 import { enterTeams } from "./events";
-
-const ofEvent = (sql: Tx, id: string) => projectOf(sql, "event", id);
-
-type Locked = NonNullable<Awaited<ReturnType<typeof lockMatches>>>;
-
-async function open(sql: Tx, id: string): Promise<Locked> {
-  const e = found(await lockMatches(sql, id), "This event");
-  if (e.state === "confirmed") refuse("The result is confirmed. Reopen the event first.");
-  return e;
-}
+import { type Locked, matchesOf, ofEvent, openMatches } from "./open-matches";
 
 /** Sets up an event in which two meet at a time; every team enters. Once a match is recorded the rules are fixed. */
 export const saveMatchEvent = command({
@@ -47,7 +33,7 @@ export const saveMatchEvent = command({
     };
     let { id } = input;
     if (id) {
-      const e = await open(sql, id);
+      const e = await openMatches(sql, id);
       if (e.projectId !== input.projectId) found(null, "This event");
       checkVersion(e, input.version, { name: "Name" }, input, e);
       if (e.results.length) refuse("Matches have been recorded: the rules of this event are fixed.");
@@ -113,7 +99,7 @@ export const seedByEvent = command({
   subject: (sql, i) => ofEvent(sql, i.id),
   async run(context, input) {
     const { sql } = context;
-    const e = await open(sql, input.id);
+    const e = await openMatches(sql, input.id);
     const others = [...(await eventsOf(e.projectId, sql)), ...(await matchEventsOf(e.projectId, sql))];
     const from = found(
       others.find((x) => x.id === input.from && x.id !== e.id),
@@ -142,15 +128,9 @@ export const seedByHand = command({
   schema: s.seedByHand,
   subject: (sql, i) => ofEvent(sql, i.id),
   async run(context, input) {
-    await seedAs(context, await open(context.sql, input.id), input.version, input.entries, "by hand");
+    await seedAs(context, await openMatches(context.sql, input.id), input.version, input.entries, "by hand");
   },
 });
-
-/** How an event's matches stand. */
-const matchesOf = (e: Locked): Match[] => {
-  const ids = seeded(e.entries).map((n) => n.id as string);
-  return play(slotsOf(e.rules, ids.length, e.drawn), ids, e.results);
-};
 
 /** Pairs the next round of equal records; every match of the round before is recorded by then. */
 export const drawRound = command({
@@ -159,7 +139,7 @@ export const drawRound = command({
   schema: s.drawOrder,
   subject: (sql, i) => ofEvent(sql, i.id),
   async run({ sql, audit, by }, input) {
-    const e = await open(sql, input.id);
+    const e = await openMatches(sql, input.id);
     checkVersion(e, input.version, {}, {}, {});
     if (e.rules.format !== "records") refuse("Only rounds of equal records are drawn one by one.");
     const entries = seeded(e.entries);
@@ -200,137 +180,3 @@ export const drawRound = command({
     audit({ type: "draw", id: e.id, label: `${e.name}: round ${e.drawn.length + 1}, seed ${input.seed}`, after });
   },
 });
-
-/** What stands between a match and its record, in words. */
-function refuseMatch(e: Locked, match: Match | undefined, input: { a: string; b: string; outcome: string }): void {
-  const two = [match?.a, match?.b];
-  if (!match || !two.includes(input.a) || !two.includes(input.b) || input.a === input.b)
-    refuse("These two do not meet in this match (any more). Look at the bracket again.", "slot");
-  if (input.outcome !== "won" && input.outcome !== "drawn") return;
-  for (const id of [input.a, input.b]) {
-    const n = e.entries.find((x) => x.id === id)!;
-    if (n.inspection !== "passed")
-      refuse(
-        n.inspection === "waiting"
-          ? `${n.team} has not passed inspection yet.`
-          : `${n.team} was turned away at inspection: the other wins by walkover.`,
-      );
-  }
-}
-
-/** What a correction makes void has to be what whoever sends it has seen. */
-function refuseVoids(correction: Correction, before: readonly Match[], seen: readonly string[], e: Locked): void {
-  const gone = before.filter((m) => correction.void.includes(m.slot.key));
-  if (gone.length === seen.length && gone.every((m) => seen.includes(m.slot.key))) return;
-  const name = (id: string) => e.entries.find((n) => n.id === id)!.team;
-  refuse(
-    gone.length
-      ? `It makes void: ${gone.map((m) => matchWords(m, name)).join("; ")}. Say that you have seen this.`
-      : "It makes nothing void any more: somebody has recorded something meanwhile. Look again.",
-    "voids",
-  );
-}
-
-/**
- * Records how a match ended. What is recorded of it already is replaced only by a correction, which names the results
- * that it makes void; nothing that was recorded is lost.
- */
-export const recordMatch = command({
-  name: "recordMatch",
-  together: true,
-  act: contestActs.score,
-  schema: s.matchResult,
-  subject: (sql, i) => ofEvent(sql, i.eventId),
-  async run({ sql, audit, by }, input): Promise<{ slot: string }> {
-    const e = await open(sql, input.eventId);
-    if (e.results.some((r) => r.id === input.id)) {
-      audit({ type: "match", id: input.id, label: "sent again" });
-      return { slot: input.slot };
-    }
-    if ((await sql`SELECT FROM match_result WHERE id = ${input.id}`).length)
-      refuse("This result was already recorded for another event.");
-    const matches = matchesOf(e);
-    const match = matches.find((m) => m.slot.key === input.slot);
-    refuseMatch(e, match, input);
-    const score = input.aScore && input.bScore ? ([input.aScore, input.bScore] as [string, string]) : null;
-    const winner = winnerOf(e, input, score);
-    const outcome = input.outcome === "won" && winner === null ? "drawn" : input.outcome!;
-    if (outcome === "drawn" && isElimination(e.rules.format))
-      refuse("In an elimination somebody goes on: play again, or let the judges call it.", "outcome");
-    const result: Result = { slot: input.slot, a: input.a, b: input.b, outcome, winner, score };
-    const old = match!.result;
-    if (old && !input.corrects) {
-      const name = (id: string | null) => e.entries.find((n) => n.id === id)?.team ?? "neither";
-      refuse(
-        `It is recorded already: ${name(old.winner)} ${old.winner ? "has won" : "has"}. ` +
-          "If that is wrong, correct it, with the reason.",
-      );
-    }
-    if (old && !input.reason) refuse("Say why it is corrected.", "reason");
-    if (old) {
-      const ids = seeded(e.entries).map((n) => n.id as string);
-      refuseVoids(
-        correct(
-          matches.map((m) => m.slot),
-          ids,
-          e.results,
-          result,
-        ),
-        matches,
-        input.voids as string[],
-        e,
-      );
-    }
-    await sql`
-      INSERT INTO match_result ${sql({
-        id: input.id,
-        eventId: e.id,
-        number: 1 + (await lastNumber(sql, e.id)),
-        slot: input.slot,
-        aId: input.a,
-        bId: input.b,
-        outcome,
-        winnerId: winner,
-        aScore: score?.[0] ?? null,
-        bScore: score?.[1] ?? null,
-        reason: input.reason,
-        recordedBy: by,
-      })}
-    `;
-    if (e.state === "set up") await sql`UPDATE event SET state = 'running', version = version + 1 WHERE id = ${e.id}`;
-    audit({
-      type: "match",
-      id: input.id,
-      label: `${e.name}, ${slotWords(match!.slot)}`,
-      before: old,
-      after: result,
-      reason: input.reason,
-    });
-    return { slot: input.slot };
-  },
-});
-
-const lastNumber = async (sql: Tx, eventId: string): Promise<number> => {
-  const [last] = await sql<{ n: row.MatchResult["number"] }[]>`
-    SELECT coalesce(max(number), 0)::int AS n FROM match_result WHERE event_id = ${eventId}
-  `;
-  return last!.n;
-};
-
-/** Who has won by what was sent: by the rule of the match where it was played, else by who was there. */
-function winnerOf(
-  e: Locked,
-  input: { outcome: string | undefined; winner: string | null | undefined; a: string; b: string },
-  score: [string, string] | null,
-): string | null {
-  const side = (w: "a" | "b" | null) => (w === null ? null : input[w]);
-  const named = input.winner === "a" || input.winner === "b" ? input.winner : null;
-  if (input.outcome === "neither" || input.outcome === "drawn") return null;
-  if (input.outcome === "won") {
-    const says = decide(e.rules, { score, winner: named });
-    if (!says.ok) refuse(says.message, score === null ? "winner" : "aScore");
-    return side(says.winner);
-  }
-  if (!named) refuse("Say who was there.", "winner");
-  return side(named);
-}

@@ -1,13 +1,12 @@
 "use client";
 
-import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import type { Option } from "@/ui/option";
-import { drawRoundAction, drawRunOrderAction, seedByEventAction, seedByHandAction } from "../actions";
-import { drawOrder, seedByEvent, seedByHand } from "../schema";
+import { seedByEventAction, seedByHandAction } from "../actions";
+import { seedByEvent, seedByHand } from "../schema";
+import { DrawForm } from "./draw-form";
 
-const drawn = fieldsOf(drawOrder);
 const ranked = fieldsOf(seedByEvent);
 const chosen = fieldsOf(seedByHand);
 
@@ -27,17 +26,7 @@ export const SeedForms = ({
   entries: readonly Option[];
 }) => (
   <div className="grid gap-3">
-    <ActionForm
-      inline
-      schema={drawOrder}
-      action={drawRunOrderAction}
-      fixed={{ id, version }}
-      defaults={{ seed }}
-      submit="Draw the seeds"
-      look="plain"
-    >
-      <drawn.TextField name="seed" label="Seed of the draw" className="w-52" />
-    </ActionForm>
+    <DrawForm id={id} version={version} seed={seed} submit="Draw the seeds" />
     <span className="flex flex-wrap gap-x-4 gap-y-2">
       {events.length > 0 && (
         <UnfoldForm
@@ -75,29 +64,4 @@ export const SeedForms = ({
       </UnfoldForm>
     </span>
   </div>
-);
-
-/** The next round of equal records. */
-export const RoundForm = ({
-  id,
-  version,
-  seed,
-  round,
-}: {
-  id: string;
-  version: number;
-  seed: string;
-  round: number;
-}) => (
-  <ActionForm
-    inline
-    schema={drawOrder}
-    action={drawRoundAction}
-    fixed={{ id, version }}
-    defaults={{ seed }}
-    submit={`Draw round ${round}`}
-    look="plain"
-  >
-    <drawn.TextField name="seed" label="Seed of the draw" className="w-52" />
-  </ActionForm>
 );
