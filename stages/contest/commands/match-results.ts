@@ -70,11 +70,8 @@ export const recordMatch = command({
     const result: Result = { slot: input.slot, a: input.a, b: input.b, outcome, winner, score };
     const old = match!.result;
     if (old && !input.corrects) {
-      const name = (id: string | null) => e.entries.find((n) => n.id === id)?.team ?? "neither";
-      refuse(
-        `It is recorded already: ${name(old.winner)} ${old.winner ? "has won" : "has"}. ` +
-          "If that is wrong, correct it, with the reason.",
-      );
+      const who = e.entries.find((n) => n.id === old.winner)?.team ?? "nobody";
+      refuse(`It is recorded already: ${who} has won. If that is wrong, correct it, with the reason.`);
     }
     if (old && !input.reason) refuse("Say why it is corrected.", "reason");
     if (old) {

@@ -1,7 +1,7 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
-import { type MatchRules, slotsOf } from "@/core/contest/matches";
+import { isElimination, type MatchRules, slotsOf } from "@/core/contest/matches";
 import { correct } from "@/core/contest/meeting";
 import { play, type Result } from "@/core/contest/play";
 import { ActionForm } from "@/ui/form/action-form";
@@ -16,6 +16,7 @@ const { TextField, SelectField } = fieldsOf(matchResult);
 
 /** What a correction of this match makes void, for whoever it makes win. */
 const voidsOf = (of: Of, winner: "a" | "b"): string[] => {
+  if (!isElimination(of.rules.format)) return [];
   const result: Result = {
     slot: of.match.slot,
     a: of.match.a,
@@ -52,11 +53,13 @@ export default function CorrectMatch({
       schema={matchResult}
       action={recordMatchAction}
       via={via}
-      fixed={{ eventId, slot: match.slot, a: match.a, b: match.b, corrects: true, outcome: "won" }}
+      fixed={{ eventId, slot: match.slot, a: match.a, b: match.b, corrects: true }}
       defaults={{ winner: "a", aScore: "", bScore: "", reason: "" }}
       shape={(v) => {
-        const wins = winnerIn(rules, v);
-        return { ...v, id: crypto.randomUUID(), winner: wins, voids: voidsOf(of, wins) };
+        // A table takes a draw, and no other match of it hangs on this one.
+        if (v.winner === "drawn") return { ...v, id: crypto.randomUUID(), outcome: "drawn", winner: null };
+        const winner = winnerIn(rules, v);
+        return { ...v, id: crypto.randomUUID(), outcome: "won", winner, voids: voidsOf(of, winner) };
       }}
       submit="Correct it"
       look="plain"
@@ -78,7 +81,10 @@ export default function CorrectMatch({
           <SelectField
             name="winner"
             label="Has won"
-            options={match.teams.map((team, i) => ({ value: i === 0 ? "a" : "b", label: team }))}
+            options={[
+              ...match.teams.map((team, i) => ({ value: i === 0 ? "a" : "b", label: team })),
+              ...(isElimination(rules.format) ? [] : [{ value: "drawn", label: "nobody: drawn" }]),
+            ]}
             className="w-44"
           />
         )}

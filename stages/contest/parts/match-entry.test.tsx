@@ -1,9 +1,11 @@
 /** @jest-environment jsdom */
 // A match scored beside its names: one press, nothing twice, and what waits for the network is kept.
-import { render, screen } from "@testing-library/react";
+import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { recordMatchAction } from "../actions";
+import CorrectMatch from "./match-correct";
 import { MatchEntry } from "./match-entry";
+import "@/ui/testing/browser";
 
 jest.mock("../actions", () => ({ recordMatchAction: jest.fn() }));
 const router = { refresh: jest.fn(), push: jest.fn() };
@@ -70,4 +72,57 @@ test("who has not passed inspection does not play, but may be absent", async () 
   expect(screen.getByText("Gully has not passed inspection.")).toBeTruthy();
   expect(screen.queryByRole("button", { name: /has won/ })).toBeNull();
   expect(screen.getByRole("button", { name: "not played out" })).toBeTruthy();
+});
+
+describe("a recorded match corrected", () => {
+  const [a, b, c, d, e] = [1, 2, 3, 4, 5].map((n) => `01a2160f-cd6b-7778-961f-00000000000${n}`) as [
+    string,
+    string,
+    string,
+    string,
+    string,
+  ];
+  const correcting = (format: "double" | "robin") =>
+    render(
+      <CorrectMatch
+        eventId={e}
+        onDone={() => {}}
+        match={{ ...match, a, b }}
+        rules={{
+          ...rules,
+          format,
+          secondFinal: true,
+          third: false,
+          rounds: 1,
+          points: { win: "2", draw: "1", loss: "0" },
+        }}
+        entries={[a, c, d, b]}
+        results={[
+          { slot: "M1-1", a: a, b: b, outcome: "won", winner: b },
+          { slot: "M1-2", a: c, b: d, outcome: "won", winner: c },
+          { slot: "M2-1", a: b, b: c, outcome: "won", winner: b },
+        ]}
+        drawn={[]}
+        names={{ [a]: "Alder", [b]: "Gully", [c]: "Weir", [d]: "Sluice" }}
+      />,
+    );
+  test("what does not count any more is named before it is sent, and sent along", async () => {
+    correcting("double");
+    expect(screen.getByText("Not counted any more, and kept on record: Gully against Weir, round 2.")).toBeTruthy();
+    await userEvent.type(screen.getByLabelText("Why it is corrected"), "Lanes");
+    await userEvent.click(screen.getByRole("button", { name: "Correct it" }));
+    await waitFor(() => expect(action).toHaveBeenCalledTimes(1));
+    const sent = { outcome: "won", winner: "a", voids: ["M2-1"], corrects: true };
+    expect(action.mock.calls[0][0]).toMatchObject(sent);
+  });
+  test("in a table nothing hangs on it, and nobody may have won", async () => {
+    correcting("robin");
+    expect(screen.getByText("Nothing that was played after it is touched.")).toBeTruthy();
+    await userEvent.click(screen.getByRole("combobox", { name: "Has won" }));
+    await userEvent.click(await screen.findByRole("option", { name: "nobody: drawn" }));
+    await userEvent.type(screen.getByLabelText("Why it is corrected"), "Both were there");
+    await userEvent.click(screen.getByRole("button", { name: "Correct it" }));
+    await waitFor(() => expect(action).toHaveBeenCalledTimes(1));
+    expect(action.mock.calls[0][0]).toMatchObject({ outcome: "drawn", winner: null, corrects: true });
+  });
 });
