@@ -1,5 +1,5 @@
 import type { Source } from "./bracket";
-import { type Match, play, type Result } from "./play";
+import { championOf, type Match, play, type Result } from "./play";
 
 /** Who may still come into each side of a slot that is not played yet. */
 interface Possible {
@@ -62,8 +62,7 @@ export interface Life {
  * // => [[0, true], [1, false]]
  */
 export function lives(matches: readonly Match[], entries: readonly string[]): Life[] {
-  const last = matches.at(-1)!;
-  const champion = last.state === "empty" ? matches.at(-2)?.winner : last.winner;
+  const champion = championOf(matches);
   const by = new Map<string, Match[]>(entries.map((e) => [e, []]));
   for (const m of matches) for (const e of [m.a, m.b]) if (e) by.get(e)?.push(m);
   return entries.map((entry) => {

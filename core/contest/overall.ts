@@ -44,10 +44,13 @@ const meanPlace = (r: Reached): Decimal | null =>
   r.place === null ? null : new Decimal(r.place).plus(new Decimal(r.sharing - 1).div(2));
 
 /**
- * What each entry reached in an event, more is better: the measured value (turned round where less is better), or where
- * nothing is measured how many it has left behind.
+ * What each entry reached in an event, and whether less of it is better: the measured value, or where nothing is
+ * measured how many it has left behind.
  */
-function worths(event: CountedEvent, entries: readonly string[]): Map<string, Decimal> {
+function worths(
+  event: CountedEvent,
+  entries: readonly string[],
+): { worth: ReadonlyMap<string, Decimal>; less: boolean } {
   const measured = [...event.by.values()].some((r) => r.value !== null);
   const out = new Map<string, Decimal>();
   for (const e of entries) {
@@ -57,7 +60,7 @@ function worths(event: CountedEvent, entries: readonly string[]): Map<string, De
     if (!measured) out.set(e, new Decimal(entries.length).plus(1).minus(place));
     else if (r.value !== null) out.set(e, new Decimal(r.value));
   }
-  return out;
+  return { worth: out, less: measured && event.better === "less" };
 }
 
 /** What an event adds before its weight, by entry; who reached nothing in it gets what the method says. */
@@ -66,9 +69,8 @@ function shares(method: CombineMethod, event: CountedEvent, entries: readonly st
   if (method === "points") return new Map(entries.map((e) => [e, new Decimal(reached(e).points ?? 0)]));
   if (method === "places")
     return new Map(entries.map((e) => [e, meanPlace(reached(e)) ?? new Decimal(entries.length)]));
-  const worth = worths(event, entries);
+  const { worth, less } = worths(event, entries);
   const values = [...worth.values()];
-  const less = event.better === "less" && [...event.by.values()].some((r) => r.value !== null);
   if (!values.length) return new Map(entries.map((e) => [e, zero]));
   const [low, high] = [Decimal.min(...values), Decimal.max(...values)];
   const [best, worst] = less ? [low, high] : [high, low];

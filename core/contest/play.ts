@@ -108,6 +108,15 @@ function meet(
   return as("played", result.winner, result.outcome === "disqualified" ? null : beaten, result);
 }
 
+/**
+ * Who has won an elimination; null where nobody has, undefined while it is not known.
+ * @example championOf(play(singleBracket(2), ["Alder", "Bramble"], [])) // => undefined
+ */
+export function championOf(matches: readonly Match[]): Who {
+  const last = matches.at(-1);
+  return last?.state === "empty" && last.slot.onlyIf ? matches.at(-2)!.winner : last?.winner;
+}
+
 /** A place in the end: the first of those that it shares, and how many share them. */
 export interface Finish {
   readonly place: number;
@@ -150,8 +159,7 @@ export function placesOf(matches: readonly Match[]): Map<string, Finish> {
     if (m === third && m.winner) left.set(m.winner, at + 0.5);
   }
   const isOut = (e: string) => left.has(e) && !matches.some((m) => open(m) && (m.a === e || m.b === e));
-  const final = matches.at(-1)!;
-  const champion = final.state === "empty" && final.slot.onlyIf ? matches.at(-2)!.winner : final.winner;
+  const champion = championOf(matches);
   const finished = champion !== undefined;
   const openFrom = Math.min(
     Number.POSITIVE_INFINITY,

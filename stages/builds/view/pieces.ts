@@ -9,6 +9,9 @@ import { writeLines } from "./lines";
 /** Of a line with more pieces than this nobody follows each. */
 const mostOfALine = 24;
 
+/** Whether a piece was cut. */
+const isCut = (p: Pick<Piece, "steps">): boolean => p.steps.some((s) => s.step === "cut");
+
 /** A piece as the rules see it. */
 export const makingOf = (p: Pick<Piece, "oneChance" | "material" | "steps">): Making => ({
   oneChance: p.oneChance,
@@ -40,7 +43,7 @@ export function piecesView(pieces: readonly Piece[], side: string) {
       return {
         piece: p,
         steps: stepsOf(p),
-        missing: p.steps.some((s) => s.step === "cut") ? [] : missingBeforeCut(makingOf(p)),
+        missing: isCut(p) ? [] : missingBeforeCut(makingOf(p)),
         done,
         length: p.nominal === null ? null : formatSi(p.nominal, side, 2),
         tolerance: p.tolerance === null ? null : formatSi(p.tolerance, side, 2),
@@ -109,7 +112,7 @@ export function madeOf(pieces: readonly Pick<Piece, "partId" | "steps">[]): Map<
   for (const p of pieces) {
     if (!p.partId) continue;
     const at = made.get(p.partId) ?? { of: 0, cut: 0 };
-    made.set(p.partId, { of: at.of + 1, cut: at.cut + (p.steps.some((s) => s.step === "cut") ? 1 : 0) });
+    made.set(p.partId, { of: at.of + 1, cut: at.cut + (isCut(p) ? 1 : 0) });
   }
   return made;
 }
@@ -119,9 +122,7 @@ export function madeWords(pieces: readonly Pick<Piece, "name" | "makerId" | "ste
   if (!pieces.length) return "None listed. A list says who makes which piece, and what is seen to before it is cut.";
   const has = (step: PieceStep) => pieces.filter((p) => p.steps.some((s) => s.step === step)).length;
   const nobody = pieces.filter((p) => !p.makerId).map((p) => p.name);
-  const waits = pieces.filter(
-    (p) => !p.steps.some((s) => s.step === "cut") && missingBeforeCut(makingOf(p)).length > 0,
-  );
+  const waits = pieces.filter((p) => !isCut(p) && missingBeforeCut(makingOf(p)).length > 0);
   return [
     `${pieces.length} ${pieces.length === 1 ? "piece" : "pieces"}: ${has("drawn")} drawn, ${has("checked")} checked, ` +
       `${has("cut")} cut, ${has("fitted")} fitted.`,

@@ -1,8 +1,8 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { contestActs } from "../acts";
-import { ofEntry } from "../queries/whose";
+import { ofEntry, ofEvent } from "../queries/whose";
 import * as s from "../schema";
 
 /** Gives an event another name, also when attempts have been scored: the rules stay. */
@@ -10,7 +10,7 @@ export const renameEvent = command({
   name: "renameEvent",
   act: contestActs.edit,
   schema: s.renameEvent,
-  subject: (sql, i) => projectOf(sql, "event", i.id),
+  subject: (sql, i) => ofEvent(sql, i.id),
   async run({ sql, audit }, input) {
     const [e] = await sql<
       { version: row.Event["version"]; name: row.Event["name"] }[]

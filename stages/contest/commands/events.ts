@@ -4,14 +4,13 @@ import type { EventDefinition } from "@/core/contest/standings";
 import { drawOrder } from "@/core/draw/draw";
 import { checkRule } from "@/core/points/check";
 import { averaging, channelsOf, noMean, type ProtocolDefinition } from "@/core/run/protocol";
-import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
 import { eventsOf } from "../queries/events";
 import { matchEventsOf } from "../queries/matches";
+import { ofEvent } from "../queries/whose";
 import * as s from "../schema";
-
-const ofEvent = (sql: Tx, id: string) => projectOf(sql, "event", id);
 
 /** Sets up an event; every team enters with its newest build. Once attempts are scored the rules are fixed. */
 export const saveEvent = command({

@@ -6,10 +6,11 @@ import type { Match, Result } from "@/core/contest/play";
 import { command, refuse } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
+import { ofEvent } from "../queries/whose";
 import * as s from "../schema";
 import { seeded } from "../view/seeds";
 import { matchWords, slotWords } from "../view/words";
-import { type Locked, matchesOf, ofEvent, openMatches } from "./open-matches";
+import { type Locked, matchesOf, openMatches } from "./open-matches";
 
 /** What stands between a match and its record, in words. */
 function refuseMatch(e: Locked, match: Match | undefined, input: { a: string; b: string; outcome: string }): void {

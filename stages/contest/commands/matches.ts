@@ -6,10 +6,11 @@ import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
 import { eventsOf } from "../queries/events";
 import { matchEventsOf } from "../queries/matches";
+import { ofEvent } from "../queries/whose";
 import * as s from "../schema";
 import { seeded } from "../view/seeds";
 import { enterTeams } from "./events";
-import { type Locked, matchesOf, ofEvent, openMatches } from "./open-matches";
+import { type Locked, matchesOf, openMatches } from "./open-matches";
 
 /** Sets up an event in which two meet at a time; every team enters. Once a match is recorded the rules are fixed. */
 export const saveMatchEvent = command({

@@ -1,13 +1,10 @@
 import "server-only";
 import { slotsOf } from "@/core/contest/matches";
 import { type Match, play } from "@/core/contest/play";
-import { found, projectOf, refuse } from "@/platform/command/command";
+import { found, refuse } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
 import { lockMatches } from "../queries/matches";
 import { seeded } from "../view/seeds";
-
-/** The project that an event is of. */
-export const ofEvent = (sql: Tx, id: string) => projectOf(sql, "event", id);
 
 /** An event of matches with its facts, locked until the command is done. */
 export type Locked = NonNullable<Awaited<ReturnType<typeof lockMatches>>>;

@@ -4,7 +4,7 @@ import { cx } from "@/ui/classes";
 import { LiveRefresh } from "@/ui/live";
 import type { MatchEvent } from "../queries/matches";
 import { bracketView } from "../view/bracket";
-import { playedView, progressOf, toPlay } from "../view/lives";
+import { allPlaced, playedView, progressOf, toPlay } from "../view/lives";
 import { BracketChart } from "./bracket-chart";
 import { AsOf, Clock } from "./buttons";
 
@@ -62,7 +62,6 @@ export function MatchBoard({
   const next = toPlay(played);
   const drawing = bracketView(played.matches, played.names);
   const champion = event.standings.find((s) => s.place === 1 && s.sharing === 1);
-  const done = event.standings.length > 0 && event.standings.every((s) => s.place !== null);
   return (
     <BoardFrame
       title={title}
@@ -76,7 +75,7 @@ export function MatchBoard({
               {next[1] && <>, then {next[1].teams.join(" against ")}</>}
             </>
           )}
-          {done && champion && (
+          {allPlaced(event.standings) && champion && (
             <>
               {" "}
               · first: <strong className="text-[#E39A7C]">{champion.name}</strong>

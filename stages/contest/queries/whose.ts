@@ -1,6 +1,10 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { projectOf } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
+
+/** The project that an event is of. */
+export const ofEvent = (sql: Tx, id: string) => projectOf(sql, "event", id);
 
 /** The project that an entry is of. */
 export const ofEntry = async (sql: Tx, id: string) => {

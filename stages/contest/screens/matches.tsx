@@ -22,9 +22,8 @@ import { SeedForms } from "../parts/seed-forms";
 import { requirementLimits } from "../queries/attempts";
 import { eventNames, matchEventsOf } from "../queries/matches";
 import { overOf } from "../view/attempts";
-import { bracketView, numbered } from "../view/bracket";
-import { livesView, playedView, progressOf, toPlay } from "../view/lives";
-import { slotWords } from "../view/words";
+import { bracketView } from "../view/bracket";
+import { allPlaced, livesView, onRecord, playedView, progressOf, toPlay } from "../view/lives";
 
 /** An event in which two meet at a time: its bracket or table, what is played next, and who is still in it. */
 export async function MatchesScreen({ slug, event: wanted }: { slug: string; event?: string }) {
@@ -40,8 +39,7 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
   const elimination = isElimination(rules.format);
   const lives = livesView(event, played);
   const next = toPlay(played);
-  const numbers = numbered(played.matches);
-  const settled = event.standings.every((s) => s.place !== null);
+  const recorded = onRecord(played, event.results);
   const begun = event.results.length > 0 || event.drawn.length > 0;
   const open = event.state !== "confirmed";
   const waiting = event.entries.filter((n) => n.inspection === "waiting");
@@ -173,7 +171,7 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
             </p>
             {staff && (
               <div className="no-print mt-3 flex flex-wrap items-center gap-3">
-                {event.state === "running" && settled && (
+                {event.state === "running" && allPlaced(event.standings) && (
                   <ConfirmButton id={event.id} version={event.version} without={[]} />
                 )}
                 {event.state === "confirmed" && <ReopenForm id={event.id} version={event.version} />}
@@ -181,55 +179,41 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
               </div>
             )}
           </section>
-          {played.matches.some((m) => m.result) && (
+          {recorded.length > 0 && (
             <Sheet title="Played">
               <ul>
-                {played.matches.flatMap((m) => {
-                  const stored = m.result && event.results.find((r) => r === m.result);
-                  if (!stored || !m.a || !m.b) return [];
-                  const teams = [played.names.get(m.a)!, played.names.get(m.b)!] as const;
-                  return [
-                    <li key={m.slot.key} className="border-b border-line py-1.5 last:border-0">
-                      <span className="text-soft">{slotWords(m.slot)}:</span>{" "}
-                      {stored.winner ? (
-                        <>
-                          <strong>{played.names.get(stored.winner)}</strong> against{" "}
-                          {teams.find((t) => t !== played.names.get(stored.winner!))}
-                        </>
-                      ) : (
-                        teams.join(" and ")
-                      )}
-                      {stored.score && ` ${stored.score.join(" : ")}`}
-                      {stored.outcome !== "won" && `, ${matchOutcome.labels[stored.outcome].split(":")[0]}`}
-                      <span className="block text-sm text-soft">
-                        {stored.by}, {instant(stored.at)}
-                        {stored.reason && `: ${stored.reason}`}
-                      </span>
-                      {staff && open && (
-                        <PlayedTools
-                          eventId={event.id}
-                          id={stored.id}
-                          name={`${slotWords(m.slot)}, ${teams.join(" and ")}`}
-                          staff
-                          match={{
-                            slot: m.slot.key,
-                            number: numbers.get(m.slot.key)!,
-                            title: slotWords(m.slot),
-                            a: m.a,
-                            b: m.b,
-                            teams: [teams[0], teams[1]],
-                            waiting: [],
-                          }}
-                          rules={rules}
-                          entries={played.entries.map((n) => n.id as string)}
-                          results={event.results}
-                          drawn={event.drawn}
-                          names={Object.fromEntries(played.names)}
-                        />
-                      )}
-                    </li>,
-                  ];
-                })}
+                {recorded.map(({ match, stored, winner, loser }) => (
+                  <li key={match.slot} className="border-b border-line py-1.5 last:border-0">
+                    <span className="text-soft">{match.title}:</span>{" "}
+                    {winner ? (
+                      <>
+                        <strong>{winner}</strong> against {loser}
+                      </>
+                    ) : (
+                      match.teams.join(" and ")
+                    )}
+                    {stored.score && ` ${stored.score.join(" : ")}`}
+                    {stored.outcome !== "won" && `, ${matchOutcome.labels[stored.outcome].split(":")[0]}`}
+                    <span className="block text-sm text-soft">
+                      {stored.by}, {instant(stored.at)}
+                      {stored.reason && `: ${stored.reason}`}
+                    </span>
+                    {staff && open && (
+                      <PlayedTools
+                        eventId={event.id}
+                        id={stored.id}
+                        name={`${match.title}, ${match.teams.join(" and ")}`}
+                        staff
+                        match={match}
+                        rules={rules}
+                        entries={played.entries.map((n) => n.id as string)}
+                        results={event.results}
+                        drawn={event.drawn}
+                        names={Object.fromEntries(played.names)}
+                      />
+                    )}
+                  </li>
+                ))}
               </ul>
             </Sheet>
           )}

@@ -1,8 +1,8 @@
 import { isElimination, type MatchRules, slotsOf } from "@/core/contest/matches";
 import { type Life, lives, mayMeet } from "@/core/contest/meeting";
-import { type Match, play } from "@/core/contest/play";
+import { type Match, play, type Result } from "@/core/contest/play";
 import { plural } from "@/platform/registry/words";
-import type { MatchEntry } from "../queries/match-facts";
+import type { MatchEntry, StoredResult } from "../queries/match-facts";
 import type { MatchEvent } from "../queries/matches";
 import { numbered } from "./bracket";
 import { seeded } from "./seeds";
@@ -83,26 +83,53 @@ export interface Playable {
   readonly waiting: readonly string[];
 }
 
+type Played = ReturnType<typeof playedView>;
+
+/** A match of two who are known, as a scorer sees it. */
+function playable({ names }: Played, numbers: ReadonlyMap<string, number>, m: Match): Playable {
+  const [a, b] = [m.a!, m.b!];
+  return {
+    slot: m.slot.key,
+    number: numbers.get(m.slot.key)!,
+    title: slotWords(m.slot),
+    a,
+    b,
+    teams: [names.get(a)!, names.get(b)!],
+    waiting: [],
+  };
+}
+
 /** The matches that can be played now, in their order. */
-export function toPlay(played: ReturnType<typeof playedView>): Playable[] {
+export function toPlay(played: Played): Playable[] {
   const numbers = numbered(played.matches);
   const passed = new Map(played.entries.map((n) => [n.id as string, n.inspection === "passed"]));
-  return played.matches.flatMap((m) =>
-    m.state === "ready"
-      ? [
-          {
-            slot: m.slot.key,
-            number: numbers.get(m.slot.key)!,
-            title: slotWords(m.slot),
-            a: m.a!,
-            b: m.b!,
-            teams: [played.names.get(m.a!)!, played.names.get(m.b!)!],
-            waiting: [m.a!, m.b!].filter((id) => !passed.get(id)).map((id) => played.names.get(id)!),
-          },
-        ]
-      : [],
-  );
+  return played.matches
+    .filter((m) => m.state === "ready")
+    .map((m) => ({
+      ...playable(played, numbers, m),
+      waiting: [m.a!, m.b!].filter((id) => !passed.get(id)).map((id) => played.names.get(id)!),
+    }));
 }
+
+/** The matches that are on record and count, in their order, with what was recorded. */
+export function onRecord(
+  played: Played,
+  results: readonly StoredResult[],
+): { match: Playable; stored: StoredResult; winner: string | null; loser: string | null }[] {
+  const numbers = numbered(played.matches);
+  const stored = new Map(results.map((r) => [r as Result, r]));
+  return played.matches.flatMap((m) => {
+    const of = m.result && stored.get(m.result);
+    if (!of) return [];
+    const match = playable(played, numbers, m);
+    const winner = of.winner && played.names.get(of.winner)!;
+    return [{ match, stored: of, winner, loser: winner && match.teams.find((t) => t !== winner)! }];
+  });
+}
+
+/** Whether everybody has a place: then an event of matches is played to its end. */
+export const allPlaced = (standings: readonly { readonly place: number | null }[]): boolean =>
+  standings.length > 0 && standings.every((s) => s.place !== null);
 
 /** How many matches are played, and how many there are to play as far as that is known. */
 export function progressOf(matches: readonly Match[]): string {

@@ -5,6 +5,7 @@ import { unitAfter } from "@/core/run/reading";
 import { type CombineMethod, combineMethod } from "@/core/vocabulary/contest";
 import type { ContestEvent } from "../queries/events";
 import type { MatchEvent } from "../queries/matches";
+import { allPlaced } from "./lives";
 
 type Measured = Pick<ContestEvent, "id" | "name" | "state" | "definition" | "standings" | "entries">;
 type Race = Pick<MatchEvent, "id" | "name" | "state" | "rules" | "standings" | "entries">;
@@ -124,7 +125,7 @@ export function awardsOf(contest: Contest, massUnit: string): Award[] {
     }),
     ...contest.races.flatMap((e): Award[] => {
       const won = top(e.standings);
-      return won.length && e.standings.every((s) => s.place !== null)
+      return won.length && allPlaced(e.standings)
         ? [{ kind: "race", title: `Winner of ${e.name}`, teams: won, says: "" }]
         : [];
     }),
