@@ -1,14 +1,13 @@
 // How fast the main views are: server time p50 and p95, what each page weighs, and with --large the same in a
 // department beside the demo, in one run, with the ratio of the two.
 import { get } from "node:http";
-import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { freePort, startCluster } from "./cluster.mjs";
 import { capture, end } from "./run.mjs";
 import { say, step } from "./say.mjs";
 import { serve } from "./serve.mjs";
 import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
-import { task } from "./task.mjs";
+import { ask, task } from "./task.mjs";
 
 const rounds = Number(process.env.ROUNDS ?? 40);
 const at = (sorted, q) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))];
@@ -53,13 +52,9 @@ async function place(cluster, name, fill) {
   admin.pathname = `/${name}`;
   const env = { DATABASE_URL: admin.toString(), IRONSTONE_TODAY: "2027-03-02" };
   for (const step of fill) await task(step, [], env);
-  const session = await capture(
-    process.execPath,
-    ["--conditions=react-server", "--import", "tsx", join(root, "tasks/session.ts")],
-    { cwd: root, env: { ...process.env, ...env } },
-  );
+  const secret = await ask("session", [], env);
   const server = await serve({ ...env, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
-  return { server, cookie: `ironstone_session=${session.out.trim().split("\n").at(-1)}`, times: new Map(), env };
+  return { server, cookie: `ironstone_session=${secret}`, times: new Map(), env };
 }
 
 const below = (project, paths) => paths.map((x) => `/p/${project}${x}`);

@@ -1,12 +1,9 @@
 // A live instrument through what goes wrong: the page is loaded again once, the server is killed twice, and every
 // sample that the page had shown, or the server had acknowledged, has to be there at the end.
 import { setTimeout as pause } from "node:timers/promises";
-import { freePort, startCluster } from "./cluster.mjs";
-import { end } from "./run.mjs";
+import { onRig } from "./rig.mjs";
 import { Refusal, say } from "./say.mjs";
-import { keepServing, serve } from "./serve.mjs";
-import { chromium, needBuild, needPackages, needPrograms } from "./system.mjs";
-import { task } from "./task.mjs";
+import { chromium, needPrograms } from "./system.mjs";
 
 const flags = ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--no-first-run"];
 const rate = 200;
@@ -49,26 +46,18 @@ const watch = (page) =>
 export async function listen(minutes) {
   if (!(minutes >= 0.5 && minutes <= 120)) throw new Refusal("How many minutes? Write: ./ironstone listen 10");
   await needPrograms({ browser: true });
-  await needPackages();
-  const [{ default: postgres }, { chromium: engine }] = await Promise.all([
-    import("postgres"),
-    import("@playwright/test"),
-  ]);
-  const cluster = await startCluster({ temporary: true, durable: true });
-  const sql = postgres(cluster.url, { max: 1, onnotice: () => {} });
-  let finish = () => {};
-  const stopAsked = new Promise((resolve) => (finish = resolve));
-  let [server, serving, browser] = [null, Promise.resolve(), null];
+  return onRig(
+    () => null,
+    (rig) => session(minutes, rig),
+  );
+}
+
+async function session(minutes, { url, sql, serverNow }) {
+  const { chromium: engine } = await import("@playwright/test");
+  const browser = await engine.launch({ executablePath: chromium(), args: flags });
   try {
-    await needBuild();
-    const env = { DATABASE_URL: cluster.url, IRONSTONE_TODAY: "2027-03-02" };
-    for (const name of ["migrate", "demo"]) await task(name, [], env);
-    const [port, more] = [await freePort(), { ...env, IRONSTONE_DEMO: "1" }];
-    server = await serve(more, { port, quiet: true });
-    serving = keepServing(server, async () => (server = await serve(more, { port, quiet: true })), stopAsked);
-    browser = await engine.launch({ executablePath: chromium(), args: flags });
     const page = await browser.newPage();
-    await toInstrument(page, server.url);
+    await toInstrument(page, url);
     await page.getByText("Its test, its noise and its faults").click();
     await page.getByLabel("Samples a second").fill(String(rate));
     await page.getByRole("button", { name: "Begin", exact: true }).click();
@@ -92,7 +81,7 @@ export async function listen(minutes) {
         JOIN series s ON s.id = b.series_id
         WHERE s.source LIKE 'Simulated%'
       `;
-      process.kill(server.child.pid, "SIGKILL");
+      process.kill(serverNow().child.pid, "SIGKILL");
       acknowledged.push(n);
       say(`the server was killed (the ${name} time) with ${n} samples in its database`);
     }
@@ -122,11 +111,6 @@ export async function listen(minutes) {
     say(`the page's own thread waited ${longest.toFixed(0)} ms at most`);
     return lost.length === 0 && firsts >= before && times.length >= all && acknowledged.every((n) => n <= times.length);
   } finally {
-    finish("asked");
-    await browser?.close();
-    await serving.catch(() => {});
-    if (server) await end(server.child);
-    await sql.end({ timeout: 1 });
-    await cluster.stop();
+    await browser.close();
   }
 }

@@ -25,6 +25,7 @@ const help = `ironstone: design projects from the brief to the contest
   ./ironstone mutate [FILES]          changes the core's rules one by one and says which change no test notices
   ./ironstone fuzz [SECONDS [SEED]]   wrong texts and files to everything that reads any, a second for each answer
   ./ironstone soak [MINUTES]          a busy school with a fault a minute: what was lost, how fast, how much memory
+  ./ironstone hall [MINUTES] [--kill] thirty scorers and five hundred screens: how soon a score is seen, what was lost
   ./ironstone listen [MINUTES]        a live instrument, a reload and two killed servers: which samples were lost
   ./ironstone structure               lengths of files and lines, the tests' share, lists written twice
   ./ironstone rows                    writes platform/db/rows.ts from the database's catalog
@@ -147,6 +148,11 @@ async function dispatch([command, ...rest]) {
     case "soak": {
       const { soak } = await import("./soak.mjs");
       if (!(await soak(Number(rest[0] ?? 30)))) process.exitCode = 1;
+      return;
+    }
+    case "hall": {
+      const { hall } = await import("./hall.mjs");
+      if (!(await hall(Number(rest[0] ?? 10), { kill: rest.includes("--kill") }))) process.exitCode = 1;
       return;
     }
     case "fuzz": {

@@ -1,6 +1,7 @@
 // The people of a soak: writers who send until they are answered, readers, and watchers of the live stream.
 import { randomUUID } from "node:crypto";
 import { setTimeout as pause } from "node:timers/promises";
+import { act } from "./server-facts.mjs";
 
 /** Collects how long things took; gives quantiles of what came in since the last time. */
 export function clock() {
@@ -32,25 +33,14 @@ export async function writer({ url, action, project, who, acknowledged, sent, ti
     for (let tries = 0; !acknowledged.has(id) && tries < 200; tries++) {
       const from = performance.now();
       try {
-        const r = await fetch(`${url}/p/${project.slug}/notebook`, {
-          method: "POST",
-          headers: {
-            "Next-Action": action,
-            "Content-Type": "text/plain;charset=UTF-8",
-            Accept: "text/x-component",
-            Origin: url,
-            cookie: who.cookie,
-          },
-          body: JSON.stringify([input, envelope]),
-          signal: AbortSignal.timeout(20_000),
-        });
-        const text = await r.text();
+        const page = `/p/${project.slug}/notebook`;
+        const { status, text } = await act(url, page, action, who.cookie, [input, envelope]);
         if (/"ok":true/.test(text)) {
           acknowledged.add(id);
           times.add(performance.now() - from);
           refusals.delete(id);
         } else {
-          refusals.set(id, `${r.status} ${text.slice(-300)}`);
+          refusals.set(id, `${status} ${text.slice(-300)}`);
           // A request that was answered is over; only one whose outcome nobody knows is asked for again.
           if (/"ok":false/.test(text) && !/"kind":"unknown"/.test(text)) envelope = { requestId: randomUUID() };
         }

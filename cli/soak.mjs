@@ -1,40 +1,18 @@
 // Half an hour of a busy school with a fault a minute: nothing that was acknowledged may be lost or doubled, every
 // stream must have heard of the last write, memory must stay flat; how fast it was is printed a minute.
-import { readFileSync } from "node:fs";
-import { join } from "node:path";
 import { setTimeout as pause } from "node:timers/promises";
-import { freePort, startCluster } from "./cluster.mjs";
-import { capture, end } from "./run.mjs";
+import { onRig } from "./rig.mjs";
 import { Refusal, say } from "./say.mjs";
-import { keepServing, serve } from "./serve.mjs";
+import { actionOf, memory, postmaster } from "./server-facts.mjs";
 import { clock, reader, watcher, writer } from "./soak-load.mjs";
-import { needBuild, needPackages, needPrograms, root } from "./system.mjs";
-import { task } from "./task.mjs";
+import { ask } from "./task.mjs";
 
 const size = { writers: 30, readers: 200, watchers: 50 };
 const pagesOf = (slug) =>
   ["", "/needs", "/builds", "/bench", "/plan", "/teams", "/notebook"].map((x) => `/p/${slug}${x}`);
 
-/** The address of a server action, as the build knows it. */
-function actionOf(name) {
-  const manifest = JSON.parse(readFileSync(join(root, ".next/server/server-reference-manifest.json"), "utf8"));
-  const found = Object.entries(manifest.node).find(([, a]) => a.exportedName === name);
-  if (!found) throw new Refusal(`The build has no action ${name}.`);
-  return found[0];
-}
-
-/** Resident memory of a process in MB. */
-const memory = (pid) => {
-  try {
-    return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))[1]) / 1024;
-  } catch {
-    return 0;
-  }
-};
-
 /** What goes wrong, in turn. Only early the server itself: its memory is watched afterwards. */
 function faults({ sql, cluster, serverNow }) {
-  const postmaster = () => Number(readFileSync(join(cluster.home, "cluster/postmaster.pid"), "utf8").split("\n")[0]);
   const early = [["the server is killed", () => process.kill(serverNow().child.pid, "SIGKILL")]];
   const always = [
     [
@@ -49,7 +27,7 @@ function faults({ sql, cluster, serverNow }) {
           ) x
         `,
     ],
-    ["PostgreSQL is killed", () => process.kill(postmaster(), "SIGKILL")],
+    ["PostgreSQL is killed", () => process.kill(postmaster(cluster), "SIGKILL")],
     [
       "a row lock is held for 8 s",
       () =>
@@ -84,78 +62,54 @@ function faults({ sql, cluster, serverNow }) {
 
 export async function soak(minutes) {
   if (!(minutes >= 1 && minutes <= 600)) throw new Refusal("How many minutes? Write: ./ironstone soak 30");
-  await needPrograms({});
-  await needPackages();
-  const { default: postgres } = await import("postgres");
-  const cluster = await startCluster({ temporary: true, durable: true });
-  const sql = postgres(cluster.url, { max: 2, onnotice: () => {} });
-  const ended = new AbortController();
-  let finish = () => {};
-  const stopAsked = new Promise((resolve) => (finish = resolve));
-  let serving = Promise.resolve();
-  let server;
-  try {
-    await needBuild();
-    const env = { DATABASE_URL: cluster.url, IRONSTONE_TODAY: "2027-03-02" };
-    for (const name of ["migrate", "demo"]) await task(name, [], env);
-    const setup = await capture(
-      process.execPath,
-      ["--conditions=react-server", "--import", "tsx", join(root, "tasks/soak-setup.ts")],
-      { cwd: root, env: { ...process.env, ...env } },
+  return onRig(
+    async (env) => JSON.parse(await ask("soak-setup", [], env)),
+    (rig) => school(minutes, rig),
+  );
+}
+
+async function school(minutes, { place, url, cluster, sql, ended, serverNow }) {
+  const { project, writers, reader: cookie } = place;
+  const over = () => ended.signal.aborted;
+  const [acknowledged, sent, failed, refusals] = [new Set(), new Set(), clock(), new Map()];
+  const [writes, reads] = [clock(), clock()];
+  const action = actionOf("writeEntryAction");
+  const people = writers.slice(0, size.writers);
+  const streams = Array.from({ length: size.watchers }, () => ({ last: null }));
+  const halted = new AbortController();
+  const pages = pagesOf(project.slug);
+  const common = { url, project, over };
+  const writing = Array.from({ length: size.writers }, (_, i) =>
+    writer({ ...common, action, who: people[i % people.length], acknowledged, sent, refusals, times: writes }),
+  );
+  const reading = Array.from({ length: size.readers }, () =>
+    reader({ ...common, pages, cookie, times: reads, failed }),
+  );
+  // One person holds twenty streams at most: the watchers are many people.
+  const watching = streams.map((state, i) =>
+    watcher({ ...common, cookie: people[i % people.length].cookie, state, ended: halted.signal }),
+  );
+  say(`${size.writers} writers, ${size.readers} readers, ${size.watchers} streams, ${minutes} minutes`);
+  const next = faults({ sql, cluster, serverNow });
+  const heap = [];
+  for (let minute = 1; minute <= minutes; minute++) {
+    await pause(40_000);
+    const [name, fault] = next(minute, minutes);
+    await Promise.resolve(fault()).catch((e) => say(`  (${name}: ${e.message})`));
+    await pause(20_000);
+    const [w, r, f, mb] = [writes.take(), reads.take(), failed.take(), memory(serverNow().child.pid)];
+    heap.push(mb);
+    say(
+      `minute ${minute}: ${name}; ${w.n} writes p50 ${w.p50.toFixed(0)} p95 ${w.p95.toFixed(0)} ms; ` +
+        `${r.n} pages p50 ${r.p50.toFixed(0)} p95 ${r.p95.toFixed(0)} ms, ${f.n} not answered; ${mb.toFixed(0)} MB`,
     );
-    const { project, writers, reader: cookie } = JSON.parse(setup.out.trim().split("\n").at(-1));
-    const [port, more] = [await freePort(), { ...env, IRONSTONE_DEMO: "1" }];
-    server = await serve(more, { port, quiet: true });
-    serving = keepServing(server, async () => (server = await serve(more, { port, quiet: true })), stopAsked);
-    const url = server.url;
-    const over = () => ended.signal.aborted;
-    const [acknowledged, sent, failed, refusals] = [new Set(), new Set(), clock(), new Map()];
-    const [writes, reads] = [clock(), clock()];
-    const action = actionOf("writeEntryAction");
-    const people = writers.slice(0, size.writers);
-    const streams = Array.from({ length: size.watchers }, () => ({ last: null }));
-    const halted = new AbortController();
-    const pages = pagesOf(project.slug);
-    const common = { url, project, over };
-    const writing = Array.from({ length: size.writers }, (_, i) =>
-      writer({ ...common, action, who: people[i % people.length], acknowledged, sent, refusals, times: writes }),
-    );
-    const reading = Array.from({ length: size.readers }, () =>
-      reader({ ...common, pages, cookie, times: reads, failed }),
-    );
-    // One person holds twenty streams at most: the watchers are many people.
-    const watching = streams.map((state, i) =>
-      watcher({ ...common, cookie: people[i % people.length].cookie, state, ended: halted.signal }),
-    );
-    say(`${size.writers} writers, ${size.readers} readers, ${size.watchers} streams, ${minutes} minutes`);
-    const next = faults({ sql, cluster, serverNow: () => server });
-    const heap = [];
-    for (let minute = 1; minute <= minutes; minute++) {
-      await pause(40_000);
-      const [name, fault] = next(minute, minutes);
-      await Promise.resolve(fault()).catch((e) => say(`  (${name}: ${e.message})`));
-      await pause(20_000);
-      const [w, r, f, mb] = [writes.take(), reads.take(), failed.take(), memory(server.child.pid)];
-      heap.push(mb);
-      say(
-        `minute ${minute}: ${name}; ${w.n} writes p50 ${w.p50.toFixed(0)} p95 ${w.p95.toFixed(0)} ms; ` +
-          `${r.n} pages p50 ${r.p50.toFixed(0)} p95 ${r.p95.toFixed(0)} ms, ${f.n} not answered; ${mb.toFixed(0)} MB`,
-      );
-    }
-    ended.abort();
-    await Promise.all([...writing, ...reading]);
-    await pause(3000);
-    halted.abort();
-    await Promise.all(watching);
-    return await report({ sql, project, acknowledged, sent, refusals, streams, heap });
-  } finally {
-    ended.abort();
-    finish("asked");
-    await serving.catch(() => {});
-    if (server) await end(server.child);
-    await sql.end({ timeout: 1 });
-    await cluster.stop();
   }
+  ended.abort();
+  await Promise.all([...writing, ...reading]);
+  await pause(3000);
+  halted.abort();
+  await Promise.all(watching);
+  return await report({ sql, project, acknowledged, sent, refusals, streams, heap });
 }
 
 /** Compares what was acknowledged with what is there. */

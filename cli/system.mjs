@@ -81,6 +81,23 @@ function* files(path) {
   for (const name of readdirSync(path).sort()) yield* files(join(path, name));
 }
 
+/** The worker that keeps guests' pages for use without a network, as one script beside the built application. */
+async function bundleOffline() {
+  const { build, stop } = await import("esbuild");
+  await build({
+    entryPoints: [join(root, "workers/offline.ts")],
+    outfile: join(root, ".next/offline.js"),
+    bundle: true,
+    minify: true,
+    format: "iife",
+    target: "es2022",
+    define: { "process.env.NODE_ENV": '"production"' },
+    logLevel: "error",
+  });
+  // Its process would stay for as long as this one does.
+  await stop();
+}
+
 /** Builds the application when its sources changed since the last build. */
 export async function needBuild() {
   const hash = createHash("sha256");
@@ -96,5 +113,6 @@ export async function needBuild() {
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", NODE_ENV: "production" },
   });
   if (code !== 0) throw new Refusal(`The build failed:\n${out.slice(-6000)}`);
+  await bundleOffline();
   writeFileSync(stamp, wanted);
 }

@@ -4,9 +4,10 @@ import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { saveBrief } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands/builds";
-import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
+import { scoreAttempt } from "@/stages/contest/commands/attempts";
 import { confirmEvent, drawRunOrder, saveEvent } from "@/stages/contest/commands/events";
-import { contestOf } from "@/stages/contest/queries/events";
+import { checkEvent } from "@/stages/contest/commands/safety";
+import { eventsOf } from "@/stages/contest/queries/events";
 import { publishGrades, saveScheme } from "@/stages/grades/commands";
 import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { checkMilestone, saveMilestone } from "@/stages/plan/commands/milestones";
@@ -17,6 +18,7 @@ import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
 import { reviewsOf } from "@/stages/reviews/queries";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { measure, requirement, roster, scheme } from "./helpers";
+import { inspectAll } from "./inspections";
 import { lift, pumpOf, random } from "./model";
 import { leakTest, liftTest, timedLift } from "./protocols";
 import { rigsOf } from "./rigs";
@@ -244,8 +246,10 @@ async function endLast(
   await at(addDays(start, 67), 9);
   const { id: event } = await run(saveEvent, owner, timedLift(projectId, protocol, "3317"));
   await run(drawRunOrder, owner, { id: event, version: 1, seed: "3317" });
-  let [e] = await contestOf(projectId);
-  for (const n of e!.entries) await run(inspectEntry, owner, { entryId: n.id, version: n.version, outcome: "passed" });
+  let [e] = await eventsOf(projectId);
+  await inspectAll(owner, projectId, addDays(start, 67));
+  const { cautions, officer } = timedLift(projectId, protocol, "3317");
+  await run(checkEvent, owner, { id: event, cautions: cautions.split("\n"), signed: officer });
   for (let a = 0; a < 3; a++)
     for (const n of e!.entries) {
       const t = teams.find((x) => x.id === n.teamId)!;
@@ -258,7 +262,7 @@ async function endLast(
         readings: { m: lift(pumpOf(t.flow, t.eff), rnd).collected },
       });
     }
-  [e] = await contestOf(projectId);
+  [e] = await eventsOf(projectId);
   await run(confirmEvent, owner, { id: event, version: e!.version });
   const flow = new Map(teams.map((t) => [t.id as string, t.flow]));
   await playTankRace(owner, projectId, addDays(start, 67), rnd, (id) => flow.get(id)!);

@@ -86,4 +86,8 @@ export const timedLift = (projectId: string, protocolId: string, seed: string) =
     ].map(([at0, points]) => ({ at: at0, points })),
   },
   seed,
+  cautions:
+    "Spectators stand behind the line.\nWater is away from power; the floor is dry where people walk.\n" +
+    "Only the operator is at the handle; fingers are off the valves.",
+  officer: "Mara Okonedo",
 });

@@ -1,8 +1,8 @@
 import { randomUUID } from "node:crypto";
-import { inspectEntry } from "@/stages/contest/commands/attempts";
 import { confirmEvent, drawRunOrder } from "@/stages/contest/commands/events";
 import { recordMatch } from "@/stages/contest/commands/match-results";
 import { saveMatchEvent } from "@/stages/contest/commands/matches";
+import { checkEvent } from "@/stages/contest/commands/safety";
 import { matchEventsOf } from "@/stages/contest/queries/matches";
 import { playedView, toPlay } from "@/stages/contest/view/lives";
 import { at, run } from "./run";
@@ -13,6 +13,8 @@ const race = {
   decides: "first",
   secondFinal: true,
   placePoints: "100, 85, 70, 60, 45, 45, 30, 30",
+  cautions: "Spectators stand behind the line.\nBoth hoses are clamped.\nEverybody knows that anybody may call a stop.",
+  officer: "Mara Okonedo",
 } as const;
 
 /** The tank race set up and its seeds drawn: two pumps side by side, the first to fill its tank wins. */
@@ -33,7 +35,8 @@ export async function playTankRace(
   const id = await setUpTankRace(owner, projectId, "3318");
   const now = async () => (await matchEventsOf(projectId)).find((e) => e.id === id)!;
   const { entries } = await now();
-  for (const n of entries) await run(inspectEntry, owner, { entryId: n.id, version: n.version, outcome: "passed" });
+  await at(day, 13, 5);
+  await run(checkEvent, owner, { id, cautions: race.cautions.split("\n"), signed: race.officer });
   const teamOf = new Map(entries.map((n) => [n.id as string, n.teamId as string]));
   for (let minute = 0; ; minute += 4) {
     const [match] = toPlay(playedView(await now()));

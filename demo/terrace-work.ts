@@ -22,10 +22,12 @@ import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { planReviews } from "@/stages/reviews/commands/planning";
 import { reviewsOf, rubricsOf } from "@/stages/reviews/queries";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
+import { setUpExactFill } from "./exact-fill";
 import * as record from "./failures";
 import * as generations from "./generations";
 import { begin, dates, measure, scheme, sketch } from "./helpers";
 import { pumpOf } from "./model";
+import { planTheDay } from "./programme";
 import { liftTest, timedLift } from "./protocols";
 import { as, at, fresh, run } from "./run";
 import * as story from "./story";
@@ -414,7 +416,9 @@ export async function gatesOfTerrace(
           });
         }
       await run(saveEvent, owner, timedLift(projectId, protocol.id, "4417"));
+      await setUpExactFill(owner, projectId, "4419");
       await setUpTankRace(owner, projectId, "4418");
+      await planTheDay(owner, projectId);
       await run(saveScheme, owner, {
         projectId,
         baseNumber: 0,

@@ -1,7 +1,7 @@
 // Route handlers against every role, own and foreign; guests' surfaces; two people, a stale tab, a lost network.
 import { readdirSync } from "node:fs";
 import { type APIRequestContext, type Browser, expect, test } from "@playwright/test";
-import { demoUrl, enter, guestLink, stranger } from "./tools";
+import { demoUrl, enter, guestLink, stranger, tickCautions } from "./tools";
 
 const found = (readdirSync("app", { recursive: true }) as string[])
   .filter((f) => f.endsWith("route.ts"))
@@ -10,6 +10,7 @@ const found = (readdirSync("app", { recursive: true }) as string[])
 
 type Role = "owner" | "student" | "nobody" | "client" | "reviewer" | "scorer";
 const inside: Role[] = ["owner", "student"];
+const everybody: Role[] = ["owner", "student", "nobody", "client", "reviewer", "scorer"];
 
 test("every route handler against every role", async ({ page, browser }) => {
   await enter(page, "Mara");
@@ -50,6 +51,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     contexts[role] = guest.request;
   }
   const table: [handler: string, url: string, may: Role[]][] = [
+    ["api/board", `/api/board?project=${live}`, ["owner", "student", "scorer"]],
     ["api/file/[use]", photo, ["owner", "student", "client", "reviewer"]],
     ["api/jump", `/api/jump?project=${slug}&q=alder`, inside],
     ["api/live", `/api/live?project=${live}`, ["owner", "student", "client", "reviewer", "scorer"]],
@@ -57,7 +59,9 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["api/series/csv", `/api/series/csv?id=${series}`, ["owner"]],
     ["api/working", verdict[0], inside],
     ["api/working", grade[0], ["owner"]],
-    ["health", "/health", ["owner", "student", "nobody", "client", "reviewer", "scorer"]],
+    ["guest-offline.js", "/guest-offline.js", everybody],
+    ["guest.webmanifest", "/guest.webmanifest", everybody],
+    ["health", "/health", everybody],
     ["p/[project]/bundle", `/p/${slug}/bundle`, ["owner"]],
     ["p/[project]/calendar/[section]", ics, inside],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/requirements`, ["owner", "student", "reviewer"]],
@@ -68,17 +72,28 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/student/[person]", record, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];
-  expect([...new Set([...table.map(([h]) => h), "api/outcome"])].sort()).toEqual(found);
+  expect([...new Set([...table.map(([h]) => h), "api/day", "api/outcome"])].sort()).toEqual(found);
   // What became of a request is asked by POST, by whoever is signed in.
   const request = "0190a0b0-0000-7000-8000-000000000abc";
   const outcome = (role: Role, more = "") => contexts[role].post(`${demoUrl}/api/outcome?request=${request}${more}`);
   expect([(await outcome("nobody")).status(), (await outcome("client")).status()]).toEqual([404, 404]);
   expect(await (await outcome("owner")).json()).toEqual({ outcome: "not saved" });
   expect(await (await outcome("student")).json()).toEqual({ outcome: "unknown" });
+  // What is written on the day of a contest is sent by POST: the command says who may, and a stranger's site nothing.
+  const day = (role: Role, more: object, headers = {}) =>
+    contexts[role].post(`${demoUrl}/api/day`, { data: { what: "attempt", via: "guest", ...more }, headers });
+  const entryId = "0190a0b0-0000-7000-8000-000000000abd";
+  const attempt = { input: { id: request, entryId, state: "foul" } };
+  expect(await (await day("scorer", attempt)).json()).toMatchObject({ ok: false, kind: "missing" });
+  expect([
+    (await day("scorer", { what: "grades" })).status(),
+    (await day("scorer", { what: "toString" })).status(),
+  ]).toEqual([400, 400]);
+  expect((await day("scorer", attempt, { "sec-fetch-site": "cross-site" })).status()).toBe(403);
   for (const [, url, may] of table)
     for (const role of Object.keys(contexts) as Role[]) {
-      // The live stream never ends: its head is asked for by a page of the role.
-      const status = url.startsWith("/api/live")
+      // A stream never ends: its head is asked for by a page of the role.
+      const status = /^\/api\/(live|board)/.test(url)
         ? await head(contexts[role], demoUrl + url)
         : (await contexts[role].get(demoUrl + url)).status();
       expect([url, role, status]).toEqual([url, role, may.includes(role) ? 200 : 404]);
@@ -152,7 +167,13 @@ test(
     const c = await stranger(browser);
     await c.goto(board.url);
     await expect(c.getByRole("heading", { name: "Terrace Pump contest" })).toBeVisible();
-    await b.getByRole("button", { name: "Pass", exact: true }).first().click();
+    await b.getByRole("link", { name: "Inspection" }).click();
+    await b.getByRole("button", { name: /^Pass/ }).click();
+    await b.getByLabel(/why it may start/).fill("Seen by hand");
+    await b.getByRole("button", { name: "Pass with a waiver" }).click();
+    await expect(b.getByText("It is impounded", { exact: false })).toBeVisible();
+    await b.getByRole("link", { name: "Scoring" }).click();
+    await tickCautions(b, "Timed lift", "Mara Okonedo");
     const form = b.getByRole("form", { name: /^Attempt 1 of/ });
     await form.getByLabel("Collected").fill("8.9");
     await b.context().setOffline(true);

@@ -93,3 +93,35 @@ export async function begin(
   await page.keyboard.press("Enter");
   await expect(check).toHaveCount(0);
 }
+
+/** Every build of a contest that still waits passes its inspection with a waiver; leaves the page on the inspection. */
+export async function passAll(page: Page, base: string): Promise<void> {
+  await page.goto(`${base}/contest/inspection`);
+  await expect(page.getByRole("heading", { level: 1, name: "Inspection" })).toBeVisible();
+  const builds = page.getByRole("navigation", { name: "Builds" });
+  const waiting = builds.getByRole("link", { name: /waits/ });
+  for (let left = await waiting.count(); left > 0; left--) {
+    const link = waiting.first();
+    const name = (await link.innerText()).split("\n")[0]!.trim();
+    await link.click();
+    const sheet = page.getByRole("form", { name: `Inspection of ${name}` });
+    await sheet.getByRole("button", { name: /^Pass/ }).click();
+    await sheet.getByLabel(/why it may start/).fill("Seen by the shop's responsible person");
+    await sheet.getByRole("button", { name: "Pass with a waiver" }).click();
+    await expect(waiting).toHaveCount(left - 1);
+  }
+}
+
+/** Ticks the cautions of an event on the page, signed by who answers for it. */
+export async function tickCautions(page: Page, event: string, officer: string): Promise<void> {
+  const check = page.getByRole("region", { name: `Cautions of ${event}` });
+  await expect(check.getByRole("checkbox").first()).toBeEnabled();
+  for (const box of await check.getByRole("checkbox").all()) {
+    await box.press("Space");
+    await expect(box).toBeChecked();
+  }
+  await check.getByLabel("Name of who answers for it").fill(officer);
+  await check.getByRole("button", { name: "All of it is so: begin" }).click();
+  await expect(page.getByText(`Cautions ticked by ${officer}.`).first()).toBeVisible();
+  await expect(check).toHaveCount(0);
+}

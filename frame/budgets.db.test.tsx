@@ -17,10 +17,13 @@ import { PartsScreen } from "@/stages/builds/screens/parts";
 import { PiecesScreen } from "@/stages/builds/screens/pieces";
 import { TreeScreen } from "@/stages/builds/screens/tree";
 import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
+import { BoardsScreen } from "@/stages/contest/screens/boards";
 import { ContestScreen } from "@/stages/contest/screens/contest";
+import { InspectionScreen as ContestInspection } from "@/stages/contest/screens/inspection";
 import { MatchesScreen } from "@/stages/contest/screens/matches";
 import { OverallScreen } from "@/stages/contest/screens/overall";
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
+import { ProgrammeScreen } from "@/stages/contest/screens/programme";
 import { GradesScreen } from "@/stages/grades/screens/grades";
 import { InspectionScreen } from "@/stages/needs/screens/inspection";
 import { NeedsScreen } from "@/stages/needs/screens/needs";
@@ -130,6 +133,9 @@ const views: [string, number, () => ReactElement][] = [
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],
   ["grades", 12, () => <GradesScreen slug={slug} />],
   ["contest", 12, () => <ContestScreen slug={slug} />],
+  ["programme of a contest", 12, () => <ProgrammeScreen slug={slug} />],
+  ["inspection of a contest", 12, () => <ContestInspection slug={slug} build={w.build} />],
+  ["boards", 12, () => <BoardsScreen slug={slug} />],
   ["matches", 12, () => <MatchesScreen slug={slug} />],
   ["overall", 12, () => <OverallScreen slug={slug} />],
   ["board", 12, () => <OwnBoardScreen slug={slug} />],

@@ -9,7 +9,7 @@ import { correctRun, moveRun, recordRun } from "@/stages/bench/commands/runs";
 import { recordChallenge, saveChallenge } from "@/stages/brief/commands";
 import { challengesOf } from "@/stages/brief/queries";
 import { saveBuild } from "@/stages/builds/commands/builds";
-import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
+import { scoreAttempt } from "@/stages/contest/commands/attempts";
 import { changeEntry, renameEvent } from "@/stages/contest/commands/corrections";
 import { saveEvent } from "@/stages/contest/commands/events";
 import { eventsOf } from "@/stages/contest/queries/events";
@@ -24,6 +24,7 @@ import { tables } from "@/stages/tables";
 import { restoreTeam, retireTeam } from "@/stages/teams/commands/teams";
 import { teamsIn } from "@/stages/teams/queries/teams";
 import { ok } from "@/stages/testing/database";
+import { inspected } from "@/stages/testing/inspected";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
 
@@ -86,17 +87,17 @@ test("a verdict is taken back, the sheet corrected, and the review decided anew"
 });
 
 test("a team enters with another build, inspected anew; with an attempt made, the build stays", async () => {
-  await ok(inspectEntry, boss, { entryId: w.entry, version: 1, outcome: "passed" });
+  await inspected(boss, w.build);
   const next = await newBuild(w.a);
-  await ok(changeEntry, boss, { id: w.entry, version: 2, buildId: next, reason: "The old one broke" });
+  await ok(changeEntry, boss, { id: w.entry, version: 1, buildId: next, reason: "The old one broke" });
   const entry = async () => (await eventsOf(w.projectId))[0]!.entries.find((n) => n.id === w.entry)!;
   expect(await entry()).toMatchObject({ buildId: next, inspection: "waiting" });
   expect(
-    await execute(changeEntry, boss, { id: w.entry, version: 3, buildId: w.otherBuild, reason: "x" }),
+    await execute(changeEntry, boss, { id: w.entry, version: 2, buildId: w.otherBuild, reason: "x" }),
   ).toMatchObject({ kind: "missing" });
-  await ok(inspectEntry, boss, { entryId: w.entry, version: 3, outcome: "passed" });
+  await inspected(boss, next);
   await ok(scoreAttempt, boss, { id: randomUUID(), entryId: w.entry, state: "foul" });
-  expect(await execute(changeEntry, boss, { id: w.entry, version: 4, buildId: w.build, reason: "x" })).toMatchObject({
+  expect(await execute(changeEntry, boss, { id: w.entry, version: 2, buildId: w.build, reason: "x" })).toMatchObject({
     message: expect.stringContaining("has made attempts with this build"),
   });
   // The rules are fixed by now; the name is not.

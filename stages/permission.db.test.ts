@@ -7,6 +7,7 @@ import { db } from "@/platform/db/db";
 import { projectActs, schoolActs } from "@/platform/project/acts";
 import { actorOf } from "@/platform/sign-in/actors";
 import { commands } from "@/stages/commands";
+import { dayCommands } from "@/stages/contest/day";
 import { addCoInstructor } from "@/stages/people/commands/guests";
 import { freshDatabase, ok } from "@/stages/testing/database";
 import { roles, table } from "@/stages/testing/matrix";
@@ -65,11 +66,15 @@ const missing = new Set([
   "removePhoto",
   "removeRunPhoto",
   "voidAttempt",
+  "settleAttempt",
   "revokeGuestLink",
   "removeChallengeResult",
   "removeSketch",
   "withdrawFinding",
   "withdrawSheet",
+  "liftHalt",
+  "withdrawInspection",
+  "withdrawAllowedPart",
   "bringBack",
   "purgeWithdrawn",
 ]);
@@ -152,7 +157,8 @@ test("every server action wraps one known command, or is one of the few that are
     "problemAction",
     "tryProtocolAction",
   ]);
-  const wrapped = new Set<string>();
+  // What a device writes on the day of a contest has an address of its own.
+  const wrapped = new Set<string>(Object.values(dayCommands).map((c) => c.name));
   for (const dir of folders) {
     const file = join(dir, "actions.ts");
     if (!existsSync(file)) continue;

@@ -10,6 +10,7 @@ import { recordChallenge } from "@/stages/brief/commands";
 import { addPhoto, saveBuild } from "@/stages/builds/commands/builds";
 import { commands } from "@/stages/commands";
 import { addSketch, saveConcept } from "@/stages/concepts/commands/concepts";
+import { saveAllowedPart } from "@/stages/contest/commands/inspections";
 import { recordFinding } from "@/stages/needs/commands/findings";
 import { eraseStudent } from "@/stages/people/commands/erase";
 import { addDaysOffToProject } from "@/stages/plan/commands/days-off";
@@ -22,6 +23,7 @@ import { saveRubric } from "@/stages/reviews/commands/planning";
 import { tables } from "@/stages/tables";
 import { ok } from "@/stages/testing/database";
 import { definition } from "@/stages/testing/definition";
+import { inspected } from "@/stages/testing/inspected";
 import { table } from "@/stages/testing/matrix";
 import { picture } from "@/stages/testing/picture";
 import { openClass } from "@/stages/testing/school";
@@ -48,6 +50,7 @@ beforeAll(async () => {
   await ok(submitSheet, boss, { reviewId: w.review, raterName: "Mara", marks: [{ criterion: "fit", points: "4" }] });
   await ok(tickGate, boss, { itemId: w.gateItem, personId: w.students[0], on: true });
   await ok(saveTask, boss, { projectId, title: "Cut the lever", length: 1, after: [w.task, w.spare] });
+  await inspected(boss, w.build);
   Object.assign(of, {
     withdrawProtocol: (await ok(saveProtocol, boss, { projectId, name: "Untried", definition })).id,
     withdrawChallenge: w.challenge,
@@ -67,6 +70,9 @@ beforeAll(async () => {
     withdrawEvent: w.event,
     withdrawEntry: w.entry,
     withdrawMatch: w.match,
+    withdrawBoard: w.board,
+    withdrawInspection: await first(db()`SELECT id FROM inspection`),
+    withdrawAllowedPart: (await ok(saveAllowedPart, boss, { projectId, name: "Elbow", most: 8 })).id,
     withdrawSource: w.source,
     withdrawNote: w.note,
     withdrawStatement: w.statement,

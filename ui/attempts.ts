@@ -21,8 +21,6 @@ interface Ear<T> {
   waits(sent: T): void;
 }
 
-const known: readonly string[] = [];
-
 /**
  * Attempts on their way to the server, through the outbox. One that is refused is dropped where its fields still hold
  * it, and stays with its reason where it waited from before; one that was asked about is sure when it comes again.
@@ -30,7 +28,7 @@ const known: readonly string[] = [];
 export function useAttempts<T extends Attempt>(name: string, send: Send, ear: Ear<T>) {
   const mine = useRef("");
   const asked = useRef("");
-  const box = useOutbox<T>(name, send, known, {
+  const box = useOutbox<T>(name, send, {
     answered(sent, r) {
       const own = mine.current === sent.id;
       if (own) mine.current = "";
@@ -57,7 +55,10 @@ export function useAttempts<T extends Attempt>(name: string, send: Send, ear: Ea
 }
 
 /** An attempt in words, for the list of those that wait. */
-export const attemptWords = (measures: readonly { key: string; name: string; unit: string }[], x: Attempt): string =>
+export const attemptWords = (
+  measures: readonly { key: string; name: string; unit: string }[],
+  x: Pick<Attempt, "state" | "readings">,
+): string =>
   x.state === "valid"
     ? measures.map((m) => `${m.name} ${x.readings[m.key] ?? ""} ${m.unit === "1" ? "" : m.unit}`.trim()).join(", ")
     : runState.labels[x.state];

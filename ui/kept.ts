@@ -16,3 +16,13 @@ export function keep(key: string, text: string | null): void {
     // The page itself still holds it.
   }
 }
+
+/** The object that this browser keeps under a name; null where there is none that can be read. */
+export function keptObject<T extends object>(key: string): T | null {
+  try {
+    const kept: unknown = JSON.parse(readKept(key) ?? "null");
+    return typeof kept === "object" ? (kept as T | null) : null;
+  } catch {
+    return null;
+  }
+}

@@ -51,6 +51,21 @@ test("a page asks for the topics of its own part of the project", () => {
   expect(line().url).toBe("/live?p=1&since=7");
 });
 
+test("a page that is written to all the time loads again once in a while, and not for each", () => {
+  render(<LiveRefresh since={7} url="/live" shows={["run"]} every={5000} />);
+  const hear = () => act(() => line().heard.change!({ data: JSON.stringify({ request: "theirs" }) }));
+  hear();
+  act(() => jest.advanceTimersByTime(100));
+  expect(refresh).toHaveBeenCalledTimes(1);
+  for (let i = 0; i < 4; i++) {
+    hear();
+    act(() => jest.advanceTimersByTime(1000));
+  }
+  expect(refresh).toHaveBeenCalledTimes(1);
+  act(() => jest.advanceTimersByTime(1000));
+  expect(refresh).toHaveBeenCalledTimes(2);
+});
+
 test("what others write loads the page again; what was sent from here does not", () => {
   render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
   line().say("change", sentByUs("mine"));

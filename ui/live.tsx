@@ -11,17 +11,18 @@ import { isOurs } from "./own-requests";
  */
 export function LiveRefresh({
   url,
-  dark,
   shows,
   base = "",
   since,
+  every = 60,
 }: {
   url: string;
   /** The number of the last notice that the page as it was made knows of. */
   since: number;
-  dark?: boolean;
   shows: readonly string[] | Readonly<Record<string, readonly string[]>>;
   base?: string;
+  /** Milliseconds between two loads at least, also when more is written meanwhile. */
+  every?: number;
 }) {
   const place = usePathname().slice(base.length).split("/")[1] ?? "";
   const about = ("length" in shows ? (shows as readonly string[]) : (shows[place] ?? [])).join(",");
@@ -38,9 +39,16 @@ export function LiveRefresh({
       if (typeof number === "number") known.current = Math.max(known.current, number);
       return request;
     };
+    let last = 0;
     const soon = () => {
       clearTimeout(timer);
-      timer = setTimeout(() => router.refresh(), 60);
+      timer = setTimeout(
+        () => {
+          last = Date.now();
+          router.refresh();
+        },
+        Math.max(60, last + every - Date.now()),
+      );
     };
     source.addEventListener("change", (e) => {
       if (!isOurs(hear(e) ?? null)) soon();
@@ -66,9 +74,9 @@ export function LiveRefresh({
       clearTimeout(timer);
       source.close();
     };
-  }, [router, url, about]);
+  }, [router, url, about, every]);
   return (
-    <span role="status" className={dark ? "text-[#E39A7C]" : "text-sm text-iron"}>
+    <span role="status" className="text-sm text-iron">
       {lost ? "No connection: what you see may be old" : ""}
     </span>
   );

@@ -2,6 +2,7 @@
 // What waits in the browser: kept through a reload, sent once under its own id, shown until the server has it.
 import { act, renderHook, waitFor } from "@testing-library/react";
 import { useDraft, useOutbox } from "./outbox";
+import { emptyBoxes, kept } from "./testing/waiting";
 
 const refresh = jest.fn();
 const router = { refresh };
@@ -12,10 +13,11 @@ interface Note {
   text: string;
 }
 const none: string[] = [];
-const box = (send: jest.Mock, known: string[] = none) => renderHook(() => useOutbox<Note>("notes", send, known));
-const stored = () => JSON.parse(localStorage.getItem("ironstone.outbox.notes") ?? "[]") as { id: string }[];
+const box = (send: jest.Mock, known: string[] = none) => renderHook(() => useOutbox<Note>("notes", send, {}, known));
+const stored = () => kept("notes");
 
-beforeEach(() => {
+beforeEach(async () => {
+  await emptyBoxes();
   localStorage.clear();
   jest.clearAllMocks();
 });
@@ -26,7 +28,7 @@ test("a note is sent at once, under the id that it was made with, and leaves the
   act(() => result.current.add({ id: "n1", text: "sixty litres" }));
   await waitFor(() => expect(refresh).toHaveBeenCalledTimes(1));
   expect(send.mock.calls).toEqual([[{ id: "n1", text: "sixty litres" }, { requestId: "n1" }]]);
-  expect(stored()).toEqual([]);
+  await waitFor(async () => expect(await stored()).toEqual([]));
 });
 
 test("without a network it waits, survives a reload, and is sent when the network is back", async () => {
@@ -34,10 +36,10 @@ test("without a network it waits, survives a reload, and is sent when the networ
   const first = box(send);
   act(() => first.result.current.add({ id: "n1", text: "sixty litres" }));
   await waitFor(() => expect(first.result.current.offline).toBe(true));
-  expect(stored().map((x) => x.id)).toEqual(["n1"]);
+  expect((await stored()).map((x) => x.id)).toEqual(["n1"]);
   first.unmount();
   const second = box(send);
-  await waitFor(() => expect(stored()).toEqual([]));
+  await waitFor(async () => expect(await stored()).toEqual([]));
   expect(second.result.current.offline).toBe(false);
   expect(send.mock.calls.map((c) => c[1])).toEqual([{ requestId: "n1" }, { requestId: "n1" }]);
 });
@@ -52,7 +54,7 @@ test("what the server would not take stays with its reason and is not sent again
   act(() => result.current.retry("n1"));
   await waitFor(() => expect(send).toHaveBeenCalledTimes(2));
   act(() => result.current.drop("n1"));
-  expect([result.current.waiting, stored()]).toEqual([[], []]);
+  expect([result.current.waiting, await stored()]).toEqual([[], []]);
 });
 
 test("what was refused is sent again as another request, what nobody knows of as the same", async () => {
@@ -69,10 +71,24 @@ test("what was refused is sent again as another request, what nobody knows of as
   // Its request is over for good: the server would refuse it under the same name. A reload changes nothing in that.
   first.unmount();
   box(send);
-  await waitFor(() => expect(stored()).toEqual([]));
+  await waitFor(async () => expect(await stored()).toEqual([]));
   const [one, two, three] = send.mock.calls.map((c) => (c[1] as { requestId: string }).requestId);
   expect([one, two]).toEqual(["n1", "n1"]);
   expect(three).toMatch(/^[0-9a-f-]{36}$/);
+});
+
+test("two pages of one browser keep side by side what waits in each", async () => {
+  const off = jest.fn().mockRejectedValue(new Error("offline"));
+  const [one, two] = [box(off), box(off)];
+  act(() => one.result.current.add({ id: "n1", text: "one" }));
+  act(() => two.result.current.add({ id: "n2", text: "two" }));
+  await waitFor(async () => expect((await stored()).map((x) => x.id)).toEqual(["n1", "n2"]));
+  one.unmount();
+  two.unmount();
+  const on = jest.fn(async () => ({ ok: true }));
+  box(on);
+  await waitFor(async () => expect(await stored()).toEqual([]));
+  expect(on.mock.calls.map((c) => (c as unknown as [Note])[0].text)).toEqual(["one", "two"]);
 });
 
 test("notes go in the order in which they were written", async () => {

@@ -4,13 +4,15 @@ import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { readKept, keep as write } from "./kept";
 import { sentByUs } from "./own-requests";
+import { keepIn, readBox, takeFrom } from "./waiting-store";
 
-interface Waiting<T> {
+export interface Waiting<T> {
   id: string;
   /** Under which it is sent: its own id at first, another after an answer, since that request is over for good. */
   request?: string;
   input: T /** The server has it. */;
-  sent: boolean /** Said by the server when it would not take it. */;
+  sent: boolean /** What the server answered when it took it. */;
+  value?: unknown /** Said by the server when it would not take it. */;
   problem?: string;
 }
 interface Answer {
@@ -29,15 +31,15 @@ interface Ear<T> {
 }
 
 /**
- * What was written and is not on the server yet: kept in this browser, sent at once, and again when the network is
- * back. Nothing is lost by a reload, and nothing arrives twice:
- * each carries an id made here.
+ * What was written and is not on the server yet: kept in this browser's database, then sent, and again when the network
+ * is back. Nothing is lost by a reload or a closed browser, and nothing arrives twice: each carries an id made here.
  */
 export function useOutbox<T extends { id: string }>(
   name: string,
   send: Send,
-  /** Ids that the page shows from the server already. */ known: readonly string[],
   ear: Ear<T> = {},
+  /** Ids that the page shows from the server already. */
+  known: readonly string[] = [],
 ) {
   const heard = useRef(ear);
   heard.current = ear;
@@ -45,19 +47,22 @@ export function useOutbox<T extends { id: string }>(
   const sender = useRef(send);
   sender.current = send;
   const router = useRouter();
-  const key = `ironstone.outbox.${name}`;
   const [items, setItems] = useState<Waiting<T>[]>([]);
   const [offline, setOffline] = useState(false);
   const list = useRef<Waiting<T>[]>([]);
   const busy = useRef(false);
-  const keep = useCallback(
-    (next: Waiting<T>[]) => {
-      list.current = next;
-      setItems(next);
-      const stay = next.filter((x) => !x.sent);
-      write(key, stay.length ? JSON.stringify(stay) : null);
+  const show = useCallback((next: Waiting<T>[]) => {
+    list.current = next;
+    setItems(next);
+  }, []);
+  /** What became of one of them; the database has it as soon as it can. */
+  const change = useCallback(
+    (id: string, to: Partial<Waiting<T>>) => {
+      show(list.current.map((x) => (x.id === id ? { ...x, ...to } : x)));
+      const now = list.current.find((x) => x.id === id);
+      if (now) void (now.sent ? takeFrom(name, id) : keepIn(name, now)).catch(() => {});
     },
-    [key],
+    [name, show],
   );
   const flush = useCallback(async () => {
     if (busy.current) return;
@@ -79,8 +84,10 @@ export function useOutbox<T extends { id: string }>(
         // It may stand already: it is sent again in a while, under the same id.
         if (r.kind === "unknown") return waits();
         setOffline(false);
-        const over = r.ok ? { problem: undefined } : { problem: r.message, request: crypto.randomUUID() };
-        keep(list.current.map((x) => (x.id === id ? { ...x, sent: r.ok, ...over } : x)));
+        const over = r.ok
+          ? { value: r.value, problem: undefined }
+          : { problem: r.message, request: crypto.randomUUID() };
+        change(id, { sent: r.ok, ...over });
         heard.current.answered?.(at.input, r);
         if (r.ok) router.refresh();
       }
@@ -89,35 +96,46 @@ export function useOutbox<T extends { id: string }>(
     } finally {
       busy.current = false;
     }
-  }, [keep, router]);
+  }, [change, router]);
   useEffect(() => {
-    try {
-      const kept = JSON.parse(readKept(key) ?? "[]") as Waiting<T>[];
-      if (kept.length) keep(kept.map((x) => ({ ...x, problem: undefined })));
-    } catch {
-      // Nothing that can be read was kept.
-    }
-    void flush();
+    let gone = false;
+    void readBox<Waiting<T>>(name)
+      .catch(() => [])
+      .then((kept) => {
+        if (gone) return;
+        const here = new Set(list.current.map((x) => x.id));
+        const before = kept.filter((x) => !here.has(x.id)).map((x) => ({ ...x, problem: undefined }));
+        if (!before.length) return;
+        show([...before, ...list.current]);
+        return flush();
+      });
     const again = setInterval(() => {
       if (list.current.some((x) => !x.sent && !x.problem)) void flush();
     }, 4000);
     window.addEventListener("online", flush);
     return () => {
+      gone = true;
       clearInterval(again);
       window.removeEventListener("online", flush);
     };
-  }, [flush, keep, key]);
+  }, [flush, show, name]);
   const there = new Set(known);
   return {
     waiting: items.filter((x) => !there.has(x.id)),
     offline,
     add: (input: T) => {
-      keep([...list.current.filter((x) => !(x.sent && there.has(x.id))), { id: input.id, input, sent: false }]);
-      void flush();
+      const item: Waiting<T> = { id: input.id, input, sent: false };
+      show([...list.current.filter((x) => !(x.sent && there.has(x.id))), item]);
+      void keepIn(name, item)
+        .catch(() => {})
+        .then(flush);
     },
-    drop: (id: string) => keep(list.current.filter((x) => x.id !== id)),
+    drop: (id: string) => {
+      show(list.current.filter((x) => x.id !== id));
+      void takeFrom(name, id).catch(() => {});
+    },
     retry: (id: string) => {
-      keep(list.current.map((x) => (x.id === id ? { ...x, problem: undefined } : x)));
+      change(id, { problem: undefined });
       void flush();
     },
   };

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from "react";
 import type { ActionResult, Send } from "./form/result";
-import { keep, readKept } from "./kept";
+import { keep, keptObject } from "./kept";
 import { useOutbox } from "./outbox";
 
 interface Handed {
@@ -11,7 +11,6 @@ interface Handed {
 }
 
 export const sheetWaits = "No connection: the sheet waits in this browser and is handed in by itself.";
-const known: readonly string[] = [];
 
 /**
  * A sheet on its way to the server, through the outbox: kept through a lost network and a reload, handed in once.
@@ -34,7 +33,6 @@ export function useSheetBox<T>(
   const box = useOutbox<Handed>(
     `sheet.${name}`,
     ((x: Handed, envelope: { requestId: string }) => action(x.input, { ...envelope, via })) as never,
-    known,
     {
       answered(x, answer) {
         if (open.current?.id !== x.id) {
@@ -63,17 +61,13 @@ export function useSheetBox<T>(
 }
 
 /** What stands in a sheet that is being filled in, kept in this browser until it is handed in. */
-export function useSheetDraft<T>(name: string, put: (draft: T) => void) {
+export function useSheetDraft<T extends object>(name: string, put: (draft: T) => void) {
   const key = `ironstone.draft.sheet.${name}`;
   const restore = useRef(put);
   restore.current = put;
   useEffect(() => {
-    try {
-      const kept = readKept(key);
-      if (kept) restore.current(JSON.parse(kept) as T);
-    } catch {
-      // Nothing that can be read was kept.
-    }
+    const kept = keptObject<T>(key);
+    if (kept) restore.current(kept);
   }, [key]);
   return (draft: T | null) => keep(key, draft && JSON.stringify(draft));
 }

@@ -8,14 +8,22 @@ import { loadSelect } from "./select";
 import { SelectionSheet, type SheetQuestion } from "./selection-sheet";
 import { sheetWaits } from "./sheet-box";
 import { SheetForm } from "./sheet-form";
+import { emptyBoxes } from "./testing/waiting";
 import { takeUnheard } from "./toast";
 
 const router = { refresh: () => {} };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
 beforeAll(() => loadSelect());
-beforeEach(() => localStorage.clear());
+beforeEach(async () => {
+  await emptyBoxes();
+  localStorage.clear();
+});
 const good: ActionResult = { ok: true, value: null };
-const sent = (action: jest.Mock) => action.mock.calls.at(-1)![0] as Record<string, unknown>;
+/** What was sent last: it is kept in the browser first. */
+async function sent(action: jest.Mock): Promise<Record<string, unknown>> {
+  await waitFor(() => expect(action).toHaveBeenCalled());
+  return action.mock.calls.at(-1)![0];
+}
 const concepts = [
   { id: "p", title: "Piston" },
   { id: "b", title: "Bellows" },
@@ -47,7 +55,7 @@ describe("scores", () => {
     const action = open({});
     await userEvent.type(screen.getByLabelText("Piston, Cost"), "3,5");
     await handIn();
-    expect(sent(action)).toEqual({ selectionId: "q", marks: { p: { cost: 3.5 }, b: {} } });
+    expect(await sent(action)).toEqual({ selectionId: "q", marks: { p: { cost: 3.5 }, b: {} } });
     expect(await screen.findByText(/Handed in\. You can change it/)).toBeTruthy();
   });
   test("beyond the range are not sent, and the cell is named", async () => {
@@ -74,7 +82,7 @@ test("against a datum marks are signs, and the datum has none to give", async ()
   await userEvent.click(screen.getByRole("combobox", { name: "Piston, Cost" }));
   await userEvent.click(screen.getByRole("option", { name: "−" }));
   await handIn();
-  expect(sent(action)).toEqual({ selectionId: "q", marks: { p: { cost: "−" } } });
+  expect(await sent(action)).toEqual({ selectionId: "q", marks: { p: { cost: "−" } } });
 });
 
 describe("a choice", () => {
@@ -86,14 +94,14 @@ describe("a choice", () => {
     }
     await userEvent.click(screen.getByRole("checkbox", { name: "Piston" }));
     await handIn();
-    expect(sent(action).marks).toEqual({ chosen: ["b"], reasons: { b: "Bellows is good" } });
+    expect((await sent(action)).marks).toEqual({ chosen: ["b"], reasons: { b: "Bellows is good" } });
   });
   test("of one: another takes its place; of two: a third cannot be taken", async () => {
     const action = open({ school: "vote" });
     await userEvent.click(screen.getByRole("checkbox", { name: "Piston" }));
     await userEvent.click(screen.getByRole("checkbox", { name: "Bellows" }));
     await handIn();
-    expect(sent(action).marks).toMatchObject({ chosen: ["b"] });
+    expect((await sent(action)).marks).toMatchObject({ chosen: ["b"] });
   });
   test("at the most allowed, what is left is closed", async () => {
     open({ school: "client", keep: 2, concepts: [...concepts, { id: "s", title: "Screw" }] }, { chosen: ["p", "b"] });
@@ -144,7 +152,7 @@ describe("a rubric's sheet", () => {
     await userEvent.type(screen.getByLabelText("What should the team hear?"), "Well done.");
     await handIn();
     await waitFor(() => expect(takeUnheard()).toEqual([{ text: "Thank you." }]));
-    expect(sent(action)).toEqual({
+    expect(await sent(action)).toEqual({
       reviewId: "r",
       version: 0,
       raterName: "Ruta",
@@ -178,7 +186,7 @@ describe("a rubric's sheet", () => {
     const second = sheet({ rater: "Ruta" });
     await waitFor(() => expect(second).toHaveBeenCalledTimes(1));
     expect(second.mock.calls[0]![1]).toMatchObject(request);
-    expect(sent(second).marks).toEqual([{ criterion: "fit", points: "3", comment: "" }]);
+    expect((await sent(second)).marks).toEqual([{ criterion: "fit", points: "3", comment: "" }]);
     await waitFor(() => expect(takeUnheard()).toEqual([{ text: "Thank you." }]));
     await waitFor(() => expect({ ...localStorage }).toEqual({}));
   });
@@ -190,7 +198,7 @@ describe("a rubric's sheet", () => {
     const action = sheet({ rater: "Ruta", version: 2 });
     expect((await screen.findByDisplayValue("snug")).getAttribute("name")).toBe("comments.fit");
     await handIn();
-    await waitFor(() => expect(sent(action)).toMatchObject({ version: 1, marks: [{ comment: "snug" }] }));
+    expect(await sent(action)).toMatchObject({ version: 1, marks: [{ comment: "snug" }] });
   });
   test("one behind another that waits is a version further; the reason of a refusal stays beside it", async () => {
     const action = sheet({ rater: "Ruta" });
@@ -200,6 +208,7 @@ describe("a rubric's sheet", () => {
     await screen.findByText(sheetWaits);
     await userEvent.type(screen.getByLabelText("Comment on Fit"), "snug");
     await handIn();
+    await waitFor(() => expect(action).toHaveBeenCalledTimes(2));
     action.mockReset();
     action.mockImplementation(async (x) =>
       (x as { version: number }).version ? { ok: false, kind: "refused", message: "It is closed." } : good,
@@ -233,6 +242,6 @@ test("a choice waits for the network too, and what was chosen survives a reload"
   again.mockImplementation(async () => good);
   window.dispatchEvent(new Event("online"));
   expect(await screen.findByText(/^Handed in/)).toBeTruthy();
-  expect(sent(again).marks).toEqual({ chosen: ["b"], reasons: { b: "quiet" } });
+  expect((await sent(again)).marks).toEqual({ chosen: ["b"], reasons: { b: "quiet" } });
   expect(localStorage.length).toBe(0);
 });

@@ -1,7 +1,12 @@
 import { GuestScreen } from "@/frame/guest/screens/guest";
 import { GuestScoring } from "@/stages/contest/parts/guest-scoring";
 
-export const metadata = { title: "Guest" };
-export default async function Page({ searchParams }: { searchParams: Promise<{ review?: string }> }) {
-  return <GuestScreen review={(await searchParams).review} scoring={(project) => <GuestScoring project={project} />} />;
+export const metadata = { title: "Guest", manifest: "/guest.webmanifest" };
+export default async function Page({
+  searchParams,
+}: {
+  searchParams: Promise<{ review?: string; inspect?: string; event?: string }>;
+}) {
+  const { review, ...asked } = await searchParams;
+  return <GuestScreen review={review} scoring={(project) => <GuestScoring project={project} {...asked} />} />;
 }

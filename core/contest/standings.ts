@@ -5,10 +5,11 @@ import { applyRule, type PointsRule } from "../points/rule";
 import { decimalsFor, formatNumber } from "../quantity/quantity";
 import { atResolution, rank } from "../ranking/rank";
 import { levelName } from "../run/reading";
-import { type PlaceNumbering, type TieBreakKind, tieBreak } from "../vocabulary/contest";
+import { type CareMethod, type PlaceNumbering, type TieBreakKind, tieBreak } from "../vocabulary/contest";
 import type { Better } from "../vocabulary/runs";
 import { runState } from "../vocabulary/runs";
 import { type Computed, makeWorking } from "../working/working";
+import { type Charge, netValue, type PenaltyRule } from "./attempt";
 
 /** Rules of an attempts event. Numbers are in the measure's unit. */
 export interface EventDefinition {
@@ -24,12 +25,22 @@ export interface EventDefinition {
   readonly seed: string;
   /** The names that the values stand for, by position, where a level is read. */
   readonly levels?: readonly string[];
+  /** Exactly this much is best: what is ranked is the distance from it, and less is better. */
+  readonly target?: string;
+  readonly penalties?: readonly PenaltyRule[];
+  /** Two people read each measured number, and this is taken. */
+  readonly care?: CareMethod;
+}
+
+/** An attempt as it was scored. Its value is the measured one, of a foul where it left the course. */
+export interface Tried extends Attempt {
+  readonly charges?: readonly Charge[];
 }
 
 export interface EntryRecord {
   readonly id: string;
   readonly name: string;
-  readonly attempts: readonly Attempt[];
+  readonly attempts: readonly Tried[];
   /** SI mass of the build that entered. */
   readonly mass: string | null;
   /** When it passed inspection. */
@@ -54,6 +65,9 @@ export interface Standing {
   readonly attempts: readonly { text: string; counts: boolean }[];
   readonly working: Computed<string | null>["working"];
 }
+
+/** A standing for where no working is opened. */
+export type Placed = Omit<Standing, "working">;
 
 /**
  * The standings of an attempts event: attempts to a counted value by school, values to places with resolution ties and
@@ -94,13 +108,24 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
       event.seed,
     ).map((e, i) => [e.id, i + 1]),
   );
+  // What is ranked of each attempt: what it was charged and how far it was from the target are in it.
+  const net = new Map(
+    entries.map((e) => [
+      e.id,
+      e.attempts.map((a) => {
+        const n = a.value === null ? null : netValue(event, a.value, a.charges ?? []);
+        return { measured: a.value, state: a.state, value: n?.value ?? null, step: n?.step ?? "" };
+      }),
+    ]),
+  );
   const counted = new Map(
-    entries.map((e) => [e.id, countAttempts(e.out ? [] : e.attempts, event.policy, event.better)]),
+    entries.map((e) => [e.id, countAttempts(e.out ? [] : net.get(e.id)!, event.policy, event.better)]),
   );
   const breakValue = (e: EntryRecord, kind: TieBreakKind): string | null => {
     if (kind === "second") {
       // Attempts beyond n never count, and what the instrument cannot tell apart breaks no tie.
-      const valid = e.attempts
+      const valid = net
+        .get(e.id)!
         .filter((a) => a.state !== "void")
         .slice(0, event.policy.n)
         .flatMap((a) => (a.state === "valid" && a.value !== null ? [atResolution(a.value, event.resolution)] : []));
@@ -134,16 +159,21 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
     const c = counted.get(r.id)!;
     const points =
       event.points && c.value !== null
-        ? applyRule(event.points, c.value, event.unit, {
+        ? applyRule(event.points, pointsValue(event, c.value, net.get(r.id)!), event.unit, {
             best: bestValue,
             place: r.first ?? undefined,
             sharing: r.sharing,
           })
         : null;
     let marked = false;
-    const attempts = entry.attempts.map((a) => {
-      const text = a.state === "valid" ? (a.value === null ? "–" : show(a.value)) : runState.labels[a.state];
-      const counts = !marked && a.state === "valid" && a.value !== null && a.value === c.value;
+    const tries = net.get(r.id)!;
+    const where = event.policy.foul === "where";
+    const attempts = tries.map((a) => {
+      const read = a.value === null ? "–" : a.step === "" ? show(a.value) : netText(event, a, show);
+      const text =
+        a.state === "valid" ? read : `${runState.labels[a.state]}${where && a.value !== null ? ` at ${read}` : ""}`;
+      const valued = a.state === "valid" || (where && a.state !== "void");
+      const counts = !marked && valued && a.value !== null && a.value === c.value;
       marked ||= counts;
       return { text, counts };
     });
@@ -170,7 +200,11 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
           (event.levels
             ? `The ${event.better === "more" ? "later" : "earlier"} of ${event.levels.join(", ")} is better; ` +
               "equal levels are tied"
-            : `${event.better === "more" ? "More" : "Less"} is better; ` +
+            : `${
+                event.target === undefined
+                  ? `${event.better === "more" ? "More" : "Less"} is better; `
+                  : `What is closest to ${event.target} ${event.unit} is best; `
+              }` +
               (event.resolution === null
                 ? "the recorded digits decide"
                 : `values that agree at ${event.resolution} ${event.unit} are tied`)) +
@@ -179,6 +213,7 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
           event.levels && c.value !== null
             ? `${event.policy.school} of ${c.values.map(show).join(", ")} = ${show(c.value)}`
             : c.step,
+          ...tries.flatMap((a, i) => (a.step ? [`attempt ${i + 1}: ${a.step}`] : [])),
           ...(points ? points.working.steps.map((s) => `points: ${s}`) : []),
           ...(r.decidedBy ? [`a tie was decided by: ${r.decidedBy}`] : []),
         ],
@@ -192,4 +227,33 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
       }),
     };
   });
+}
+
+/** An attempt whose ranked value is not the measured one, as it stands in a table. */
+function netText(
+  event: EventDefinition,
+  a: { readonly measured: string | null; readonly value: string | null },
+  show: (v: string) => string,
+): string {
+  const measured = new Decimal(a.measured!);
+  if (event.target === undefined) return `${show(a.value!)} (${show(a.measured!)} measured)`;
+  const off = measured.minus(event.target);
+  const charged = !off.abs().eq(a.value!);
+  const side = off.isZero() ? "exact" : `${off.isPositive() ? "+" : "−"}${show(off.abs().toString())}`;
+  return `${show(a.measured!)} (${charged ? `${show(a.value!)} with penalties` : side})`;
+}
+
+/**
+ * What a points rule is applied to. A target's own rule charges more beyond the target, so of a distance it takes the
+ * side on which the attempt was that counts; a mean of distances has no side.
+ */
+function pointsValue(
+  event: EventDefinition,
+  counted: string,
+  tries: readonly { readonly measured: string | null; readonly value: string | null }[],
+): string {
+  if (event.target === undefined || event.points?.kind !== "target") return counted;
+  const one = tries.find((a) => a.value === counted);
+  const above = one !== undefined && new Decimal(one.measured!).gt(event.target);
+  return new Decimal(event.points.target).plus(above ? counted : new Decimal(counted).neg()).toString();
 }

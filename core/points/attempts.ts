@@ -30,7 +30,8 @@ export interface CountedAttempts {
 
 /**
  * What a list of attempts counts for, by school. Void attempts never count; a foul or no-finish is left out, zero
- * (where more is better), or the worst valid value. “First” is the first attempt, a foul too.
+ * (where more is better), the worst valid value, or what was measured where it left the course. “First” is the first
+ * attempt, a foul too.
  * @example
  * countAttempts(
  *   [
@@ -62,6 +63,7 @@ export function countAttempts(attempts: readonly Attempt[], policy: AttemptsPoli
   const worst = [...valid].sort(order).at(-1);
   const countsFor = (a: Attempt): string[] => {
     if (a.state === "valid") return a.value === null ? [] : [a.value];
+    if (foul === "where") return a.value === null ? [] : [a.value];
     if (foul === "zero") return ["0"];
     if (foul === "worst" && worst !== undefined) return [worst];
     return [];

@@ -8,6 +8,17 @@ export type EventState = Term<typeof eventState>;
 export const inspectionState = vocabulary({ waiting: "", passed: "", "turned away": "" }, ["entry.inspection"]);
 export type InspectionState = Term<typeof inspectionState>;
 
+/** What an inspector decided: two ways to end an inspection, and the end of the impound. */
+export const inspectionOutcome = vocabulary(
+  { passed: "passed, and impounded", "turned away": "turned away", released: "released, to be changed or repaired" },
+  ["inspection.outcome"],
+);
+export type InspectionOutcome = Term<typeof inspectionOutcome>;
+
+/** How an inspection ends. */
+export const inspectionEnd = without(inspectionOutcome, "released");
+export type InspectionEnd = Term<typeof inspectionEnd>;
+
 /** How places go on after a tie. */
 export const placeNumbering = vocabulary({
   competition: "1 2 2 4: a tie leaves the next places empty",
@@ -31,6 +42,21 @@ export const tieBreak = vocabulary({
   lot: "lot, drawn with the event's seed",
 });
 export type TieBreakKind = Term<typeof tieBreak>;
+
+/** How one reading comes from two readers. */
+export const careMethod = vocabulary({
+  mean: "the mean of both",
+  smaller: "the smaller of both",
+});
+export type CareMethod = Term<typeof careMethod>;
+
+/** Which record stands of an attempt that two people scored. */
+export const twiceMethod = vocabulary({
+  first: "the first record stands",
+  second: "the second record stands",
+  both: "they are two attempts",
+});
+export type TwiceMethod = Term<typeof twiceMethod>;
 
 /** How an event is played. */
 export const eventFormat = vocabulary(
@@ -80,3 +106,17 @@ export const combineMethod = vocabulary({
   score: "standard score: how many standard deviations above the mean of its event",
 });
 export type CombineMethod = Term<typeof combineMethod>;
+
+/** What a board shows. */
+export const boardShows = vocabulary(
+  {
+    running: "what runs: the event that is being scored",
+    event: "an event: its standings or its bracket",
+    order: "the order: who is on, who is next, who comes after",
+    overall: "the overall ranking",
+    awards: "the awards, one by one",
+    pause: "a pause",
+  },
+  ["board.shows"],
+);
+export type BoardShows = Term<typeof boardShows>;

@@ -21,8 +21,12 @@ export const foulMethod = vocabulary({
   out: "left out: a foul says nothing of the design",
   zero: "counts as zero: a foul is a failed attempt",
   worst: "counts as the worst: as bad as the worst valid attempt",
+  where: "measured where it left the course: what it reached until then counts",
 });
 export type FoulMethod = Term<typeof foulMethod>;
+
+/** The same on a bench, which has no course. */
+export const benchFoulMethod = without(foulMethod, "where");
 
 /** What a run came to. */
 export const runState = vocabulary({ valid: "", foul: "", no_finish: "no finish", void: "set aside" }, ["run.state"]);

@@ -7,12 +7,13 @@ import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
 import { addPhoto } from "@/stages/builds/commands/builds";
-import { inspectEntry, scoreAttempt } from "@/stages/contest/commands/attempts";
-import { contestOf } from "@/stages/contest/queries/events";
+import { scoreAttempt } from "@/stages/contest/commands/attempts";
+import { eventsOf } from "@/stages/contest/queries/events";
 import { createGuestLink } from "@/stages/people/commands/guests";
 import { submitSheet } from "@/stages/reviews/commands/marking";
 import { tables } from "@/stages/tables";
 import { freshDatabase, ok } from "@/stages/testing/database";
+import { inspected } from "@/stages/testing/inspected";
 import { firstInstructor } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
 import { travels } from "../registry/table";
@@ -46,7 +47,7 @@ beforeAll(async () => {
   });
   await ok(createGuestLink, boss, { projectId: w.projectId, role: "reviewer", label: "Panel", days: 3 });
   await ok(submitSheet, boss, { reviewId: w.review, raterName: "x", marks: [{ criterion: "fit", points: "4" }] });
-  await ok(inspectEntry, boss, { entryId: w.entry, version: 1, outcome: "passed" });
+  await inspected(boss, w.build);
   await ok(scoreAttempt, boss, { id: randomUUID(), entryId: w.entry, state: "valid", readings: { m: "8.61" } });
   bundle = await exportProject(tables, w.projectId);
 });
@@ -192,7 +193,7 @@ test("imports into an empty school and exports again to the same content", async
   await wipe();
   await importProject(tables, bundle, null);
   expect(contents(await exportProject(tables, w.projectId))).toEqual(contents(bundle));
-  expect((await contestOf(w.projectId))[0]!.standings[0]).toMatchObject({ name: "Alder", place: 1 });
+  expect((await eventsOf(w.projectId))[0]!.standings[0]).toMatchObject({ name: "Alder", place: 1 });
 });
 
 test("a backup restores the whole school, logins too", async () => {

@@ -9,7 +9,7 @@ const cells = (text: string, delimiter: string) =>
 const plainly = (text: string, delimiter: string) =>
   text.replace(/^\ufeff/, "").split(new RegExp(`[\r\n${delimiter}]`));
 const starts = (cell: string) =>
-  /^[\s"]*[=+\-@]/.test(cell) && !/^[\s"]*[+-]?\d+([.,]\d+)?(e[+-]?\d+)?"?([,;\t].*)?$/is.test(cell);
+  /^[\s"]*[=+\-@]/.test(cell) && !/^[\s"]*[+-]?\d+([.,]\d+)?(e[+-]?\d+)?"?\s*([,;\t].*)?$/is.test(cell);
 
 test.each(["=1+1", "a;=1+1", "\r=1+1", "a\n=1+1", "x,@SUM(A1)", "\t-2+3", ' "=1', "+cmd", "＝1", "a;b;-c"])(
   "%j starts none",
@@ -35,7 +35,8 @@ test("none of any table", () =>
         for (const d of [",", ";", "\t"]) expect(cells(toCsv(rows), d).filter(starts)).toEqual([]);
       },
     ),
-    { numRuns: 2000 },
+    // A number with line ends behind it, as a reader cuts it who takes the marks for quotes, is a number still.
+    { numRuns: 2000, examples: [[[["", "\n;"], ["+1"], [""]]]] },
   ));
 
 test.each([

@@ -19,6 +19,14 @@ export interface ActionItem {
   version: number;
 }
 
+export interface AllowedPart {
+  id: Id<"allowed_part">;
+  projectId: Id<"project">;
+  name: string;
+  most: number;
+  version: number;
+}
+
 export interface Audit {
   id: Id<"audit">;
   at: string;
@@ -43,6 +51,18 @@ export interface Baseline {
   note: string;
   madeBy: string;
   madeAt: string;
+}
+
+export interface Board {
+  id: Id<"board">;
+  projectId: Id<"project">;
+  name: string;
+  shows: In<"boardShows">;
+  eventId: Id<"event"> | null;
+  revealed: number;
+  words: string;
+  light: boolean;
+  version: number;
 }
 
 export interface BriefReading {
@@ -252,6 +272,33 @@ export interface Event {
   version: number;
   format: In<"eventFormat">;
   weight: string;
+  cautions: string[];
+  officer: string;
+  starts: number | null;
+  lanes: number;
+  minutes: string;
+  repair: number;
+}
+
+export interface EventCheck {
+  id: Id<"event_check">;
+  eventId: Id<"event">;
+  onDate: string;
+  cautions: string[];
+  signed: string;
+  recordedBy: string;
+  recordedAt: string;
+}
+
+export interface EventHalt {
+  id: Id<"event_halt">;
+  eventId: Id<"event">;
+  reason: string;
+  haltedBy: string;
+  haltedAt: string;
+  liftedBy: string | null;
+  liftedAt: string | null;
+  liftNote: string;
 }
 
 export interface Evidence {
@@ -387,6 +434,19 @@ export interface GuestLink {
   revokedAt: string | null;
   createdAt: string;
   version: number;
+}
+
+export interface Inspection {
+  id: Id<"inspection">;
+  buildId: Id<"build">;
+  number: number;
+  buildRevision: number;
+  outcome: In<"inspectionOutcome">;
+  checks: unknown;
+  waiver: string;
+  note: string;
+  recordedBy: string;
+  recordedAt: string;
 }
 
 export interface KeptBuild {
@@ -529,6 +589,13 @@ export interface PartOwner {
   personId: Id<"person">;
 }
 
+export interface Penalty {
+  runId: Id<"run">;
+  key: string;
+  count: number;
+  reason: string;
+}
+
 export interface Person {
   id: Id<"person">;
   name: string;
@@ -645,6 +712,8 @@ export interface Reading {
   role: In<"readingRole">;
   value: string;
   entered: string;
+  second: string | null;
+  secondEntered: string;
 }
 
 export interface RequestDone {
@@ -733,6 +802,7 @@ export interface Run {
   recordedAt: string;
   version: number;
   note: string;
+  rivalOf: Id<"run"> | null;
 }
 
 export interface RunValue {

@@ -136,11 +136,87 @@ export function mayHaveMissed(
   return missed.some((n) => about.length === 0 || about.includes(n.about));
 }
 
+/** Hears every notice of a project, and when the line is lost and there again; gives the way to stop. */
+export function hear(project: string, listener: Listener): () => void {
+  const hub = hubOf();
+  if (!hub.listeners.has(project)) hub.listeners.set(project, new Set());
+  hub.listeners.get(project)!.add(listener);
+  return () => hub.listeners.get(project)?.delete(listener);
+}
+
+/** Who reads a stream, of which project, and how many of them one reader may hold open. */
+interface Reader {
+  readonly project: string;
+  readonly signal: AbortSignal;
+  readonly who: string;
+  readonly most?: number;
+}
+
+/**
+ * A stream of server-sent events that is open until its reader leaves, with a comment now and then to keep it so, and
+ * `lost` and `again` as the line to the database is. `begin` is given the way to send and gives what is done at the
+ * end.
+ */
+export function stream(
+  { project, signal, who, most = mostStreams }: Reader,
+  begin: (send: (chunk: string | Uint8Array<ArrayBuffer>) => void, isOver: () => boolean) => () => void,
+): Response {
+  const hub = hubOf();
+  if (!isId(project) || (hub.open.get(who) ?? 0) >= most)
+    return new Response("Too many pages are open at once. Close some.", { status: 429 });
+  hub.open.set(who, (hub.open.get(who) ?? 0) + 1);
+  const text = new TextEncoder();
+  const body = new ReadableStream<Uint8Array>({
+    start(controller) {
+      let over = false;
+      const send = (chunk: string | Uint8Array<ArrayBuffer>) => {
+        if (over) return;
+        try {
+          controller.enqueue(typeof chunk === "string" ? text.encode(chunk) : chunk);
+        } catch {
+          stop();
+        }
+      };
+      const still = hear(project, {
+        tell() {},
+        line: (up) => send(`event: ${up ? "again" : "lost"}\ndata: {}\n\n`),
+      });
+      const beat = setInterval(() => send(": still here\n\n"), 20_000);
+      let end = () => {};
+      const stop = () => {
+        if (over) return;
+        over = true;
+        clearInterval(beat);
+        still();
+        end();
+        hub.open.set(who, Math.max(0, (hub.open.get(who) ?? 1) - 1));
+        try {
+          controller.close();
+        } catch {
+          // closed by the other side already
+        }
+      };
+      signal.addEventListener("abort", stop);
+      if (signal.aborted) return stop();
+      send("retry: 2000\n");
+      end = begin(send, () => over);
+      if (over) return end();
+      void hub.first.then(() => hub.up || send("event: lost\ndata: {}\n\n"));
+    },
+  });
+  return new Response(body, {
+    headers: {
+      "content-type": "text/event-stream",
+      "cache-control": "no-cache, no-transform",
+      "x-accel-buffering": "no",
+    },
+  });
+}
+
 /**
  * A stream of server-sent events: one `change` for every write to the project that is about one of the named kinds of
- * things (any, where none is named), `lost` when writes are not heard of for the moment, `again` when they are, and a
- * comment now and then to keep it open. Every event has the number of the last notice as its id; who asks from a number
- * on is told at once when something has been written since.
+ * things (any, where none is named). Every event has the number of the last notice as its id; who asks from a number on
+ * is told at once when something has been written since.
  */
 export async function watch(
   project: string,
@@ -149,64 +225,22 @@ export async function watch(
   about: readonly string[] = [],
   since: number | null = null,
 ): Promise<Response> {
-  const hub = hubOf();
-  if (!isId(project) || (hub.open.get(who) ?? 0) >= mostStreams)
-    return new Response("Too many pages are open at once. Close some.", { status: 429 });
-  hub.open.set(who, (hub.open.get(who) ?? 0) + 1);
-  const text = new TextEncoder();
-  const stream = new ReadableStream<Uint8Array>({
-    start(controller) {
-      let over = false;
-      const send = (chunk: string) => {
-        try {
-          controller.enqueue(text.encode(chunk));
-        } catch {
-          stop();
-        }
-      };
-      const mine: Listener = {
-        tell(n) {
-          if (about.length && !about.includes(n.about)) return;
-          const { about: what, request, number } = n;
-          send(`id: ${number}\nevent: change\ndata: ${JSON.stringify({ about: what, request, number })}\n\n`);
-        },
-        line: (up) => send(`event: ${up ? "again" : "lost"}\ndata: {}\n\n`),
-      };
-      const beat = setInterval(() => send(": still here\n\n"), 20_000);
-      const stop = () => {
-        if (over) return;
-        over = true;
-        clearInterval(beat);
-        hub.listeners.get(project)?.delete(mine);
-        hub.open.set(who, Math.max(0, (hub.open.get(who) ?? 1) - 1));
-        try {
-          controller.close();
-        } catch {
-          // closed by the other side already
-        }
-      };
-      if (!hub.listeners.has(project)) hub.listeners.set(project, new Set());
-      hub.listeners.get(project)!.add(mine);
-      signal.addEventListener("abort", stop);
-      if (signal.aborted) return stop();
-      send("retry: 2000\n");
-      const begin = async () => {
-        await hub.first;
-        const now = await sentSoFar(project).catch(() => null);
-        if (over) return;
-        if (now !== null && since !== null && mayHaveMissed(hub.recent.get(project) ?? [], { since, now, about }))
-          mine.tell({ project, about: about[0] ?? "", request: null, number: now });
-        send(`${now === null ? "" : `id: ${now}\n`}event: ready\ndata: ${JSON.stringify({ number: now })}\n\n`);
-        if (!hub.up) send("event: lost\ndata: {}\n\n");
-      };
-      void begin();
-    },
-  });
-  return new Response(stream, {
-    headers: {
-      "content-type": "text/event-stream",
-      "cache-control": "no-cache, no-transform",
-      "x-accel-buffering": "no",
-    },
+  return stream({ project, signal, who }, (send, isOver) => {
+    const hub = hubOf();
+    const tell = ({ about: what, request, number }: Omit<Notice, "project">) => {
+      if (!about.length || about.includes(what))
+        send(`id: ${number}\nevent: change\ndata: ${JSON.stringify({ about: what, request, number })}\n\n`);
+    };
+    const end = hear(project, { tell, line() {} });
+    const begin = async () => {
+      await hub.first;
+      const now = await sentSoFar(project).catch(() => null);
+      if (isOver()) return;
+      if (now !== null && since !== null && mayHaveMissed(hub.recent.get(project) ?? [], { since, now, about }))
+        tell({ about: about[0] ?? "", request: null, number: now });
+      send(`${now === null ? "" : `id: ${now}\n`}event: ready\ndata: ${JSON.stringify({ number: now })}\n\n`);
+    };
+    void begin();
+    return end;
   });
 }

@@ -18,6 +18,12 @@ export async function allowed(
   return null;
 }
 
+/** Whether a request comes from a page of our own; browsers that do not say so are trusted to keep their cookies. */
+export function fromOurPages(request: Request): boolean {
+  const site = request.headers.get("sec-fetch-site");
+  return !site || site === "same-origin";
+}
+
 export const refused = () =>
   new Response("Not here, or not for you.", { status: 404, headers: { "content-type": "text/plain; charset=utf-8" } });
 

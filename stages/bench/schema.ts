@@ -2,10 +2,10 @@ import * as yup from "yup";
 import { mostInExperiment, readFactors } from "@/core/stats/factors";
 import {
   attemptMethod,
+  benchFoulMethod,
   better,
   crossingWay,
   enteredState,
-  foulMethod,
   readingKind,
   takeRule,
 } from "@/core/vocabulary/runs";
@@ -95,7 +95,7 @@ export const protocolDefinition = yup.object({
       school: c.oneOf(attemptMethod).default("best"),
       n: yup.number().integer().min(1).max(50).default(3),
       k: yup.number().integer().min(1).max(50).optional(),
-      foul: c.oneOf(foulMethod).default("out"),
+      foul: c.oneOf(benchFoulMethod).default("out"),
     })
     .required(),
   safety: yup.array(yup.string().trim().max(300).required()).max(12).default([]),

@@ -1,12 +1,23 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { inspectEntry, scoreAttempt, voidAttempt } from "./commands/attempts";
+import { settleAttempt, voidAttempt } from "./commands/attempts";
+import { revealAward, saveBoard, showOnBoard } from "./commands/boards";
 import { changeEntry, renameEvent } from "./commands/corrections";
 import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
+import { releaseBuild, saveAllowedPart } from "./commands/inspections";
 import { recordMatch } from "./commands/match-results";
 import { drawRound, saveMatchEvent, seedByEvent, seedByHand } from "./commands/matches";
 import { saveOverall } from "./commands/overall";
-import { withdrawEntry, withdrawEvent, withdrawMatch } from "./withdrawals";
+import { saveProgramme } from "./commands/programme";
+import { checkEvent, haltEvent, liftHalt } from "./commands/safety";
+import {
+  withdrawAllowedPart,
+  withdrawBoard,
+  withdrawEntry,
+  withdrawEvent,
+  withdrawInspection,
+  withdrawMatch,
+} from "./withdrawals";
 
 export const saveEventAction = action(saveEvent);
 
@@ -14,9 +25,13 @@ export const refreshEntriesAction = action(refreshEntries);
 
 export const drawRunOrderAction = action(drawRunOrder);
 
-export const inspectEntryAction = action(inspectEntry);
+export const releaseBuildAction = action(releaseBuild);
 
-export const scoreAttemptAction = action(scoreAttempt);
+export const saveAllowedPartAction = action(saveAllowedPart);
+
+export const saveProgrammeAction = action(saveProgramme);
+
+export const settleAttemptAction = action(settleAttempt);
 
 export const voidAttemptAction = action(voidAttempt);
 
@@ -42,6 +57,24 @@ export const drawRoundAction = action(drawRound);
 
 export const recordMatchAction = action(recordMatch);
 
+export const saveBoardAction = action(saveBoard);
+
+export const showOnBoardAction = action(showOnBoard);
+
+export const revealAwardAction = action(revealAward);
+
+export const withdrawBoardAction = action(withdrawBoard);
+
+export const checkEventAction = action(checkEvent);
+
+export const haltEventAction = action(haltEvent);
+
+export const liftHaltAction = action(liftHalt);
+
 export const withdrawMatchAction = action(withdrawMatch);
 
 export const saveOverallAction = action(saveOverall);
+
+export const withdrawInspectionAction = action(withdrawInspection);
+
+export const withdrawAllowedPartAction = action(withdrawAllowedPart);

@@ -1,19 +1,36 @@
 import * as yup from "yup";
+import { penaltiesIn } from "@/core/contest/attempt";
+import { clockIn } from "@/core/contest/programme";
 import { noZero } from "@/core/run/protocol";
+import { linesOf } from "@/core/text/lines";
 import {
+  boardShows,
+  careMethod,
   combineMethod,
-  inspectionState,
+  inspectionEnd,
   matchFormat,
   matchOutcome,
   matchRule,
   placeNumbering,
   tieBreak,
   tieRule,
+  twiceMethod,
 } from "@/core/vocabulary/contest";
+import { verdict } from "@/core/vocabulary/needs";
 import { attemptMethod, better, enteredState, foulMethod } from "@/core/vocabulary/runs";
 import * as c from "@/platform/schema/fields";
 import { optionalDecimal } from "@/platform/schema/fields";
 import { rule } from "@/platform/schema/rule";
+
+/** Up to twelve things, one a line. */
+const lines = (max: number, what: string) =>
+  c.optionalText(max).test("lines", `At most 12 ${what}.`, (v) => linesOf(v ?? "").length <= 12);
+
+/** What has to be so before an event begins, one sentence a line, and who says that it is. */
+const safety = {
+  cautions: lines(2000, "lines"),
+  officer: c.optionalText(80),
+};
 
 export const event = yup.object({
   projectId: c.id(),
@@ -40,6 +57,14 @@ export const event = yup.object({
   tieBreaks: yup.array(c.oneOf(tieBreak).required()).max(4).default([]),
   points: rule.nullable().default(null),
   seed: c.text(40),
+  target: optionalDecimal(),
+  care: c.oneOf(careMethod, "").default(""),
+  penalties: lines(1000, "penalties").test(
+    "read",
+    ({ value }) => penaltiesIn(String(value ?? "")).wrong,
+    (v) => !penaltiesIn(v ?? "").wrong,
+  ),
+  ...safety,
 });
 
 /** An event's rules as they are kept. */
@@ -51,6 +76,12 @@ export const eventDefinition = event.pick(["channel", "better", "ranking", "tieB
     .required(),
   resolution: optionalDecimal().nullable(),
   seed: yup.string().max(40).default(""),
+  target: c.decimal().optional(),
+  care: c.oneOf(careMethod).optional(),
+  penalties: yup
+    .array(yup.object({ key: c.text(80), name: c.text(60), each: c.decimal() }).required())
+    .max(12)
+    .optional(),
 });
 
 const earns = (start: string) =>
@@ -109,6 +140,7 @@ export const matchEvent = yup.object({
   resolution: optionalDecimal()
     .test("needed", "Give the instrument's resolution, for example 0.1.", measures)
     .test("above", "More than zero.", (v) => !v || Number(v) > 0),
+  ...safety,
 });
 
 /** The rules of an event of matches as they are kept. */
@@ -184,13 +216,53 @@ export const eventVersion = yup.object({ id: c.id(), version: c.version() });
 
 export const drawOrder = yup.object({ id: c.id(), version: c.version(), seed: c.text(40) });
 
+/** An inspection of a build: what was found, as it was typed, line by line. */
 export const inspection = yup.object({
-  entryId: c.id(),
-  version: c.version(),
-  outcome: c.oneOf(inspectionState).required(),
+  /** Made by the inspector's device: a retry has the effect of one. */
+  id: c.id(),
+  buildId: c.id(),
+  /** How many inspections of this build the inspector has seen. */
+  after: yup.number().integer().min(0).required(),
+  outcome: c.oneOf(inspectionEnd).required(),
+  typed: c.typedReadings(),
+  waiver: c.optionalText(300),
   note: c
     .optionalText(400)
     .test("why", "Say why it was turned away.", (v, x) => x.parent.outcome !== "turned away" || !!v),
+});
+
+export const release = yup.object({
+  id: c.id(),
+  buildId: c.id(),
+  after: yup.number().integer().min(1).required(),
+  reason: c.text(300),
+});
+
+/** A part that is allowed, and how many of it. */
+export const allowedPart = yup.object({
+  projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  name: c.text(80),
+  most: yup
+    .number()
+    .typeError("A whole number, 0 where none is allowed.")
+    .integer("A whole number, 0 where none is allowed.")
+    .min(0, "0 where none is allowed.")
+    .max(9999)
+    .required("How many at most? 0 where none is allowed."),
+});
+
+/** What was found on one line of an inspection, as it is kept. */
+export const inspectionCheck = yup.object({
+  key: yup.string().max(60).required(),
+  code: c.optionalText(20),
+  label: c.optionalText(600),
+  must: yup.boolean().required(),
+  asks: c.optionalText(200),
+  typed: c.optionalText(60),
+  verdict: c.oneOf(verdict).required(),
+  margin: c.optionalText(60),
 });
 
 export const attempt = yup.object({
@@ -199,8 +271,45 @@ export const attempt = yup.object({
   state: c.oneOf(enteredState).required(),
   reason: c.optionalText(300),
   readings: c.typedReadings(),
+  /** What a second person read of the same, where the event measures with care. */
+  seconds: c.typedReadings(),
+  penalties: yup
+    .array(
+      yup
+        .object({
+          key: c.text(80),
+          count: yup.number().integer().min(1).max(99).required(),
+          reason: c.optionalText(200),
+        })
+        .required(),
+    )
+    .max(12)
+    .default([]),
+  /** Which of the entry's attempts it is, as the scorer counts; another person may have scored the same. */
+  nth: yup.number().integer().min(1).max(99).optional(),
   /** It was asked about a reading outside its range, and it is right. */
   sure: yup.boolean().default(false),
+});
+
+/** When an event begins on the day, and how it is run through. */
+export const programme = yup.object({
+  id: c.id(),
+  version: c.version(),
+  starts: c.optionalText(5).test("clock", "Write a time of the day, like 9:30.", (v) => !v || clockIn(v) !== null),
+  lanes: yup.number().typeError("A whole number.").integer().min(1).max(30).required(),
+  minutes: c
+    .decimal()
+    .required()
+    .test("some", "More than zero, at most 240.", (v) => Number(v) > 0 && Number(v) <= 240),
+  repair: yup.number().typeError("A whole number of minutes.").integer().min(0).max(240).required(),
+});
+
+/** Which record stands of an attempt that two people scored. */
+export const settleAttempt = yup.object({
+  /** The second record. */
+  id: c.id(),
+  version: c.version(),
+  keep: c.oneOf(twiceMethod).required(),
 });
 
 export const voidAttempt = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });
@@ -208,3 +317,35 @@ export const voidAttempt = yup.object({ id: c.id(), version: c.version(), reason
 export const renameEvent = yup.object({ id: c.id(), version: c.version(), name: c.text(80) });
 
 export const changeEntry = yup.object({ id: c.id(), version: c.version(), buildId: c.id(), reason: c.text(300) });
+
+/** Every caution of an event ticked, and the name of who answers for it. */
+export const eventCheck = yup.object({
+  id: c.id(),
+  cautions: yup.array(c.text(2000)).max(12).default([]),
+  signed: c.text(80),
+});
+
+/** An event is stopped, by whoever sees a danger. */
+export const halt = yup.object({ id: c.id(), eventId: c.id(), reason: c.text(200) });
+
+/** A halted event goes on. */
+export const lift = yup.object({ id: c.id(), note: c.text(300) });
+
+export const board = yup.object({
+  projectId: c.id(),
+  id: c.optionalId(),
+  version: yup.number().integer().default(0),
+  name: c.text(40),
+  light: yup.boolean().default(false),
+});
+
+/** What a board shows from now on. */
+export const showOnBoard = yup.object({
+  id: c.id(),
+  shows: c.oneOf(boardShows).required(),
+  eventId: c.optionalId(),
+  words: c.optionalText(120),
+});
+
+/** How many awards a board has revealed: the count itself, so that a double press reveals one. */
+export const reveal = yup.object({ id: c.id(), count: yup.number().integer().min(0).max(100).required() });

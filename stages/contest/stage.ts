@@ -4,11 +4,15 @@ import type { Stage, Stratum } from "@/platform/registry/stage";
 import { plural, share } from "@/platform/registry/words";
 import { contestActs } from "./acts";
 import * as attempts from "./commands/attempts";
+import * as boards from "./commands/boards";
 import * as corrections from "./commands/corrections";
 import * as events from "./commands/events";
+import * as inspections from "./commands/inspections";
 import * as matchResults from "./commands/match-results";
 import * as matches from "./commands/matches";
 import * as overall from "./commands/overall";
+import * as programme from "./commands/programme";
+import * as safety from "./commands/safety";
 import { standingsTable } from "./standings-csv";
 import * as withdrawals from "./withdrawals";
 
@@ -34,7 +38,19 @@ export const contest: Stage = {
   name: "Contest",
   pages: [{ label: "Contest", path: "/contest" }],
   shows: ["contest", "build"],
-  commands: [attempts, corrections, events, matches, matchResults, overall, withdrawals],
+  commands: [
+    attempts,
+    boards,
+    corrections,
+    events,
+    inspections,
+    matches,
+    matchResults,
+    overall,
+    programme,
+    safety,
+    withdrawals,
+  ],
   stratum,
   downloads: { standings: { act: contestActs.read, make: standingsTable } },
 };

@@ -2,7 +2,7 @@ import "server-only";
 import { refuse } from "@/platform/command/command";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { contestActs } from "./acts";
-import { ofEntry, ofMatch } from "./queries/whose";
+import { ofEntry, ofInspection, ofMatch } from "./queries/whose";
 
 const confirmed = "The result of this event is confirmed. Reopen it first.";
 
@@ -63,4 +63,41 @@ export const withdrawMatch = withdrawal({
       refuse(confirmed);
   },
   needsReason: true,
+});
+
+/** An inspection that was entered for the wrong build goes: what was decided of the build before counts again. */
+export const withdrawInspection = withdrawal({
+  name: "withdrawInspection",
+  kind: "inspection",
+  table: "inspection",
+  act: contestActs.edit,
+  subject: ofInspection,
+  label:
+    "(SELECT t.name || ' G' || b.number FROM build b JOIN team t ON t.id = b.team_id WHERE b.id = x.build_id) || " +
+    "', inspection ' || x.number",
+  async refuse(sql, id) {
+    const [later] = await sql`
+      SELECT FROM inspection i JOIN inspection n ON n.build_id = i.build_id AND n.number > i.number WHERE i.id = ${id}
+    `;
+    if (later) refuse("It was inspected again since: only the last inspection of a build can be taken out.");
+  },
+  needsReason: true,
+});
+
+/** A part is not allowed by count any more. */
+export const withdrawAllowedPart = withdrawal({
+  name: "withdrawAllowedPart",
+  kind: "allowed part",
+  table: "allowed_part",
+  act: contestActs.edit,
+  label: "x.name",
+});
+
+/** A board is not used any more; a screen that shows it falls back to what runs. */
+export const withdrawBoard = withdrawal({
+  name: "withdrawBoard",
+  kind: "board",
+  table: "board",
+  act: contestActs.edit,
+  label: "x.name",
 });

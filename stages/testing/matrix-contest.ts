@@ -26,8 +26,23 @@ export const contest: Record<string, Line> = {
   drawRunOrder: { may: staff, input: (w) => ({ id: w.event, version: 1, seed: "7" }) },
   confirmEvent: { may: staff, input: (w) => ({ id: w.event, version: 1 }) },
   reopenEvent: { may: staff, input: (w) => ({ id: w.event, version: 1, reason: "x" }) },
-  inspectEntry: { may: scoring, input: (w) => ({ entryId: w.entry, version: 1, outcome: "passed" }) },
+  inspectBuild: {
+    may: [...staff, "judge"],
+    input: (w) => ({ id: randomUUID(), buildId: w.build, after: 0, outcome: "passed", waiver: "x" }),
+  },
+  releaseBuild: {
+    may: [...staff, "judge"],
+    input: (w) => ({ id: randomUUID(), buildId: w.build, after: 1, reason: "x" }),
+  },
+  saveAllowedPart: { may: staff, input: (w) => ({ projectId: w.projectId, name: "Elbow", most: 8 }) },
+  withdrawInspection: { may: [], input: () => ({ id: randomUUID(), reason: "x" }) },
+  withdrawAllowedPart: { may: [], input: () => ({ id: randomUUID() }) },
   scoreAttempt: { may: scoring, input: (w) => ({ id: randomUUID(), entryId: w.entry, state: "foul" }) },
+  saveProgramme: {
+    may: staff,
+    input: (w) => ({ id: w.event, version: 1, starts: "9:30", lanes: 2, minutes: "6", repair: 10 }),
+  },
+  settleAttempt: { may: [], input: () => ({ id: randomUUID(), version: 1, keep: "first" }) },
   voidAttempt: { may: [], input: () => ({ id: randomUUID(), version: 1, reason: "x" }) },
   saveMatchEvent: {
     may: staff,
@@ -48,6 +63,13 @@ export const contest: Record<string, Line> = {
       winner: "a",
     }),
   },
+  checkEvent: { may: [...staff, "judge"], input: (w) => ({ id: w.event, cautions: [], signed: "x" }) },
+  haltEvent: { may: scoring, input: (w) => ({ id: randomUUID(), eventId: w.event, reason: "x" }) },
+  liftHalt: { may: [], input: () => ({ id: randomUUID(), note: "x" }) },
+  saveBoard: { may: staff, input: (w) => ({ projectId: w.projectId, name: "Gym" }) },
+  showOnBoard: { may: staff, input: (w) => ({ id: w.board, shows: "overall" }) },
+  revealAward: { may: staff, input: (w) => ({ id: w.board, count: 1 }) },
+  withdrawBoard: { may: staff, input: (w) => ({ id: w.board }) },
   saveOverall: {
     may: staff,
     input: (w) => ({ projectId: w.projectId, method: "places", weights: [{ id: w.event, weight: "2" }], reason: "x" }),

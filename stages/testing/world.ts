@@ -16,6 +16,7 @@ import { savePartLine } from "@/stages/builds/commands/parts";
 import { markPiece, savePiece } from "@/stages/builds/commands/pieces";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { openSelection } from "@/stages/concepts/commands/selection";
+import { saveBoard } from "@/stages/contest/commands/boards";
 import { saveEvent } from "@/stages/contest/commands/events";
 import { recordMatch } from "@/stages/contest/commands/match-results";
 import { saveMatchEvent, seedByHand } from "@/stages/contest/commands/matches";
@@ -70,7 +71,8 @@ async function aRace(boss: Actor, projectId: string) {
   const [one, other] = racers as [string, string];
   const walkover = { outcome: "walkover", winner: "a", reason: "Late bus" };
   await ok(recordMatch, boss, { id: match, eventId: race, slot: "M1-1", a: one, b: other, ...walkover });
-  return { race, racers, match };
+  const { id: board } = await ok(saveBoard, boss, { projectId, name: "Hall" });
+  return { race, racers, match, board };
 }
 
 /** A project with two teams and one of every kind of record. */

@@ -1,6 +1,6 @@
 import { outcomeOf } from "@/platform/command/outcome";
 import { isId } from "@/platform/db/id";
-import { refused } from "@/platform/pages/route";
+import { fromOurPages, refused } from "@/platform/pages/route";
 import { currentGuest, currentPerson } from "@/platform/sign-in/cookies";
 
 /**
@@ -10,8 +10,7 @@ import { currentGuest, currentPerson } from "@/platform/sign-in/cookies";
 export async function POST(request: Request): Promise<Response> {
   const query = new URL(request.url).searchParams;
   const id = query.get("request") ?? "";
-  const site = request.headers.get("sec-fetch-site");
   const actor = query.get("via") === "guest" ? await currentGuest() : await currentPerson();
-  if (actor.kind === "nobody" || !isId(id) || (site && site !== "same-origin")) return refused();
+  if (actor.kind === "nobody" || !isId(id) || !fromOurPages(request)) return refused();
   return Response.json({ outcome: await outcomeOf(id, actor.id) });
 }

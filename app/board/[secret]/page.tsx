@@ -6,7 +6,7 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ secret: string }>;
-  searchParams: Promise<{ event?: string }>;
+  searchParams: Promise<{ event?: string; screen?: string }>;
 }) {
-  return <LinkBoardScreen secret={(await params).secret} event={(await searchParams).event} />;
+  return <LinkBoardScreen secret={(await params).secret} {...(await searchParams)} />;
 }

@@ -1,6 +1,12 @@
 import { GuestLinkScreen } from "@/frame/account/screens/guest-link";
 
 export const metadata = { title: "Invitation" };
-export default async function Page({ params }: { params: Promise<{ secret: string }> }) {
-  return <GuestLinkScreen secret={(await params).secret} />;
+export default async function Page({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ secret: string }>;
+  searchParams: Promise<{ event?: string; screen?: string }>;
+}) {
+  return <GuestLinkScreen secret={(await params).secret} asked={await searchParams} />;
 }

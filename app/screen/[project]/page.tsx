@@ -6,7 +6,7 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ event?: string }>;
+  searchParams: Promise<{ event?: string; screen?: string }>;
 }) {
-  return <OwnBoardScreen slug={(await params).project} event={(await searchParams).event} />;
+  return <OwnBoardScreen slug={(await params).project} {...(await searchParams)} />;
 }

@@ -7,7 +7,14 @@ import { GuestDoor } from "../parts/guest-door";
 import { PinForm } from "../parts/pin-form";
 
 /** A guest's link: opens at once, or asks for its PIN. */
-export async function GuestLinkScreen({ secret }: { secret: string }) {
+export async function GuestLinkScreen({
+  secret,
+  asked,
+}: {
+  secret: string;
+  /** What a board's link asks to see. */
+  asked: { event?: string; screen?: string };
+}) {
   const answer = await knock(secret, null, await guestCookieHere());
   if (answer.state === "unknown")
     return (
@@ -18,7 +25,10 @@ export async function GuestLinkScreen({ secret }: { secret: string }) {
         <span />
       </Door>
     );
-  if (answer.state === "open" && guestSurface[answer.guest.role] === "board") redirect(`/board/${secret}`);
+  if (answer.state === "open" && guestSurface[answer.guest.role] === "board") {
+    const { event, screen } = asked;
+    redirect(`/board/${secret}?${new URLSearchParams({ ...(event && { event }), ...(screen && { screen }) })}`);
+  }
   if (answer.state === "open")
     return (
       <Door title={answer.guest.label} note="You have been asked to take part in a project. No account is needed.">

@@ -18,6 +18,7 @@ export function Surface({
   live,
   since,
   shows,
+  every,
   children,
 }: {
   title: string;
@@ -27,6 +28,8 @@ export function Surface({
   since: number;
   /** Kinds of things that the page shows. */
   shows: readonly string[];
+  /** Milliseconds between two loads at least. */
+  every?: number;
   children: ReactNode;
 }) {
   return (
@@ -37,7 +40,7 @@ export function Surface({
           {title}
         </p>
         <p className="text-soft">
-          {who} <LiveRefresh url={live} since={since} shows={shows} />
+          {who} <LiveRefresh url={live} since={since} shows={shows} every={every} />
         </p>
       </header>
       <main className="mx-auto max-w-[860px] px-4 py-5">{children}</main>

@@ -9,4 +9,9 @@ export const ScoringSurface = ({
 }: GuestPage & {
   /** What is scored in a project: given by the route, which may use the contest's screens. */
   scoring: (project: string) => ReactNode;
-}) => <Surface {...frame}>{scoring(guest.project)}</Surface>;
+}) => (
+  // Thirty scorers write all the time: what the others wrote is shown after a while, what oneself wrote at once.
+  <Surface {...frame} every={15_000}>
+    {scoring(guest.project)}
+  </Surface>
+);

@@ -4,6 +4,8 @@ import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { Measure } from "@/core/run/protocol";
 import { exactly } from "@/core/run/reading";
+import { emptyBoxes, kept } from "@/ui/testing/waiting";
+import { keepIn } from "@/ui/waiting-store";
 import { recordRunAction } from "../actions";
 import { AttemptEntry } from "./attempt-entry";
 
@@ -37,7 +39,8 @@ function open(measured: readonly Measure[] = measures) {
   return { mass: screen.queryByLabelText(/^Collected/)!, force: screen.queryByLabelText(/^Force/)! };
 }
 const readings = () => record.mock.calls.map((c) => (c[0] as { readings: unknown }).readings);
-beforeEach(() => {
+beforeEach(async () => {
+  await emptyBoxes();
   jest.clearAllMocks();
   localStorage.clear();
 });
@@ -78,6 +81,7 @@ test("the next attempt, typed and sent while this one is on its way, is kept and
   const { mass, force } = open();
   await userEvent.type(mass, "8.6");
   await userEvent.type(force, "34{Enter}");
+  await waitFor(() => expect(record).toHaveBeenCalledTimes(1));
   await userEvent.clear(mass);
   await userEvent.type(mass, "8.8");
   await userEvent.clear(force);
@@ -144,18 +148,19 @@ test("one that waited from before and is refused while the next is saved is not 
     conditions: {},
     sure: false,
   };
-  localStorage.setItem("ironstone.outbox.bench.b.v", JSON.stringify([{ id: "old", input: before, sent: false }]));
+  await keepIn("bench.b.v", { id: "old", input: before, sent: false } as never);
   let answer: (a: unknown) => void = () => {};
   record
     .mockImplementationOnce(() => new Promise((r) => (answer = r)))
     .mockResolvedValueOnce({ ok: true, value: { attempt: 3 } });
   const { mass, force } = open();
+  await waitFor(() => expect(record).toHaveBeenCalledTimes(1));
   await userEvent.type(mass, "8.6");
   await userEvent.type(force, "34{Enter}");
   await act(async () => answer({ ok: false, kind: "refused", message: "Lift test has a newer version." }));
   expect(await screen.findByText("Attempt 3 is saved.")).toBeTruthy();
   expect(screen.getByText("Collected 7.7 kg, Force 30 N")).toBeTruthy();
-  expect(localStorage.getItem("ironstone.outbox.bench.b.v")).toContain("7.7");
+  expect((await kept("bench.b.v")).map((x) => x.id)).toEqual(["old"]);
 });
 
 describe("a level", () => {

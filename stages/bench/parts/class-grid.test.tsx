@@ -3,6 +3,7 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { Condition, Measure } from "@/core/run/protocol";
+import { emptyBoxes, kept } from "@/ui/testing/waiting";
 import { recordRunAction } from "../actions";
 import { pastedCells, stateTyped } from "../view/reading";
 import { ClassGrid } from "./class-grid";
@@ -30,7 +31,8 @@ const open = (measures: readonly Measure[] = [mass], attempts = 2, conditions: r
   );
 const cell = (team: string, attempt: number, what = "Collected") =>
   screen.getByLabelText(new RegExp(`^${team} G1, attempt ${attempt}, ${what}`)) as HTMLInputElement;
-beforeEach(() => {
+beforeEach(async () => {
+  await emptyBoxes();
   jest.clearAllMocks();
   localStorage.clear();
   record.mockResolvedValue({ ok: true, value: { attempt: 1 } });
@@ -109,7 +111,7 @@ test("without a network an attempt waits and is named; it is kept through a relo
   record.mockResolvedValue({ ok: true, value: { attempt: 1 } });
   open();
   await waitFor(() => expect(sent().at(-1)).toMatchObject({ buildId: "Alder", readings: { m: "8.1" } }));
-  await waitFor(() => expect(localStorage.getItem("ironstone.outbox.bench.grid.v")).toBeNull());
+  await waitFor(async () => expect(await kept("bench.grid.v")).toEqual([]));
 });
 
 test("words in place of a reading, and cells as a spreadsheet copies them", () => {

@@ -66,7 +66,7 @@ export function ClassGrid({
   const [settings, setSettings] = useState<Record<string, string>>({});
   const boxes = useBoxes<Box>(empty);
   const keyOf = (row: number, attempt: number) => `${rows[row]!.buildId} ${attempt}`;
-  const outbox = useOutbox<Sent>(`bench.grid.${protocolVersionId}`, recordRunAction as never, [], {
+  const outbox = useOutbox<Sent>(`bench.grid.${protocolVersionId}`, recordRunAction as never, {
     answered(sent, r) {
       const key = boxes.keyOf(sent.id);
       if (!key) return;

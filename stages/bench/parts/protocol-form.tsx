@@ -2,7 +2,7 @@
 
 import { useFieldArray, useFormContext, useWatch } from "react-hook-form";
 import type { InferType } from "yup";
-import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
+import { attemptMethod, benchFoulMethod, better } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor } from "@/ui/form/fields-of";
@@ -74,7 +74,7 @@ function Fouls() {
     <MethodField
       name="definition.policy.foul"
       label="A foul or no finish"
-      options={foulMethod.options.filter((o) => !(zeroWins && o.value === "zero"))}
+      options={benchFoulMethod.options.filter((o) => !(zeroWins && o.value === "zero"))}
     />
   );
 }

@@ -1,11 +1,11 @@
 "use client";
 
 import { useState } from "react";
-import { Checkbox } from "@/ui/checkbox";
 import { useSend } from "@/ui/form/send";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
+import { TickList } from "@/ui/tick-list";
 import { checkSafetyAction, withdrawSafetyCheckAction } from "../actions";
 
 /** What has to be so before the first run of the day, ticked one by one: until then no attempt can be entered. */
@@ -33,17 +33,7 @@ export function SafetyCheck({
       className="mb-3 grid max-w-[720px] gap-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2.5"
     >
       <h2 className="text-[14px]">Before the first run of today: {who}</h2>
-      {cautions.map((c) => (
-        <label key={c} className="flex min-h-9 items-start gap-2.5 pt-1.5 sm:min-h-7">
-          <Checkbox
-            checked={ticked.includes(c)}
-            disabled={!ready}
-            className="mt-[3px]"
-            onChange={(on) => setTicked(on ? [...ticked, c] : ticked.filter((x) => x !== c))}
-          />
-          <span>{c}</span>
-        </label>
-      ))}
+      <TickList items={cautions} ticked={ticked} disabled={!ready} onChange={setTicked} />
       <div className="flex flex-wrap items-center gap-3">
         <button
           type="button"

@@ -4,6 +4,7 @@ import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { Measure } from "@/core/run/protocol";
 import { loadSelect } from "@/ui/select";
+import { emptyBoxes } from "@/ui/testing/waiting";
 import { addBlocksAction, openSeriesAction, recordRunAction } from "../actions";
 import { blockSize } from "../schema";
 import { SeriesAttempt } from "./series-attempt";
@@ -40,7 +41,8 @@ beforeAll(() => {
   File.prototype.text ??= async () => "time,vial";
   return loadSelect();
 });
-beforeEach(() => {
+beforeEach(async () => {
+  await emptyBoxes();
   jest.resetAllMocks();
   localStorage.clear();
   FakeWorker.asked = [];

@@ -71,15 +71,18 @@ export interface StoredRun extends RecordedRun {
   at: row.Run["recordedAt"];
   note: row.Run["note"];
   photos: { id: string; caption: string }[];
+  /** What it is charged. */
+  penalties: { key: string; count: number; reason: string }[];
 }
 
-/** Runs with their readings, oldest first; narrowed by protocol, build or place. */
+/** Runs with their readings, oldest first; narrowed by protocol, build, place or events of a contest. */
 export const runsOf = (
   projectId: string,
   narrow: {
     protocolId?: string;
     buildIds?: readonly string[];
     place?: RunPlace;
+    eventIds?: readonly string[];
     /** Only so many, the latest. */
     latest?: number;
   } = {},
@@ -89,6 +92,13 @@ export const runsOf = (
     r.id, r.build_id, b.team_id, v.protocol_id, r.protocol_version_id, v.number AS protocol_number, r.build_revision,
     r.attempt, r.place, r.entry_id, r.state, r.reason, r.recorded_by AS by, r.recorded_at AS at, r.version,
     r.note,
+    (
+      SELECT coalesce(
+        json_agg(json_build_object('key', y.key, 'count', y.count, 'reason', y.reason) ORDER BY y.key), '[]'
+      )
+      FROM penalty y
+      WHERE y.run_id = r.id
+    ) AS penalties,
     (
       SELECT coalesce(json_agg(json_build_object('id', u.id, 'caption', u.caption) ORDER BY u.id), '[]')
       FROM file_use u
@@ -122,6 +132,11 @@ export const runsOf = (
     ${narrow.protocolId ? sql`AND v.protocol_id = ${narrow.protocolId}` : sql``}
     ${narrow.buildIds ? sql`AND r.build_id IN ${sql(narrow.buildIds)}` : sql``}
     ${narrow.place ? sql`AND r.place = ${narrow.place}` : sql``}
+    ${
+      narrow.eventIds
+        ? sql`AND r.entry_id IN (SELECT id FROM entry WHERE event_id = ANY(${[...narrow.eventIds]}))`
+        : sql``
+    }
   ORDER BY r.build_id, v.number, r.attempt, r.recorded_at
 `;
 

@@ -2,6 +2,7 @@ import { runMeasure } from "@/core/needs/requirement";
 import type { Measure, ProtocolDefinition } from "@/core/run/protocol";
 import { exactly } from "@/core/run/reading";
 import type { Take } from "@/core/series/measure";
+import { linesOf } from "@/core/text/lines";
 import type { CrossingWay, ReadingKind, TakeRule } from "@/core/vocabulary/runs";
 
 /** A reading as it stands in the form: its kind always said, its levels in a line. */
@@ -24,12 +25,6 @@ export interface TypedProtocol {
   readonly safetyText: string;
   readonly stepsText: string;
 }
-
-const lines = (text: string) =>
-  text
-    .split("\n")
-    .map((l) => l.trim())
-    .filter(Boolean);
 
 /** What the form of a protocol starts from. */
 export function typedProtocol(d: ProtocolDefinition): TypedProtocol {
@@ -89,8 +84,8 @@ export function definitionOf(typed: TypedProtocol): ProtocolDefinition {
   return {
     ...typed.definition,
     measures: typed.definition.measures.map(measureOf),
-    safety: lines(typed.safetyText),
-    steps: lines(typed.stepsText),
+    safety: linesOf(typed.safetyText),
+    steps: linesOf(typed.stepsText),
   };
 }
 

@@ -1,3 +1,4 @@
+import { linesOf } from "@/core/text/lines";
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { isBuildMeasure } from "@/core/needs/requirement";
@@ -48,10 +49,7 @@ export const saveConcept = command({
       sides: input.sides ? readSides(input.sides, units.side) : null,
       entered: sql.json(entered(input) as never),
     };
-    for (const line of input.dimensions
-      .split("\n")
-      .map((l) => l.trim())
-      .filter(Boolean)) {
+    for (const line of linesOf(input.dimensions)) {
       const [, value] = /^[^=:]+[=:]\s*(.+)$/.exec(line) ?? [];
       const unit = value && /[a-z°%]/i.test(value) ? value.replace(/^[\d.,\s±+-]+/, "") : "";
       if (!value || !unit || !parseQuantity(value, unit).ok)

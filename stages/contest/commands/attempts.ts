@@ -1,69 +1,14 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { EventDefinition } from "@/core/contest/standings";
-import { type ProtocolDefinition, readingsFor } from "@/core/run/protocol";
+import type { ProtocolDefinition } from "@/core/run/protocol";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
-import { checkReadings, readTyped } from "@/platform/evidence/readings";
+import type { Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
-import { overLimits } from "../queries/attempts";
-import { ofEntry } from "../queries/whose";
+import { ofContestRun, ofEntry } from "../queries/whose";
 import * as s from "../schema";
-
-export const inspectEntry = command({
-  name: "inspectEntry",
-  act: contestActs.score,
-  schema: s.inspection,
-  subject: (sql, i) => ofEntry(sql, i.entryId),
-  async run({ sql, audit }, input) {
-    const [n] = await sql<
-      {
-        version: row.Entry["version"];
-        inspection: row.Entry["inspection"];
-        note: row.Entry["inspectionNote"];
-        team: row.Team["name"];
-        state: row.Event["state"];
-        buildId: row.Entry["buildId"];
-        projectId: row.Event["projectId"];
-      }[]
-    >`
-      SELECT n.version, n.inspection, n.inspection_note AS note, t.name AS team, e.state, n.build_id, e.project_id
-      FROM entry n
-      JOIN team t ON t.id = n.team_id
-      JOIN event e ON e.id = n.event_id
-      WHERE n.id = ${input.entryId} FOR UPDATE OF n
-    `;
-    const entry = found(n, "This entry");
-    checkVersion(entry, input.version, { outcome: "Inspection", note: "Note" }, input, {
-      outcome: entry.inspection,
-      note: entry.note,
-    });
-    if (entry.state === "confirmed") refuse("The result is confirmed. Reopen the event first.");
-    if (input.outcome === "passed" && !entry.buildId) refuse(`${entry.team} has no build to inspect.`);
-    const over = input.outcome === "passed" ? await overLimits(entry.projectId, entry.buildId!) : [];
-    // A waiver needs its reason, which stands on the record.
-    if (over.length && !input.note)
-      refuse(
-        `${entry.team}'s build does not keep ${over.map((c) => `${c.label} (${c.code})`).join(", ")}. ` +
-          "Turn it away, or write why it may start all the same.",
-        "note",
-      );
-    await sql`
-      UPDATE entry
-      SET
-        inspection = ${input.outcome}, inspection_note = ${input.note},
-        inspected_at = ${input.outcome === "passed" ? sql`app_now()` : null}, version = version + 1
-      WHERE id = ${input.entryId}
-    `;
-    audit({
-      type: "inspection",
-      id: input.entryId,
-      label: `${entry.team}: ${input.outcome}`,
-      before: { inspection: entry.inspection },
-      after: { inspection: input.outcome, ...(over.length ? { waived: over.map((c) => c.code) } : {}) },
-      reason: input.note,
-    });
-  },
-});
+import { chargedRows, measuredRows } from "./measured";
+import { refuseUnsafe } from "./safety";
 
 /** Scores one attempt. The attempt's id is made by the scorer's device: a retry has the effect of one. */
 export const scoreAttempt = command({
@@ -72,7 +17,7 @@ export const scoreAttempt = command({
   act: contestActs.score,
   schema: s.attempt,
   subject: (sql, i) => ofEntry(sql, i.entryId),
-  async run({ sql, audit, by }, input): Promise<{ attempt: number }> {
+  async run({ sql, audit, by }, input): Promise<{ attempt: number; twice: "alike" | "differs" | null }> {
     const [n] = await sql<
       {
         eventId: row.Entry["eventId"];
@@ -100,39 +45,33 @@ export const scoreAttempt = command({
     `;
     const entry = found(n, "This entry");
     const [known] = await sql<
-      { attempt: row.Run["attempt"]; entryId: NonNullable<row.Run["entryId"]> }[]
-    >`SELECT attempt, entry_id FROM run WHERE id = ${input.id}`;
+      Pick<row.Run, "attempt" | "entryId" | "rivalOf">[]
+    >`SELECT attempt, entry_id, rival_of FROM run WHERE id = ${input.id}`;
     if (known) {
       if (known.entryId !== input.entryId) refuse("This attempt was already scored for another team.");
       audit({ type: "attempt", id: input.id, label: "sent again" });
-      return { attempt: known.attempt };
+      return { attempt: known.attempt, twice: known.rivalOf ? "differs" : null };
     }
     if (entry.state === "confirmed") refuse("The result is confirmed. Reopen the event first.");
+    await refuseUnsafe(sql, entry.eventId);
     if (entry.inspection !== "passed")
       refuse(
         entry.inspection === "waiting"
           ? `${entry.team} has not passed inspection yet.`
           : `${entry.team} was turned away at inspection.`,
       );
-    const [last] = await sql<{ n: number; live: number }[]>`
-      SELECT coalesce(max(attempt), 0)::int AS n, count(*) FILTER (WHERE state <> 'void')::int AS live
-      FROM run
-      WHERE entry_id = ${input.entryId}
+    const made = await sql<Made[]>`
+      SELECT id, attempt, state FROM run WHERE entry_id = ${input.entryId} ORDER BY attempt, recorded_at
     `;
-    if (last!.live >= entry.definition.policy.n)
+    const live = made.filter((r) => r.state !== "void");
+    // Another person has scored this very attempt: both records are kept, and somebody chooses.
+    const rival = input.nth === undefined ? undefined : live[input.nth - 1];
+    if (!rival && live.length >= entry.definition.policy.n)
       refuse(`${entry.team} has had all ${entry.definition.policy.n} attempts.`);
-    const needed = readingsFor(entry.protocol, entry.definition.channel);
-    const rows = readTyped(
-      entry.protocol,
-      input.id,
-      input.state === "valid" ? input.readings : {},
-      {},
-      input.state === "valid" ? needed : null,
-    );
-    for (const r of rows)
-      if (Number(r.value) < 0) refuse("A measured value cannot be below zero here.", `readings.${r.key}`);
-    if (input.state === "valid") checkReadings(entry.protocol, rows, [entry.definition.channel], input.sure);
-    const attempt = last!.n + 1;
+    const rows = measuredRows(entry, input);
+    const charged = chargedRows(entry, input);
+    const twice = rival ? ((await isAlike(sql, rival, { ...input, rows, charged })) ? "alike" : "differs") : null;
+    const attempt = Math.max(0, ...made.map((r) => r.attempt)) + 1;
     await sql`
       INSERT INTO run ${sql({
         id: input.id,
@@ -143,35 +82,68 @@ export const scoreAttempt = command({
         attempt,
         place: "contest",
         entryId: input.entryId,
-        state: input.state,
-        reason: input.reason || null,
+        state: twice ? "void" : input.state,
+        voidFrom: twice ? input.state : null,
+        rivalOf: twice === "differs" ? rival!.id : null,
+        reason: twice ? "Scored by two people." : input.reason || null,
         recordedBy: by,
       })}
     `;
     if (rows.length) await sql`INSERT INTO reading ${sql(rows)}`;
+    if (charged.length) await sql`INSERT INTO penalty ${sql(charged)}`;
     if (entry.state === "set up")
       await sql`UPDATE event SET state = 'running', version = version + 1 WHERE id = ${entry.eventId}`;
     audit({
       type: "attempt",
       id: input.id,
       label: `${entry.name}, ${entry.team}, attempt ${attempt}`,
-      after: { state: input.state, readings: input.readings },
+      after: {
+        state: input.state,
+        readings: input.readings,
+        ...(Object.keys(input.seconds).length > 0 && { seconds: input.seconds }),
+        ...(charged.length > 0 && { penalties: input.penalties }),
+        ...(twice && { twice }),
+      },
     });
-    return { attempt };
+    return { attempt, twice };
   },
 });
+
+interface Made {
+  readonly id: row.Run["id"];
+  readonly attempt: number;
+  readonly state: row.Run["state"];
+}
+
+/** Whether two records of an attempt say the same: then there is nothing to choose. */
+async function isAlike(
+  sql: Tx,
+  rival: Made,
+  own: {
+    state: string;
+    rows: readonly { key: string; value: string }[];
+    charged: readonly { key: string; count: number }[];
+  },
+): Promise<boolean> {
+  const [readings, penalties] = await Promise.all([
+    sql<{ key: string; value: string }[]>`SELECT key, value FROM reading WHERE run_id = ${rival.id}`,
+    sql<{ key: string; count: number }[]>`SELECT key, count FROM penalty WHERE run_id = ${rival.id}`,
+  ]);
+  const same = <T extends { key: string }>(a: readonly T[], b: readonly T[], is: (x: T, y: T) => boolean) =>
+    a.length === b.length && a.every((x) => b.some((y) => y.key === x.key && is(x, y)));
+  return (
+    rival.state === own.state &&
+    same(readings, own.rows, (x, y) => Number(x.value) === Number(y.value)) &&
+    same(penalties, own.charged, (x, y) => x.count === y.count)
+  );
+}
 
 /** Sets a contest attempt aside with a reason, so that it can be scored again; the standings follow by themselves. */
 export const voidAttempt = command({
   name: "voidAttempt",
   act: contestActs.score,
   schema: s.voidAttempt,
-  async subject(sql, i) {
-    const [r] = await sql<
-      { projectId: row.Run["projectId"] }[]
-    >`SELECT project_id FROM run WHERE id = ${i.id} AND place = 'contest'`;
-    return r ? { project: r.projectId } : null;
-  },
+  subject: (sql, i) => ofContestRun(sql, i.id),
   async run({ sql, audit }, input) {
     const [r] = await sql<
       {
@@ -205,6 +177,68 @@ export const voidAttempt = command({
       before: { state: r!.state, readings },
       after: { state: "void" },
       reason: input.reason,
+    });
+  },
+});
+
+const otherStands = "Scored by two people: the other record stands.";
+
+/** Says which record stands of an attempt that two people scored; the other one stays on the record, set aside. */
+export const settleAttempt = command({
+  name: "settleAttempt",
+  act: contestActs.score,
+  schema: s.settleAttempt,
+  subject: (sql, i) => ofContestRun(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [second] = await sql<
+      (Pick<row.Run, "version" | "attempt" | "voidFrom" | "rivalOf" | "entryId"> & {
+        team: string;
+        event: string;
+        n: number;
+      })[]
+    >`
+      SELECT
+        r.version, r.attempt, r.void_from, r.rival_of, r.entry_id, t.name AS team, e.state AS event,
+        (e.definition->'policy'->>'n')::int AS n
+      FROM run r
+      JOIN entry n ON n.id = r.entry_id
+      JOIN event e ON e.id = n.event_id
+      JOIN team t ON t.id = n.team_id
+      WHERE r.id = ${input.id} FOR UPDATE OF r, n
+    `;
+    if (found(second, "This attempt").event === "confirmed") refuse("The result is confirmed. Reopen the event first.");
+    const { rivalOf, voidFrom, entryId, team, n } = second!;
+    if (!rivalOf || !voidFrom) refuse("Somebody has chosen already.");
+    checkVersion(second!, input.version, {}, {}, {});
+    const [first] = await sql<Made[]>`SELECT id, attempt, state FROM run WHERE id = ${rivalOf} FOR UPDATE`;
+    const live = await sql`SELECT FROM run WHERE entry_id = ${entryId} AND state <> 'void'`;
+    const stands = input.keep !== "first";
+    const replaces = input.keep === "second" && first!.state !== "void";
+    if (stands && !replaces && live.length >= n)
+      refuse(`${team} has had all ${n} attempts: only one of them can stand.`);
+    if (replaces)
+      await sql`
+        UPDATE run
+        SET
+          state = 'void', void_from = state, reason = ${otherStands},
+          attempt = ${second!.attempt}, version = version + 1
+        WHERE id = ${rivalOf}
+      `;
+    await sql`
+      UPDATE run
+      SET ${sql({
+        rivalOf: null,
+        ...(stands
+          ? { state: voidFrom, voidFrom: null, reason: null, ...(replaces && { attempt: first!.attempt }) }
+          : { reason: otherStands }),
+      })}, version = version + 1
+      WHERE id = ${input.id}
+    `;
+    audit({
+      type: "attempt",
+      id: input.id,
+      label: `${team}, attempt ${first!.attempt}, scored by two people`,
+      after: { keep: input.keep, first: rivalOf, second: input.id },
     });
   },
 });

@@ -64,6 +64,7 @@ export const changeEntry = command({
         version = version + 1
       WHERE id = ${input.id}
     `;
+    await sql`SELECT renew_inspections(ARRAY[${input.buildId}]::uuid[])`;
     audit({
       type: "entry",
       id: input.id,

@@ -1,9 +1,11 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { penaltiesIn } from "@/core/contest/attempt";
 import type { EventDefinition } from "@/core/contest/standings";
 import { drawOrder } from "@/core/draw/draw";
 import { checkRule } from "@/core/points/check";
 import { averaging, channelsOf, noMean, type ProtocolDefinition } from "@/core/run/protocol";
+import { linesOf } from "@/core/text/lines";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
@@ -34,6 +36,14 @@ export const saveEvent = command({
     const r = input.points;
     const [wrong] = r ? checkRule({ ...r, floor: r.floor ?? "0" } as Parameters<typeof checkRule>[0], channel) : [];
     if (wrong) refuse(`${wrong[0]!.toUpperCase()}${wrong.slice(1)}`, "points");
+    const { rules: penalties } = penaltiesIn(input.penalties ?? "");
+    const target = input.target || undefined;
+    if (channel.levels && (target || penalties.length || input.care))
+      refuse(`${channel.name} is read by levels: it has no distance from a target, no penalty and no mean.`, "target");
+    if (target && input.better !== "less")
+      refuse("Where a target is to be met exactly, less is better: the distance from it is ranked.", "better");
+    if (r?.kind === "target" && target && Number(r.target) !== Number(target))
+      refuse(`The points rule aims at ${r.target}, the event at ${target}.`, "target");
     const definition: EventDefinition = {
       channel: channel.key,
       unit: channel.unit,
@@ -50,6 +60,9 @@ export const saveEvent = command({
       tieBreaks: [...new Set(input.tieBreaks)],
       points: (r ? { ...r, floor: r.floor ?? "0", school: r.school ?? "complete" } : null) as EventDefinition["points"],
       seed: input.seed,
+      ...(target && { target }),
+      ...(input.care && { care: input.care }),
+      ...(penalties.length > 0 && { penalties }),
     };
     let { id } = input;
     if (id) {
@@ -66,14 +79,17 @@ export const saveEvent = command({
         UPDATE event
         SET
           name = ${input.name}, definition = ${sql.json(definition as never)}, protocol_version_id = ${v!.id},
-          version = version + 1
+          cautions = ${linesOf(input.cautions ?? "")}, officer = ${input.officer}, version = version + 1
         WHERE id = ${id}
       `;
     } else {
       id = newId();
       await sql`
-        INSERT INTO event (id, project_id, protocol_version_id, name, definition)
-        VALUES (${id}, ${input.projectId}, ${v!.id}, ${input.name}, ${sql.json(definition as never)})
+        INSERT INTO event (id, project_id, protocol_version_id, name, definition, cautions, officer)
+        VALUES (
+          ${id}, ${input.projectId}, ${v!.id}, ${input.name}, ${sql.json(definition as never)},
+          ${linesOf(input.cautions ?? "")}, ${input.officer}
+        )
       `;
     }
     await enterTeams(sql, input.projectId, id);
@@ -89,12 +105,14 @@ export async function enterTeams(sql: Tx, projectId: string, eventId: string): P
     FROM team t
     WHERE t.project_id = ${projectId} AND t.retired_at IS NULL
   `;
-  if (teams.length)
-    await sql`
+  if (!teams.length) return;
+  await sql`
       INSERT INTO entry ${sql(teams.map((t) => ({ id: newId(), eventId, teamId: t.id, buildId: t.buildId })))}
       ON CONFLICT (event_id, team_id) DO UPDATE SET build_id = excluded.build_id, version = entry.version + 1
       WHERE entry.inspection = 'waiting'
     `;
+  // A build that was inspected for another event is inspected.
+  await sql`SELECT renew_inspections(ARRAY(SELECT build_id FROM entry WHERE event_id = ${eventId}))`;
 }
 
 /** Takes the teams' newest builds in again, before the inspection: teams formed or built since the event was set up. */
@@ -198,6 +216,16 @@ export const confirmEvent = command({
     );
     if (e!.state !== "running")
       refuse(e!.state === "confirmed" ? "The result is confirmed already." : "No attempt has been scored yet.");
+    const twice = await sql<{ team: row.Team["name"] }[]>`
+      SELECT DISTINCT t.name AS team
+      FROM run r
+      JOIN entry n ON n.id = r.entry_id
+      JOIN team t ON t.id = n.team_id
+      WHERE n.event_id = ${input.id} AND r.rival_of IS NOT NULL
+      ORDER BY 1
+    `;
+    if (twice.length)
+      refuse(`Attempts of ${twice.map((t) => t.team).join(", ")} were scored by two people: choose what stands first.`);
     const result = await resultOf(sql, e!.projectId, input.id);
     await sql`UPDATE event SET state = 'confirmed', version = version + 1 WHERE id = ${input.id}`;
     audit({ type: "event", id: input.id, label: `${e!.name} confirmed`, after: result });

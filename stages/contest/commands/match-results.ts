@@ -11,6 +11,7 @@ import * as s from "../schema";
 import { seeded } from "../view/seeds";
 import { matchWords, slotWords } from "../view/words";
 import { type Locked, matchesOf, openMatches } from "./open-matches";
+import { refuseUnsafe } from "./safety";
 
 /** What stands between a match and its record, in words. */
 function refuseMatch(e: Locked, match: Match | undefined, input: { a: string; b: string; outcome: string }): void {
@@ -60,6 +61,7 @@ export const recordMatch = command({
     }
     if ((await sql`SELECT FROM match_result WHERE id = ${input.id}`).length)
       refuse("This result was already recorded for another event.");
+    await refuseUnsafe(sql, e.id);
     const matches = matchesOf(e);
     const match = matches.find((m) => m.slot.key === input.slot);
     refuseMatch(e, match, input);

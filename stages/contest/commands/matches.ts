@@ -1,6 +1,7 @@
 import "server-only";
 import { pairRound } from "@/core/contest/rounds";
 import { table } from "@/core/contest/table";
+import { linesOf } from "@/core/text/lines";
 import { type Context, checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
@@ -41,15 +42,20 @@ export const saveMatchEvent = command({
       const redraw = e.rules.format !== input.format;
       await sql`
         UPDATE event
-        SET name = ${input.name}, format = ${input.format!}, definition = ${sql.json(definition)}, version = version + 1
+        SET
+          name = ${input.name}, format = ${input.format!}, definition = ${sql.json(definition)},
+          cautions = ${linesOf(input.cautions ?? "")}, officer = ${input.officer}, version = version + 1
         WHERE id = ${id}
       `;
       if (redraw) await forgetSeeds(sql, id);
     } else {
       id = newId();
       await sql`
-        INSERT INTO event (id, project_id, name, format, definition)
-        VALUES (${id}, ${input.projectId}, ${input.name}, ${input.format!}, ${sql.json(definition)})
+        INSERT INTO event (id, project_id, name, format, definition, cautions, officer)
+        VALUES (
+          ${id}, ${input.projectId}, ${input.name}, ${input.format!}, ${sql.json(definition)},
+          ${linesOf(input.cautions ?? "")}, ${input.officer}
+        )
       `;
     }
     await enterTeams(sql, input.projectId, id);

@@ -1,5 +1,5 @@
 import { cx } from "@/ui/classes";
-import { boxSize, type bracketView, type Line } from "../view/bracket";
+import { boxSize, type Drawing, type Line } from "../view/bracket";
 
 const Half = ({ of, at, dark, played }: { of: Line; at: number; dark: boolean; played: boolean }) => {
   const strong = of.won ? 680 : 430;
@@ -35,7 +35,7 @@ export function BracketChart({
   dark = false,
   className,
 }: {
-  drawing: ReturnType<typeof bracketView>;
+  drawing: Drawing;
   label: string;
   dark?: boolean;
   className?: string;

@@ -1,28 +1,8 @@
 "use client";
 
-import { useEffect, useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { confirmEventAction, refreshEntriesAction, withdrawEntryAction, withdrawEventAction } from "../actions";
-
-/** The time of day, from the board's own clock. */
-export function Clock() {
-  const [now, setNow] = useState("");
-  useEffect(() => {
-    const tick = () => setNow(new Date().toTimeString().slice(0, 5));
-    tick();
-    const timer = setInterval(tick, 5000);
-    return () => clearInterval(timer);
-  }, []);
-  return <p className="text-[clamp(22px,2.4vw,56px)] font-[650]">{now || "\u00a0"}</p>;
-}
-
-/** When what the board shows was read, on the board's own clock. */
-export function AsOf({ at }: { at: string }) {
-  const [text, setText] = useState("");
-  useEffect(() => setText(new Date(at).toTimeString().slice(0, 8)), [at]);
-  return text && <span>as of {text} </span>;
-}
 
 export const RefreshButton = ({ id }: { id: string }) => (
   <ActButton action={refreshEntriesAction} input={{ id }} look="quiet">

@@ -1,7 +1,7 @@
 "use client";
 
 import { useFormContext } from "react-hook-form";
-import { placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
+import { careMethod, placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
 import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
@@ -11,8 +11,9 @@ import { RuleFields } from "@/ui/rule-fields";
 import { readRule, type TypedRule } from "@/ui/rule-fields-read";
 import { saveEventAction } from "../actions";
 import { event } from "../schema";
+import { SafetyFields } from "./safety-fields";
 
-const { TextField, SelectField, ChoiceField, MethodField } = fieldsOf(event);
+const { TextArea, TextField, SelectField, ChoiceField, MethodField } = fieldsOf(event);
 
 function Rules({ channels }: { channels: Record<string, Option[]> }) {
   const { watch } = useFormContext();
@@ -39,6 +40,17 @@ function Rules({ channels }: { channels: Record<string, Option[]> }) {
         <TextField name="resolution" label="Resolution" inputMode="decimal" hint="in the measure's unit" />
       )}
       <MethodField name="ranking" label="Places after a tie" options={placeNumbering.options} />
+      <TextField
+        name="target"
+        label="To be met exactly"
+        inputMode="decimal"
+        hint="in the measure's unit, for example 2.000; the distance from it is ranked. Empty: no target"
+      />
+      <MethodField
+        name="care"
+        label="Careful measuring: two people read"
+        options={[{ value: "", label: "one reading" }, ...careMethod.options]}
+      />
     </>
   );
 }
@@ -93,6 +105,13 @@ export function EventForm({
         <legend className="pr-2 text-sm text-soft">Points</legend>
         <RuleFields name="rule" none="no points: places only" />
       </fieldset>
+      <TextArea
+        name="penalties"
+        label="Penalties, one a line: what, a colon, and how much each time in the measure's unit"
+        rows={3}
+        hint="for example Line crossed: 0.5. It makes the value worse, whichever way is better."
+      />
+      <SafetyFields />
       <TextField name="seed" label="Seed for lots" className="w-40" hint="shown before anything is drawn" />
     </ActionForm>
   );

@@ -1,24 +1,45 @@
 import { LinkChoice } from "@/ui/link-choice";
 
-/** The events of a contest, whatever their format, each on the page that shows it; and all of them as one ranking. */
+/** The pages of a contest that are no event's: each an address below the contest's. */
+const pages = {
+  programme: "Programme",
+  inspection: "Inspection",
+  overall: "Overall",
+  boards: "Boards",
+} as const;
+type PageOf = keyof typeof pages;
+
+const isPage = (id: string): id is PageOf => id in pages;
+
+/**
+ * The programme, the inspection, the events of a contest, whatever their format, each on the page that shows it, all
+ * of them as one ranking, and the boards.
+ */
 export const EventNav = ({
   slug,
   events,
   chosen,
+  staff = false,
 }: {
   slug: string;
   events: readonly { id: string; name: string; format: string }[];
-  /** An event, or `overall`. */
+  /** An event, or one of the other pages. */
   chosen: string;
+  /** Whether who looks may choose what the boards show. */
+  staff?: boolean;
 }) =>
-  events.length > 1 && (
+  events.length > 0 && (
     <LinkChoice
       label="Event"
-      options={[...events.map((e) => ({ value: e.id, label: e.name })), { value: "overall", label: "Overall" }]}
+      options={[
+        { value: "programme", label: pages.programme },
+        { value: "inspection", label: pages.inspection },
+        ...events.map((e) => ({ value: e.id, label: e.name })),
+        ...(events.length > 1 ? [{ value: "overall", label: pages.overall }] : []),
+        ...(staff ? [{ value: "boards", label: pages.boards }] : []),
+      ]}
       chosen={chosen}
-      hrefOf={(id) =>
-        id === "overall" ? `/p/${slug}/contest/overall` : eventHref(slug, events.find((e) => e.id === id)!)
-      }
+      hrefOf={(id) => (isPage(id) ? `/p/${slug}/contest/${id}` : eventHref(slug, events.find((e) => e.id === id)!))}
     />
   );
 

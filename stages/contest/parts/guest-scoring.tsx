@@ -1,45 +1,158 @@
+import { redirect } from "next/navigation";
+import { can } from "@/core/access/can";
+import { currentGuest } from "@/platform/sign-in/cookies";
+import { LinkChoice } from "@/ui/link-choice";
+import { OfflinePage } from "@/ui/offline-page";
 import { Empty } from "@/ui/page";
-import { requirementLimits } from "../queries/attempts";
-import { contestOf } from "../queries/events";
-import { matchEventsOf } from "../queries/matches";
+import { contestActs } from "../acts";
+import { type FieldEvent, fieldEvent, withAttempts } from "../queries/events";
+import { enteredOf, linesOf } from "../queries/inspections";
+import { eventNames, type MatchEvent, matchEventsOf } from "../queries/matches";
+import { type EventSafety, safetyOfEvent } from "../queries/safety";
+import { fieldRows, fieldRules } from "../view/field";
+import { chosenBuild } from "../view/inspection-list";
 import { playedView, toPlay } from "../view/lives";
+import { openEntries } from "../view/open-entries";
+import { mayBegin } from "../view/safety";
+import { DayBox } from "./day-box";
+import { SafetyBar } from "./event-safety";
+import { Field } from "./field";
+import { InspectionPanel } from "./inspection-panel";
 import { MatchEntry } from "./match-entry";
-import { Scoring } from "./scoring";
 
-/** Inspection and scoring for judges and scorers: every event that is not confirmed; large targets, in their name. */
-export async function GuestScoring({ project }: { project: string }) {
-  const [all, matches, limits] = await Promise.all([
-    contestOf(project),
-    matchEventsOf(project),
-    requirementLimits(project),
-  ]);
-  const events = all.filter((e) => e.state !== "confirmed");
-  const races = matches.filter((e) => e.state !== "confirmed");
-  if (!events.length && !races.length)
-    return <Empty title="Nothing to score now">The instructor sets up the event; this page shows it by itself.</Empty>;
+const eventHref = (id: string) => `/guest?event=${id}`;
+const inspectAt = "/guest?inspect=";
+const inspectHref = (buildId: string) => inspectAt + buildId;
+
+/** The inspection, for a judge: the same sheet as the instructor's. */
+async function GuestInspection({ project, build }: { project: string; build: string }) {
+  const builds = await enteredOf(project);
+  const chosen = chosenBuild(builds, build);
+  if (chosen && build !== chosen.buildId) redirect(inspectHref(chosen.buildId));
   return (
     <>
-      {events.map((e) => (
-        <section key={e.id} className="mb-6">
-          <h1>{e.name}</h1>
-          <p className="mb-2 text-soft">
-            {e.definition.policy.n} attempts each, {e.definition.unit}. What is saved is named below each team at once.
-          </p>
-          <Scoring event={e} via="guest" large limits={limits} />
-        </section>
-      ))}
-      {races.map((e) => {
-        const next = toPlay(playedView(e));
-        return (
-          <section key={e.id} className="mb-6">
-            <h1>{e.name}</h1>
-            {next.length === 0 && <p className="text-soft">No match can be played now.</p>}
-            {next.map((m) => (
-              <MatchEntry key={`${m.slot} ${m.a} ${m.b}`} eventId={e.id} match={m} rules={e.rules} via="guest" large />
-            ))}
-          </section>
-        );
-      })}
+      <InspectionPanel
+        builds={builds}
+        chosen={chosen}
+        lines={chosen ? await linesOf(project, chosen.buildId) : []}
+        hrefOf={inspectHref}
+        via="guest"
+        open
+        staff={false}
+      />
+      <OfflinePage pages={builds.map((b) => inspectHref(b.buildId))} />
     </>
+  );
+}
+
+/** One event of matches, for a scorer. */
+function Matches({ race, safety, judges }: { race: MatchEvent; safety: EventSafety; judges: boolean }) {
+  const next = toPlay(playedView(race));
+  return (
+    <>
+      <h1>{race.name}</h1>
+      <SafetyBar event={safety} judges={judges} via="guest" />
+      {next.length === 0 && <p className="text-soft">No match can be played now.</p>}
+      <fieldset disabled={!mayBegin(safety)}>
+        {next.map((m) => (
+          <MatchEntry
+            key={`${m.slot} ${m.a} ${m.b}`}
+            eventId={race.id}
+            match={m}
+            rules={race.rules}
+            via="guest"
+            large
+          />
+        ))}
+      </fieldset>
+    </>
+  );
+}
+
+/** One event of attempts, for a scorer: every entry is there, of a large field open only who is next. */
+async function Attempts({ event, safety, judges }: { event: FieldEvent; safety: EventSafety; judges: boolean }) {
+  const scored = await withAttempts(event);
+  return (
+    <>
+      <h1>{event.name}</h1>
+      <p className="mb-2 text-soft">
+        {event.definition.policy.n} attempts each{event.definition.unit !== "1" && `, in ${event.definition.unit}`}.
+        What is saved is named below each team at once.
+      </p>
+      <SafetyBar event={safety} judges={judges} via="guest" />
+      <Field
+        key={event.id}
+        rows={fieldRows(scored)}
+        rules={fieldRules(event)}
+        via="guest"
+        large
+        inspectAt={judges ? inspectAt : undefined}
+        blocked={!mayBegin(safety)}
+        confirmed={event.state === "confirmed"}
+        open={openEntries(event)}
+      />
+    </>
+  );
+}
+
+/** What there is to score: the event that was chosen, of those that are not confirmed; large targets. */
+async function ToScore({ project, wanted, judges }: { project: string; wanted?: string; judges: boolean }) {
+  const names = await eventNames(project);
+  const open = names
+    .filter((e) => e.state !== "confirmed")
+    .sort((a, b) => Number(b.format === "attempts") - Number(a.format === "attempts"));
+  const chosen = open.find((e) => e.id === wanted) ?? open.find((e) => e.state === "running") ?? open[0];
+  if (!chosen)
+    return <Empty title="Nothing to score now">The instructor sets up the event; this page shows it by itself.</Empty>;
+  const [event, [race], safety] = await Promise.all([
+    fieldEvent(project, chosen.id),
+    matchEventsOf(project, undefined, chosen.id),
+    safetyOfEvent(chosen.id),
+  ]);
+  return (
+    <>
+      {open.length > 1 && (
+        <div className="mb-3">
+          <LinkChoice
+            label="Event"
+            options={open.map((e) => ({ value: e.id, label: e.name }))}
+            chosen={chosen.id}
+            hrefOf={eventHref}
+          />
+        </div>
+      )}
+      {event && <Attempts event={event} safety={safety!} judges={judges} />}
+      {race && <Matches race={race} safety={safety!} judges={judges} />}
+      <OfflinePage pages={open.map((e) => eventHref(e.id))} />
+    </>
+  );
+}
+
+/** The page of judges and scorers: what there is to score, and for a judge the inspection. */
+export async function GuestScoring({ project, inspect, event }: { project: string; inspect?: string; event?: string }) {
+  const guest = await currentGuest();
+  const inspects = can(guest, contestActs.inspect, { project });
+  const inspecting = inspects && inspect !== undefined;
+  return (
+    <DayBox via="guest">
+      {inspects && (
+        <div className="mb-4">
+          <LinkChoice
+            label="What you do"
+            options={[
+              { value: "inspect", label: "Inspection" },
+              { value: "score", label: "Scoring" },
+            ]}
+            chosen={inspecting ? "inspect" : "score"}
+            hrefOf={(what) => (what === "inspect" ? "/guest?inspect=" : "/guest")}
+          />
+        </div>
+      )}
+      {inspecting ? (
+        <GuestInspection project={project} build={inspect} />
+      ) : (
+        <ToScore project={project} wanted={event} judges={inspects} />
+      )}
+    </DayBox>
   );
 }

@@ -1,28 +1,12 @@
 "use client";
 
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { MatchRules } from "@/core/contest/matches";
-import { type Send, useOutbox } from "@/ui/outbox";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
-import { Waiting } from "@/ui/waiting";
-import { recordMatchAction } from "../actions";
 import type { Playable } from "../view/lives";
+import { useDay } from "./day-box";
 import { OddEnd } from "./match-odd";
-
-interface Sent {
-  readonly id: string;
-  readonly eventId: string;
-  readonly slot: string;
-  readonly a: string;
-  readonly b: string;
-  readonly outcome: "won" | "drawn";
-  readonly winner: "a" | "b" | null;
-  readonly aScore: string;
-  readonly bScore: string;
-}
-
-const known: readonly string[] = [];
 
 /** How one match ended: a press for who has won, or the score of each. What waits for the network is kept and sent. */
 export function MatchEntry({
@@ -39,38 +23,39 @@ export function MatchEntry({
   large?: boolean;
 }) {
   const ready = useReady();
-  const mine = useRef("");
+  const day = useDay();
   const [score, setScore] = useState<[string, string]>(["", ""]);
   const [note, setNote] = useState<{ bad: boolean; text: string } | null>(null);
-  const send: Send = (input, envelope) => recordMatchAction(input, { ...envelope, via });
-  const box = useOutbox<Sent>(`match.${eventId}.${match.slot}`, send, known, {
-    answered(sent, r) {
-      const own = mine.current === sent.id;
-      if (own) mine.current = "";
-      if (r.ok) return setNote({ bad: false, text: `${match.teams.join(" and ")}: saved.` });
-      if (!own) return;
-      box.drop(sent.id);
-      setNote({ bad: true, text: r.message ?? "" });
-    },
-    waits(sent) {
-      if (mine.current === sent.id) mine.current = "";
-      setNote({ bad: false, text: "No connection: this result waits and is sent by itself." });
-    },
-  });
+  // What is on its way of this match, written here or before a reload.
+  const waits = day.items.some(
+    ({ item, sent, problem }) =>
+      item.what === "match" && item.input.eventId === eventId && item.input.slot === match.slot && !sent && !problem,
+  );
   const scored = rules.decides === "games" || rules.decides === "measured";
   const add = (winner: "a" | "b" | null) => {
-    if (mine.current || box.waiting.length) return;
+    if (waits) return;
     if (scored && score.some((x) => !/^-?\d+([.,]\d+)?$/.test(x.trim())))
       return setNote({
         bad: true,
         text: `Write ${rules.decides === "games" ? "the games" : "the value"} of each as a number.`,
       });
     setNote(null);
-    mine.current = crypto.randomUUID();
     const [aScore, bScore] = score.map((x) => x.trim().replace(",", ".")) as [string, string];
     const { slot, a, b } = match;
     const outcome = winner || scored ? "won" : "drawn";
-    box.add({ id: mine.current, eventId, slot, a, b, outcome, winner, aScore, bScore });
+    const won = winner ? `${match.teams[winner === "a" ? 0 : 1]} has won` : scored ? `${aScore} to ${bScore}` : "drawn";
+    day.add(
+      {
+        what: "match",
+        input: { eventId, slot, a, b, outcome, winner, aScore, bScore },
+        words: `${match.teams.join(" against ")}: ${won}`,
+      },
+      {
+        saved: () => setNote({ bad: false, text: `${match.teams.join(" and ")}: saved.` }),
+        refused: (text) => setNote({ bad: true, text }),
+        waits: () => setNote({ bad: false, text: "No connection: this result waits and is sent by itself." }),
+      },
+    );
   };
   const size = large ? "min-h-13 px-5 text-[16px]" : "";
   const unit = rules.decides === "measured" ? rules.measured?.unit : "games";
@@ -147,12 +132,6 @@ export function MatchEntry({
           {note.text}
         </p>
       )}
-      <Waiting
-        items={box.waiting.filter((x) => x.id !== mine.current)}
-        words={(x) => (x.winner ? `${match.teams[x.winner === "a" ? 0 : 1]} has won` : match.title)}
-        onRetry={box.retry}
-        onDrop={box.drop}
-      />
       <OddEnd eventId={eventId} match={match} via={via} />
     </section>
   );

@@ -8,6 +8,7 @@ import { fieldsOf } from "@/ui/form/fields-of";
 import { LinkButton } from "@/ui/page";
 import { saveMatchEventAction } from "../actions";
 import { matchEvent } from "../schema";
+import { SafetyFields } from "./safety-fields";
 
 const { TextField, SelectField, CheckField, MethodField } = fieldsOf(matchEvent);
 
@@ -93,5 +94,6 @@ export const MatchEventForm = ({
         <More />
       </div>
     </div>
+    <SafetyFields />
   </ActionForm>
 );

@@ -1,77 +1,105 @@
 "use client";
 
-import { useState } from "react";
-import { type Kind, levelsOf, parseReading } from "@/core/run/reading";
+import { useRef, useState } from "react";
+import { parseReading } from "@/core/run/reading";
 import type { EnteredState } from "@/core/vocabulary/runs";
-import { attemptWords, useAttempts } from "@/ui/attempts";
-import { LevelKeys } from "@/ui/level-keys";
+import { attemptWords } from "@/ui/attempts";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
-import { Waiting } from "@/ui/waiting";
-import { scoreAttemptAction } from "../actions";
+import { useTyping } from "@/ui/typing";
+import type { FieldRules } from "../view/field";
+import { useDay } from "./day-box";
+import { Penalties, type Typed } from "./penalties";
+import { ReadingField } from "./reading-field";
 
-interface Sent {
-  id: string;
-  entryId: string;
-  state: EnteredState;
-  readings: Record<string, string>;
-  sure: boolean;
-}
+const nothing: { values: Record<string, string>; seconds: Record<string, string>; charged: Typed } = {
+  values: {},
+  seconds: {},
+  charged: {},
+};
 
 /** Scores the next attempt of one entry: large targets, one press; what waits is kept until it is saved. */
 export function ScoreEntry({
   entryId,
   team,
-  attempt,
-  of,
-  readings,
-  via,
+  nth,
+  rules,
   large,
 }: {
   entryId: string;
   team: string;
-  attempt: number;
-  of: number;
-  readings: (Kind & { key: string; name: string; unit: string })[];
-  via?: "guest";
+  /** Which attempt it is, with those that wait. */
+  nth: number;
+  rules: FieldRules;
   large?: boolean;
 }) {
-  const [values, setValues] = useState<Record<string, string>>({});
+  const day = useDay();
+  const [{ values, seconds, charged }, type] = useTyping(`ironstone.scoring.${entryId}`, nothing);
   const [note, setNote] = useState<{ bad: boolean; text: string } | null>(null);
   const [busy, setBusy] = useState(false);
+  const asked = useRef("");
   const ready = useReady();
+  const { readings, twice } = rules;
   const over = (text: string, bad: boolean, keep: boolean) => {
     setBusy(false);
     setNote({ bad, text });
-    if (!keep) setValues({});
+    if (!keep) type(null);
   };
-  const box = useAttempts<Sent>(
-    `score.${entryId}`,
-    (input, envelope) => scoreAttemptAction(input, { ...envelope, via }),
-    {
-      saved(_, n, own) {
-        const text = `${team}: attempt ${n} is saved.`;
-        if (own) over(text, false, false);
-        else setNote({ bad: false, text });
-      },
-      refused: (_, words) => over(words, true, true),
-      waits: () => over("No connection: this attempt waits and is sent by itself.", true, false),
-    },
-  );
   function send(state: EnteredState) {
     // The second press of a double click comes when the attempt is saved already.
     const empty = readings.every((r) => !values[r.key]?.trim());
     if (busy || (state === "valid" && empty && note && !note.bad)) return;
-    if (state === "valid")
+    if (state === "valid" || (rules.where && !empty))
       for (const r of readings) {
-        const parsed = parseReading(r, values[r.key] ?? "");
-        if (!parsed.ok) return setNote({ bad: true, text: `${r.name}: ${parsed.message}` });
+        for (const [typed, who] of [[values, ""] as const, [seconds, ", second reader"] as const]) {
+          if (typed === seconds && !twice.includes(r.key)) continue;
+          const parsed = parseReading(r, typed[r.key] ?? "");
+          if (!parsed.ok) return setNote({ bad: true, text: `${r.name}${who}: ${parsed.message}` });
+        }
       }
     setBusy(true);
     setNote(null);
-    box.add({ entryId, state, readings: values });
+    const penalties = Object.entries(charged).flatMap(([key, p]) => (p.count > 0 ? [{ key, ...p }] : []));
+    const typed = JSON.stringify([values, seconds]);
+    day.add(
+      {
+        what: "attempt",
+        input: {
+          entryId,
+          nth,
+          state,
+          reason: "",
+          readings: values,
+          seconds,
+          penalties,
+          sure: asked.current === typed,
+        },
+        words: `${team}, attempt ${nth}: ${attemptWords(readings, { state, readings: values })}`,
+      },
+      {
+        saved(value) {
+          const { twice: rival } = value as { twice?: "alike" | "differs" | null };
+          if (rival === "differs")
+            return over(`${team}: somebody else scored attempt ${nth} too. Both stand below: choose.`, true, false);
+          over(
+            `${team}: attempt ${nth} is saved${rival === "alike" ? ", as somebody else had it" : ""}.`,
+            false,
+            false,
+          );
+        },
+        refused(words, sure) {
+          if (sure) asked.current = typed;
+          over(words, true, true);
+        },
+        waits: () => over("No connection: this attempt waits and is sent by itself.", true, false),
+      },
+    );
   }
   const size = large ? "min-h-13 px-5 text-[16px]" : "";
+  const enter = (which: "values" | "seconds", key: string) => (text: string) => {
+    type({ [which]: { ...(which === "values" ? values : seconds), [key]: text } });
+    setNote(null);
+  };
   return (
     <form
       onSubmit={(e) => {
@@ -79,45 +107,37 @@ export function ScoreEntry({
         send("valid");
       }}
       className="grid gap-2"
-      aria-label={`Attempt ${attempt} of ${team}`}
+      aria-label={`Attempt ${nth} of ${team}`}
     >
       <div className="flex flex-wrap items-end gap-2.5">
-        {readings.map((r) => {
-          const levels = levelsOf(r);
-          const enter = (text: string) => {
-            setValues({ ...values, [r.key]: text });
-            setNote(null);
-          };
-          return (
-            <div key={r.key}>
-              <label className="grid gap-0.5 text-sm">
-                <span>{r.name}</span>
-                <span className="flex items-center gap-1">
-                  <input
-                    disabled={!ready}
-                    className={`input text-right ${large ? "min-h-13 w-40 text-[22px]" : "w-24"}`}
-                    inputMode={levels ? "text" : "decimal"}
-                    autoComplete="off"
-                    value={values[r.key] ?? ""}
-                    onChange={(e) => enter(e.target.value)}
-                  />
-                  {r.unit !== "1" && <span className="text-soft">{r.unit}</span>}
-                </span>
-              </label>
-              {levels && (
-                <LevelKeys
-                  levels={levels}
-                  chosen={values[r.key] ?? ""}
-                  disabled={!ready}
-                  large={large}
-                  onPick={enter}
-                />
-              )}
-            </div>
-          );
-        })}
+        {readings.map((r) => (
+          <ReadingField
+            key={r.key}
+            reading={r}
+            label={r.name}
+            value={values[r.key] ?? ""}
+            disabled={!ready}
+            busy={busy}
+            large={large}
+            onEnter={enter("values", r.key)}
+          />
+        ))}
+        {readings
+          .filter((r) => twice.includes(r.key))
+          .map((r) => (
+            <ReadingField
+              key={r.key}
+              reading={r}
+              label={`${r.name}, second reader`}
+              value={seconds[r.key] ?? ""}
+              disabled={!ready}
+              busy={busy}
+              large={large}
+              onEnter={enter("seconds", r.key)}
+            />
+          ))}
         <button type="submit" disabled={busy} className={`${buttonClass("main")} ${size}`}>
-          {busy ? "Saving…" : `Save attempt ${attempt} of ${of}`}
+          {busy ? "Saving…" : `Save attempt ${nth} of ${rules.n}`}
         </button>
         <button type="button" disabled={busy} className={`${buttonClass()} ${size}`} onClick={() => send("foul")}>
           Foul
@@ -126,10 +146,10 @@ export function ScoreEntry({
           No finish
         </button>
       </div>
+      <Penalties rules={rules.penalties} typed={charged} onChange={(to) => type({ charged: to })} large={large} />
       <p role="status" className={note?.bad ? "text-sm text-iron" : "text-sm text-moss"}>
         {note?.text}
       </p>
-      <Waiting items={box.waiting} words={(x) => attemptWords(readings, x)} onRetry={box.retry} onDrop={box.drop} />
     </form>
   );
 }

@@ -78,10 +78,10 @@ export const factsOf = (sql: Tx) => sql`
   ) AS drawn
 `;
 
-/** The events of matches of a project with what their standings are computed from. */
-export const matchFactsOf = (projectId: string, sql: Tx) =>
+/** Those of these events that are of matches, with what their standings are computed from. */
+export const matchFactsOf = (eventIds: readonly string[], sql: Tx) =>
   sql<MatchFacts[]>`
     SELECT e.id, e.name, e.version, e.format, e.definition, ${factsOf(sql)}
     FROM event e
-    WHERE e.project_id = ${projectId} AND e.format <> 'attempts'
+    WHERE e.id = ANY(${[...eventIds]}) AND e.format <> 'attempts'
   `;

@@ -22,7 +22,7 @@ export interface MatchEvent {
 
 type EventRow = Omit<MatchEvent, "rules"> & Pick<MatchFacts, "format" | "definition"> & { stale: boolean };
 
-const rowsOf = (projectId: string, sql: Tx) => sql<EventRow[]>`
+const rowsOf = (projectId: string, sql: Tx, id?: string) => sql<EventRow[]>`
   SELECT
     e.id, e.name, e.state, e.version, e.format, e.definition, k.standings, k.stale,
     (
@@ -35,16 +35,16 @@ const rowsOf = (projectId: string, sql: Tx) => sql<EventRow[]>`
     ${factsOf(sql)}
   FROM event e
   JOIN kept_event k ON k.event_id = e.id
-  WHERE e.project_id = ${projectId} AND e.format <> 'attempts'
+  WHERE e.project_id = ${projectId} AND e.format <> 'attempts' ${id ? sql`AND e.id = ${id}` : sql``}
   ORDER BY e.id
 `;
 
-/** A project's events of matches with their standings as they are kept; what is marked is computed first. */
-export async function matchEventsOf(projectId: string, sql: Tx = db()): Promise<MatchEvent[]> {
-  let rows = await rowsOf(projectId, sql);
+/** The events of matches, or one of them, with standings as they are kept; what is marked is computed first. */
+export async function matchEventsOf(projectId: string, sql: Tx = db(), id?: string): Promise<MatchEvent[]> {
+  let rows = await rowsOf(projectId, sql, id);
   if (rows.some((r) => r.stale)) {
     await freshenStandings(projectId);
-    rows = await rowsOf(projectId, sql);
+    rows = await rowsOf(projectId, sql, id);
   }
   return rows.map(({ stale: _, format, definition, ...event }) => ({ ...event, rules: { ...definition, format } }));
 }

@@ -4,9 +4,10 @@ import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { renameTeam } from "@/stages/teams/commands/teams";
 import { ok } from "@/stages/testing/database";
+import { inspected } from "@/stages/testing/inspected";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
-import { inspectEntry, scoreAttempt, voidAttempt } from "../commands/attempts";
+import { scoreAttempt, voidAttempt } from "../commands/attempts";
 import { eventsOf } from "./events";
 import { verifyStandings } from "./standings";
 
@@ -16,7 +17,7 @@ let w: World;
 const first = randomUUID();
 beforeAll(async () => {
   ({ done, boss, w } = await openClass());
-  await ok(inspectEntry, boss, { entryId: w.entry, version: 1, outcome: "passed" });
+  await inspected(boss, w.build);
   await ok(scoreAttempt, boss, { id: first, entryId: w.entry, state: "valid", readings: { m: "8" } });
 });
 afterAll(() => done());

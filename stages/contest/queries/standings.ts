@@ -20,10 +20,11 @@ interface Scored {
  * to 12 digits.
  */
 function attemptValue(event: Scored, run: StoredRun): string | null {
+  if (run.state !== "valid" && event.definition.policy.foul !== "where") return null;
   const measure = event.protocolDefinition.measures.find((m) => m.key === event.definition.channel);
   if (measure)
     return run.readings[measure.key] === undefined ? null : fromSi(run.readings[measure.key]!, measure.unit).toString();
-  const v = assessRun(event.protocolDefinition, run).values[event.definition.channel]?.value;
+  const v = assessRun(event.protocolDefinition, { ...run, state: "valid" }).values[event.definition.channel]?.value;
   return v ? String(Number(v.value.toPrecision(12))) : null;
 }
 
@@ -34,14 +35,14 @@ interface Computed {
   readonly standings: readonly (Standing | MatchStanding)[];
 }
 
-/** The standings of a project's events as they come out of the facts now; for renewing and for checking. */
-async function computeStandings(sql: Tx, projectId: string): Promise<Computed[]> {
+/** The standings of these events as they come out of the facts now; for renewing and for checking. */
+async function computeStandings(sql: Tx, projectId: string, eventIds: readonly string[]): Promise<Computed[]> {
   const [events, entries, runs, matches] = await Promise.all([
     sql<(Scored & { id: string; name: string; version: number })[]>`
       SELECT e.id, e.name, e.version, e.definition, v.definition AS protocol_definition
       FROM event e
       JOIN protocol_version v ON v.id = e.protocol_version_id
-      WHERE e.project_id = ${projectId}
+      WHERE e.id = ANY(${[...eventIds]})
     `,
     sql<
       {
@@ -58,11 +59,11 @@ async function computeStandings(sql: Tx, projectId: string): Promise<Computed[]>
       JOIN event e ON e.id = n.event_id
       JOIN team t ON t.id = n.team_id
       LEFT JOIN build b ON b.id = n.build_id
-      WHERE e.project_id = ${projectId}
+      WHERE e.id = ANY(${[...eventIds]})
       ORDER BY n.run_order NULLS LAST, t.name
     `,
-    runsOf(projectId, { place: "contest" }, sql),
-    matchFactsOf(projectId, sql),
+    runsOf(projectId, { eventIds }, sql),
+    matchFactsOf(eventIds, sql),
   ]);
   const ofMatches = matches.map((e) => ({
     eventId: e.id,
@@ -91,7 +92,7 @@ async function computeStandings(sql: Tx, projectId: string): Promise<Computed[]>
           out: n.inspection === "turned away",
           attempts: runs
             .filter((r) => r.entryId === n.id && r.state !== "void")
-            .map((r) => ({ state: r.state, value: r.state === "valid" ? attemptValue(event, r) : null })),
+            .map((r) => ({ state: r.state, value: attemptValue(event, r), charges: r.penalties })),
         })),
     ),
   }));
@@ -107,7 +108,8 @@ export async function freshenStandings(projectId: string): Promise<void> {
       SELECT event_id, mark FROM kept_event WHERE project_id = ${projectId} AND stale ORDER BY event_id
     `;
     if (!stale.length) return;
-    const computed = new Map((await computeStandings(sql, projectId)).map((c) => [c.eventId, c]));
+    const ids = stale.map((s) => s.eventId);
+    const computed = new Map((await computeStandings(sql, projectId, ids)).map((c) => [c.eventId, c]));
     for (const { eventId, mark } of stale) {
       const now = computed.get(eventId);
       if (!now) continue;
@@ -127,7 +129,12 @@ export async function verifyStandings(
   title: string,
 ): Promise<{ compared: number; wrong: Difference[] }> {
   await freshenStandings(projectId);
-  const computed = await computeStandings(db(), projectId);
+  const events = await db()<{ id: string }[]>`SELECT id FROM event WHERE project_id = ${projectId}`;
+  const computed = await computeStandings(
+    db(),
+    projectId,
+    events.map((e) => e.id),
+  );
   const kept = await db()<{ eventId: string; standings: unknown; eventVersion: number | null }[]>`
     SELECT event_id, standings, event_version FROM kept_event WHERE project_id = ${projectId}
   `;

@@ -21,3 +21,25 @@ export const ofMatch = async (sql: Tx, id: string) => {
   >`SELECT e.project_id FROM match_result m JOIN event e ON e.id = m.event_id WHERE m.id = ${id}`;
   return e ? { project: e.projectId } : null;
 };
+
+/** The project that an inspection is of. */
+export const ofInspection = async (sql: Tx, id: string) => {
+  const [b] = await sql<
+    { projectId: row.Build["projectId"] }[]
+  >`SELECT b.project_id FROM inspection i JOIN build b ON b.id = i.build_id WHERE i.id = ${id}`;
+  return b ? { project: b.projectId } : null;
+};
+
+/** The project that a halt of an event is of. */
+export const ofHalt = async (sql: Tx, id: string) => {
+  const [h] = await sql<{ eventId: row.EventHalt["eventId"] }[]>`SELECT event_id FROM event_halt WHERE id = ${id}`;
+  return h ? ofEvent(sql, h.eventId) : null;
+};
+
+/** The project that an attempt of a contest is of. */
+export const ofContestRun = async (sql: Tx, id: string) => {
+  const [r] = await sql<
+    { projectId: row.Run["projectId"] }[]
+  >`SELECT project_id FROM run WHERE id = ${id} AND place = 'contest'`;
+  return r ? { project: r.projectId } : null;
+};

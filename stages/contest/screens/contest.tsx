@@ -1,36 +1,43 @@
 import { redirect } from "next/navigation";
 import { describeRule } from "@/core/points/rule";
+import { unitAfter } from "@/core/run/reading";
 import { attemptMethod } from "@/core/vocabulary/runs";
 import { proposedSeed } from "@/platform/draw/seed";
 import { longDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries/runs";
-import { Caution, Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { contestActs } from "../acts";
 import { ConfirmButton, RefreshButton, WithdrawEvent } from "../parts/buttons";
 import { RenameEvent } from "../parts/correct-forms";
+import { DayBox } from "../parts/day-box";
 import { DrawForm } from "../parts/draw-form";
+import { entryTools } from "../parts/entry-tools";
 import { EventNav, eventHref } from "../parts/event-nav";
+import { SafetyBar } from "../parts/event-safety";
+import { Field } from "../parts/field";
 import { ReopenForm } from "../parts/reopen-form";
-import { Scoring } from "../parts/scoring";
 import { StandingsTable } from "../parts/standings-table";
-import { requirementLimits } from "../queries/attempts";
-import { contestOf } from "../queries/events";
+import { eventsOf, withAttempts } from "../queries/events";
 import { eventNames } from "../queries/matches";
+import { safetyOf } from "../queries/safety";
+import { fieldRows, fieldRules } from "../view/field";
+import { mayBegin } from "../view/safety";
 
 /** The contest: events with inspection, run order, attempts and standings. */
 export async function ContestScreen({ slug, event: wanted }: { slug: string; event?: string }) {
   const { frame, staff } = await projectPage(slug, contestActs.read);
   const p = frame.project;
-  const [events, limits, protocols, names] = await Promise.all([
-    contestOf(p.id),
-    requirementLimits(p.id),
+  const [events, protocols, names, safety] = await Promise.all([
+    eventsOf(p.id),
     protocolsOf(p.id),
     eventNames(p.id),
+    safetyOf(p.id),
   ]);
   const other = names.find((e) => e.format !== "attempts");
   if (!events.length && other) redirect(eventHref(slug, other));
-  const event = events.find((e) => e.id === wanted) ?? events.find((e) => e.state === "running") ?? events[0];
+  const chosen = events.find((e) => e.id === wanted) ?? events.find((e) => e.state === "running") ?? events[0];
+  const event = chosen && (await withAttempts(chosen));
   const base = `/p/${slug}/contest`;
   if (!event)
     return (
@@ -65,19 +72,23 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
   const without = event.entries.filter((n) => n.taken === 0 && n.inspection !== "turned away").map((n) => n.team);
   const rules =
     `${attemptMethod.labels[d.policy.school].split(":")[0]!.replace(" n", ` ${d.policy.n}`)}, ` +
-    `${d.better === "more" ? "more" : "less"} is better` +
+    `${
+      d.target === undefined
+        ? `${d.better === "more" ? "more" : "less"} is better`
+        : `closest to ${unitAfter(d.target, d.unit)}`
+    }` +
     `${d.resolution ? `, ties at ${d.resolution} ${d.unit}` : ", recorded digits decide"}`;
   return (
     <>
       <PageHead title={event.name} note={`${event.protocol} · ${rules} · ${event.state}`}>
-        <EventNav slug={slug} events={names} chosen={event.id} />
+        <EventNav slug={slug} events={names} chosen={event.id} staff={staff && !p.finishedAt} />
         <LinkButton href={`/p/${slug}/csv/standings`} download>
           CSV
         </LinkButton>
         <LinkButton href={`/screen/${slug}`}>Board</LinkButton>
         {staff && (
           <>
-            {event.runs.length === 0 ? (
+            {event.attempts.length === 0 ? (
               <LinkButton href={`${base}/event?id=${event.id}`}>Edit rules</LinkButton>
             ) : (
               <RenameEvent key={event.version} id={event.id} version={event.version} name={event.name} />
@@ -93,7 +104,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
           <p className="mt-2 text-sm text-soft">
             {d.points ? `Points: ${describeRule(d.points, d.unit)} ` : ""}
             {event.orderSeed && `Run order drawn with seed ${event.orderSeed}. `}Lots use seed {d.seed}.
-            {event.runs.length > 0 && " Rules and run order are fixed since the first attempt."}
+            {event.attempts.length > 0 && " Rules and run order are fixed since the first attempt."}
           </p>
           {staff && (
             <div className="no-print mt-3 flex flex-wrap items-center gap-3">
@@ -104,16 +115,9 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
           )}
         </section>
         {staff && (
-          <Sheet title="Inspection and scoring" aside={event.runs.length === 0 && <RefreshButton id={event.id} />}>
-            {event.state === "set up" && (
-              <div className="mb-3">
-                <Caution>
-                  Before the first attempt: spectators behind the line, water away from power, eyes protected. The
-                  safety officer or instructor gives the start.
-                </Caution>
-              </div>
-            )}
-            {event.runs.length === 0 && (
+          <Sheet title="Scoring" aside={event.attempts.length === 0 && <RefreshButton id={event.id} />}>
+            {event.state !== "confirmed" && <SafetyBar event={safety.get(event.id)!} judges />}
+            {event.attempts.length === 0 && (
               <div className="mb-2">
                 <DrawForm id={event.id} version={event.version} seed={proposedSeed()} />
                 <p className="mt-1 text-sm text-soft">
@@ -124,7 +128,17 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
             {event.entries.length === 0 ? (
               <p className="text-soft">No team has entered. Form teams, then take them in.</p>
             ) : (
-              <Scoring event={event} limits={limits} />
+              <DayBox>
+                <Field
+                  key={event.id}
+                  rows={fieldRows(event)}
+                  rules={fieldRules(event)}
+                  inspectAt={`${base}/inspection?build=`}
+                  blocked={!mayBegin(safety.get(event.id)!)}
+                  confirmed={event.state === "confirmed"}
+                  tools={entryTools(event)}
+                />
+              </DayBox>
             )}
           </Sheet>
         )}

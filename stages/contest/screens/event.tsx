@@ -1,5 +1,6 @@
 import { randomInt } from "node:crypto";
 import { notFound } from "next/navigation";
+import { penaltyLines } from "@/core/contest/attempt";
 import { channelsOf } from "@/core/run/protocol";
 import { headed } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
@@ -9,11 +10,13 @@ import { showRule } from "@/ui/rule-fields-read";
 import { contestActs } from "../acts";
 import { EventForm } from "../parts/event-form";
 import { eventsOf } from "../queries/events";
+import { safetyOf } from "../queries/safety";
+import { usualCautions } from "../view/safety";
 
 export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
   const { frame } = await projectPage(slug, contestActs.edit);
   const p = frame.project;
-  const [protocols, events] = await Promise.all([protocolsOf(p.id), eventsOf(p.id)]);
+  const [protocols, events, safeties] = await Promise.all([protocolsOf(p.id), eventsOf(p.id), safetyOf(p.id)]);
   const e = id ? events.find((x) => x.id === id) : undefined;
   if (id && !e) notFound();
   const first = protocols[0];
@@ -37,6 +40,7 @@ export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
       </>
     );
   const d = e?.definition;
+  const safety = e && safeties.get(e.id);
   return (
     <>
       <PageHead title={e ? e.name : "New event"} note="The rules are fixed once the first attempt is scored.">
@@ -65,7 +69,12 @@ export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
           resolution: d?.resolution ?? "0.1",
           tieBreaks: [...(d?.tieBreaks ?? ["second"])],
           seed: d?.seed ?? String(randomInt(1000, 10_000)),
+          target: d?.target ?? "",
+          care: d?.care ?? "",
+          penalties: penaltyLines(d?.penalties ?? []),
           rule: showRule(d?.points ?? null),
+          cautions: safety ? safety.cautions.join("\n") : first.definition.safety.join("\n") || usualCautions,
+          officer: safety?.officer ?? "",
         }}
       />
     </>

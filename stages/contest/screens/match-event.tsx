@@ -4,6 +4,8 @@ import { PageHead } from "@/ui/page";
 import { contestActs } from "../acts";
 import { MatchEventForm } from "../parts/match-event-form";
 import { matchEventsOf } from "../queries/matches";
+import { safetyOf } from "../queries/safety";
+import { usualCautions } from "../view/safety";
 
 /** An event in which two meet at a time, new or its rules changed before the first match. */
 export async function MatchEventScreen({ slug, id }: { slug: string; id?: string }) {
@@ -12,6 +14,7 @@ export async function MatchEventScreen({ slug, id }: { slug: string; id?: string
   const e = id ? (await matchEventsOf(p.id)).find((x) => x.id === id) : undefined;
   if (id && !e) notFound();
   const r = e?.rules;
+  const safety = e && (await safetyOf(p.id)).get(e.id);
   return (
     <>
       <PageHead
@@ -39,6 +42,8 @@ export async function MatchEventScreen({ slug, id }: { slug: string; id?: string
           unit: r?.measured?.unit ?? "",
           better: r?.measured?.better ?? "less",
           resolution: r?.measured?.resolution ?? "",
+          cautions: safety ? safety.cautions.join("\n") : usualCautions,
+          officer: safety?.officer ?? "",
         }}
       />
     </>

@@ -4,32 +4,33 @@ import { matchFormat, matchOutcome, matchRule } from "@/core/vocabulary/contest"
 import { proposedSeed } from "@/platform/draw/seed";
 import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { Fold } from "@/ui/fold";
-import { Caution, LinkButton, PageHead, Sheet } from "@/ui/page";
+import Link from "@/ui/link";
+import { LinkButton, PageHead, Sheet } from "@/ui/page";
 import { contestActs } from "../acts";
 import { BracketChart } from "../parts/bracket-chart";
 import { ConfirmButton, RefreshButton, WithdrawEvent } from "../parts/buttons";
 import { RenameEvent } from "../parts/correct-forms";
+import { DayBox } from "../parts/day-box";
 import { RoundForm } from "../parts/draw-form";
 import { EventNav } from "../parts/event-nav";
-import { InspectForm } from "../parts/inspect-form";
+import { SafetyBar } from "../parts/event-safety";
 import { MatchEntry } from "../parts/match-entry";
 import { PlayedTools } from "../parts/match-played";
 import { MatchStandingsTable } from "../parts/match-standings";
 import { ReopenForm } from "../parts/reopen-form";
 import { RoundsList } from "../parts/rounds-list";
 import { SeedForms } from "../parts/seed-forms";
-import { requirementLimits } from "../queries/attempts";
 import { eventNames, matchEventsOf } from "../queries/matches";
-import { overOf } from "../view/attempts";
+import { safetyOf } from "../queries/safety";
 import { bracketView } from "../view/bracket";
 import { allPlaced, livesView, onRecord, playedView, progressOf, toPlay } from "../view/lives";
+import { mayBegin } from "../view/safety";
 
 /** An event in which two meet at a time: its bracket or table, what is played next, and who is still in it. */
 export async function MatchesScreen({ slug, event: wanted }: { slug: string; event?: string }) {
   const { frame, may } = await projectPage(slug, contestActs.read);
   const p = frame.project;
-  const [events, names, limits] = await Promise.all([matchEventsOf(p.id), eventNames(p.id), requirementLimits(p.id)]);
+  const [events, names, safety] = await Promise.all([matchEventsOf(p.id), eventNames(p.id), safetyOf(p.id)]);
   const event = events.find((e) => e.id === wanted) ?? events[0];
   if (!event) notFound();
   const staff = may(contestActs.edit) && !p.finishedAt;
@@ -55,7 +56,7 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
           `${open ? "" : " · confirmed"}`
         }
       >
-        <EventNav slug={slug} events={names} chosen={event.id} />
+        <EventNav slug={slug} events={names} chosen={event.id} staff={staff} />
         <LinkButton href={`/screen/${slug}?event=${event.id}`}>Board</LinkButton>
         {staff && (
           <>
@@ -82,25 +83,24 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
           {staff && open && (
             <Sheet title="To be played now" aside={!begun && <RefreshButton id={event.id} />}>
               {!begun && (
-                <>
-                  <Caution>
-                    Before the first match: spectators behind the line, water away from power, eyes protected. The
-                    safety officer or instructor gives the start; anybody may stop it.
-                  </Caution>
-                  <div className="mt-3">
-                    <SeedForms
-                      id={event.id}
-                      version={event.version}
-                      seed={proposedSeed()}
-                      events={names.filter((n) => n.id !== event.id).map((n) => ({ value: n.id, label: n.name }))}
-                      entries={event.entries.map((n) => ({ value: n.id, label: n.team }))}
-                    />
-                  </div>
-                </>
+                <div className="mb-3">
+                  <SeedForms
+                    id={event.id}
+                    version={event.version}
+                    seed={proposedSeed()}
+                    events={names.filter((n) => n.id !== event.id).map((n) => ({ value: n.id, label: n.name }))}
+                    entries={event.entries.map((n) => ({ value: n.id, label: n.team }))}
+                  />
+                </div>
               )}
-              {next.map((m) => (
-                <MatchEntry key={`${m.slot} ${m.a} ${m.b}`} eventId={event.id} match={m} rules={rules} />
-              ))}
+              <SafetyBar event={safety.get(event.id)!} judges />
+              <DayBox>
+                <fieldset disabled={!mayBegin(safety.get(event.id)!)}>
+                  {next.map((m) => (
+                    <MatchEntry key={`${m.slot} ${m.a} ${m.b}`} eventId={event.id} match={m} rules={rules} />
+                  ))}
+                </fieldset>
+              </DayBox>
               {nextRound && played.entries.length > 1 && (
                 <div className="mt-2">
                   <RoundForm
@@ -114,31 +114,23 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
               {begun && next.length === 0 && !nextRound && <p className="text-soft">Every match is played.</p>}
             </Sheet>
           )}
-          {staff && open && event.entries.length > 0 && (
-            <Fold
-              label={`Inspection (${waiting.length ? `${waiting.length} wait` : "all seen"})`}
-              labelClass="font-[650]"
-              start={!begun && waiting.length > 0}
-            >
-              <ul className="grid gap-1.5 sm:grid-cols-2">
-                {event.entries.map((n) => (
+          {staff && open && waiting.length > 0 && (
+            <Sheet title="Not inspected yet" aside={`${waiting.length} of ${event.entries.length}`}>
+              <ul className="flex flex-wrap gap-x-5 gap-y-1">
+                {waiting.map((n) => (
                   <li key={n.id}>
-                    {n.team} <span className="text-sm text-soft">{n.build ? `G${n.build}` : "no build"}</span>{" "}
-                    <span className="text-sm text-soft">
-                      {n.inspection}
-                      {n.inspectionNote && `: ${n.inspectionNote}`}
-                    </span>
-                    <InspectForm
-                      entryId={n.id}
-                      version={n.version}
-                      outcome={n.inspection}
-                      note={n.inspectionNote}
-                      over={overOf(limits, n.buildId)}
-                    />
+                    {n.buildId ? (
+                      <Link href={`${base}/inspection?build=${n.buildId}`} className="underline">
+                        {n.team} G{n.build}
+                      </Link>
+                    ) : (
+                      `${n.team}, no build`
+                    )}
+                    {n.inspectionNote && <span className="text-sm text-soft"> {n.inspectionNote}</span>}
                   </li>
                 ))}
               </ul>
-            </Fold>
+            </Sheet>
           )}
           {!elimination && played.matches.length > 0 && (
             <Sheet title="Rounds">

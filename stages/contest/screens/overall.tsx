@@ -34,7 +34,7 @@ export async function OverallScreen({ slug }: { slug: string }) {
           `${view.open.length ? ` · not confirmed yet: ${view.open.join(", ")}` : ""}`
         }
       >
-        <EventNav slug={slug} events={names} chosen="overall" />
+        <EventNav slug={slug} events={names} chosen="overall" staff={staff} />
         <LinkButton href={`/p/${slug}/csv/standings`} download>
           CSV
         </LinkButton>

@@ -1,21 +1,16 @@
+import { notFound } from "next/navigation";
 import { projectPage } from "@/platform/pages/page";
 import { contestActs } from "../acts";
-import { Board } from "../parts/board";
-import { eventsOf } from "../queries/events";
-import { matchEventsOf } from "../queries/matches";
+import { Board } from "../parts/board/board";
+import { boardSource } from "../queries/boards";
+import { boardState } from "../view/board-face";
+import { boardUrl } from "../view/board-url";
 
 /** The board for somebody who is signed in. */
-export async function OwnBoardScreen({ slug, event }: { slug: string; event?: string }) {
+export async function OwnBoardScreen({ slug, event, screen }: { slug: string; event?: string; screen?: string }) {
   const { frame } = await projectPage(slug, contestActs.read);
-  const [events, matches] = await Promise.all([eventsOf(frame.project.id), matchEventsOf(frame.project.id)]);
-  return (
-    <Board
-      title={`${frame.project.title} contest`}
-      events={events}
-      matches={matches}
-      wanted={event}
-      since={frame.project.notices}
-      liveUrl={`/api/live?project=${frame.project.id}`}
-    />
-  );
+  const source = await boardSource(frame.project.id);
+  if (!source) notFound();
+  const asked = { board: screen, event };
+  return <Board first={boardState(source, asked)} url={boardUrl(`project=${frame.project.id}`, asked)} />;
 }

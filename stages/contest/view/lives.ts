@@ -1,4 +1,4 @@
-import { isElimination, type MatchRules, slotsOf } from "@/core/contest/matches";
+import { isElimination, type MatchRules, roundsOf, slotsOf } from "@/core/contest/matches";
 import { type Life, lives, mayMeet } from "@/core/contest/meeting";
 import { type Match, play, type Result } from "@/core/contest/play";
 import { plural } from "@/platform/registry/words";
@@ -21,6 +21,17 @@ export function playedView(event: Pick<MatchEvent, "rules" | "entries" | "result
     names: new Map(entries.map((n) => [n.id, n.team])),
     matches: play(slotsOf(event.rules, ids.length, event.drawn), ids, event.results),
   };
+}
+
+/** How many matches each round of an event has, also before it is seeded; a second final is counted. */
+export function roundSizes(event: Pick<MatchEvent, "rules" | "entries">): number[] {
+  const ids = event.entries.filter((n) => n.inspection !== "turned away").map((n) => n.id as string);
+  if (ids.length < 2) return [];
+  if (event.rules.format === "records")
+    return Array.from({ length: event.rules.rounds }, () => Math.floor(ids.length / 2));
+  return roundsOf(play(slotsOf(event.rules, ids.length, []), ids, [])).map(
+    (r) => r.matches.filter((m) => m.state !== "bye" && m.state !== "empty").length,
+  );
 }
 
 const times = ["not lost", "lost once", "lost twice"];

@@ -3,11 +3,11 @@ import { applyRule } from "@/core/points/rule";
 import { formatNumber, formatSi } from "@/core/quantity/quantity";
 import { unitAfter } from "@/core/run/reading";
 import { type CombineMethod, combineMethod } from "@/core/vocabulary/contest";
-import type { ContestEvent } from "../queries/events";
+import type { PlacedEvent } from "../queries/events";
 import type { MatchEvent } from "../queries/matches";
 import { allPlaced } from "./lives";
 
-type Measured = Pick<ContestEvent, "id" | "name" | "state" | "definition" | "standings" | "entries">;
+type Measured = Pick<PlacedEvent, "id" | "name" | "state" | "definition" | "standings" | "entries">;
 type Race = Pick<MatchEvent, "id" | "name" | "state" | "rules" | "standings" | "entries">;
 
 /** What the overall ranking is made of. */

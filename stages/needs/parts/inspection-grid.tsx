@@ -48,7 +48,7 @@ export function InspectionGrid({
   const ready = useReady();
   const boxes = useBoxes<Box>(empty);
   const keyOf = (row: number, column: number) => `${rows[row]!.id} ${builds[column]!.id}`;
-  const outbox = useOutbox<Sent>(`needs.inspection.${projectId}`, recordFindingAction as never, [], {
+  const outbox = useOutbox<Sent>(`needs.inspection.${projectId}`, recordFindingAction as never, {
     answered(sent, r) {
       const key = boxes.keyOf(sent.id);
       if (!key) return;

@@ -87,6 +87,7 @@ export function SessionBoard({
   const box = useOutbox<{ id: string; sourceId: string; questionId?: string; text: string; writtenAt: string }>(
     `notes.${me}.${sourceId}`,
     writeNoteAction,
+    {},
     notes.map((n) => n.id),
   );
   const [amended, setAmended] = useState("");

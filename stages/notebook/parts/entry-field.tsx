@@ -12,6 +12,7 @@ export function EntryField({ projectId, personId, known }: { projectId: string; 
   const box = useOutbox<{ id: string; projectId: string; personId: string; text: string }>(
     `notebook.${personId}.${projectId}`,
     writeEntryAction,
+    {},
     known,
   );
   const send = () => {

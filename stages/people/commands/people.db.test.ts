@@ -41,9 +41,14 @@ describe("people", () => {
     const wrong = await signIn("mara@hartsedge.example", "no", "a");
     expect(await signIn("nobody@hartsedge.example", "no", "a")).toEqual(wrong);
     expect(await signIn(" MARA@hartsedge.example ", "a long enough password", "a")).toMatchObject({ ok: true });
-    // Sent at once they are counted one by one: five are heard, and the right one has to wait like the others.
-    const guesses = await Promise.all(Array.from({ length: 40 }, () => signIn("mara@hartsedge.example", "no", "a")));
-    expect(guesses.filter((g) => !g.ok && !g.message.startsWith("Too many guesses"))).toHaveLength(5);
+    // Five are free: none of them waits for the one before.
+    const guess = () => signIn("mara@hartsedge.example", "no", "a");
+    for (let i = 0; i < 5; i++) expect(await guess()).toEqual(wrong);
+    // Sent at once they are counted one by one: the next wait is five minutes, so one is heard of forty, however slow
+    // the machine is, and the right one has to wait like the others.
+    await db()`UPDATE guess SET n = 20, free_at = clock_timestamp() WHERE key LIKE 'account:mara%'`;
+    const guesses = await Promise.all(Array.from({ length: 40 }, guess));
+    expect(guesses.filter((g) => !g.ok && !g.message.startsWith("Too many guesses"))).toHaveLength(1);
     expect(await signIn("mara@hartsedge.example", "a long enough password", "a")).toMatchObject({
       ok: false,
       message: expect.stringMatching(/Try again in \d+ second/),

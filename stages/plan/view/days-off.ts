@@ -1,5 +1,6 @@
 import ICAL from "ical.js";
 import { addDays, daysBetween, isDate } from "@/core/sessions/date";
+import { linesOf } from "@/core/text/lines";
 import { type Repeat, unreadRepeat } from "./repeats";
 
 export interface IcsDay {
@@ -99,10 +100,7 @@ export function readDaysOff(
   text: string,
 ): { ok: true; days: { date: string; reason: string }[] } | { ok: false; line: string } {
   const days: { date: string; reason: string }[] = [];
-  for (const line of text
-    .split("\n")
-    .map((l) => l.trim())
-    .filter(Boolean)) {
+  for (const line of linesOf(text)) {
     const m = /^(\d{4}-\d\d-\d\d)(?:\s*(?:to|–|-)\s*(\d{4}-\d\d-\d\d))?\s*(.*)$/.exec(line);
     if (!m || !isDate(m[1]!) || (m[2] && (!isDate(m[2]) || m[2] < m[1]!))) return { ok: false, line };
     for (let d = m[1]!, i = 0; d <= (m[2] ?? m[1]!) && i < 400; d = addDays(d, 1), i++)

@@ -1,6 +1,7 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
+import { linesOf } from "@/core/text/lines";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
@@ -47,14 +48,10 @@ function Criteria() {
 }
 
 const levelsOf = (text: string) =>
-  text
-    .split("\n")
-    .map((l) => l.trim())
-    .filter(Boolean)
-    .map((l) => {
-      const [points = "", ...rest] = l.split(/[\s:–-]+/);
-      return { points, descriptor: l.slice(points.length).replace(/^[\s:–-]+/, "") || rest.join(" ") };
-    });
+  linesOf(text).map((l) => {
+    const [points = "", ...rest] = l.split(/[\s:–-]+/);
+    return { points, descriptor: l.slice(points.length).replace(/^[\s:–-]+/, "") || rest.join(" ") };
+  });
 
 export function RubricForm({
   projectId,

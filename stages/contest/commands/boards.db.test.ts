@@ -1,0 +1,115 @@
+// Boards against the database: what they show is chosen from elsewhere, and each change is sent to every screen.
+import { randomUUID } from "node:crypto";
+import type { Actor } from "@/core/access/can";
+import { db } from "@/platform/db/db";
+import { closeLive } from "@/platform/live/live";
+import { ok, refused } from "@/stages/testing/database";
+import { inspected } from "@/stages/testing/inspected";
+import { openClass } from "@/stages/testing/school";
+import type { World } from "@/stages/testing/world";
+import { boardStream } from "../board-stream";
+import { boardSource } from "../queries/boards";
+import type { BoardState } from "../view/board-face";
+import { scoreAttempt } from "./attempts";
+import { revealAward, saveBoard, showOnBoard } from "./boards";
+
+let done: () => Promise<void>;
+let boss: Actor;
+let w: World;
+beforeAll(async () => {
+  ({ done, boss, w } = await openClass());
+  await inspected(boss, w.build);
+});
+afterAll(async () => {
+  await closeLive();
+  await done();
+});
+
+/** A screen's stream: gives what it shows, one state after the other. */
+function screen(asked: { board?: string; event?: string }, signal: AbortSignal, who = "hall") {
+  const reader = boardStream(w.projectId, asked, signal, who).body!.getReader();
+  let text = "";
+  return async (): Promise<BoardState> => {
+    for (;;) {
+      const data = /event: board\ndata: (.*)\n\n/.exec(text);
+      if (data) {
+        text = text.slice(data.index + data[0].length);
+        return JSON.parse(data[1]!) as BoardState;
+      }
+      const { value, done: ended } = await reader.read();
+      if (ended) throw new Error("the stream has ended");
+      text += new TextDecoder().decode(value);
+    }
+  };
+}
+const score = (m: string) =>
+  ok(scoreAttempt, boss, { id: randomUUID(), entryId: w.entry, state: "valid", readings: { m } });
+
+test("a score reaches every screen, each as it asked; two that ask alike are sent the same", async () => {
+  const stop = new AbortController();
+  const screens = [
+    screen({ event: w.event }, stop.signal),
+    screen({ event: w.event }, stop.signal),
+    screen({ board: w.board }, stop.signal),
+  ];
+  const first = await Promise.all(screens.map((next) => next()));
+  expect(first.map((s) => s.title)).toEqual(Array(3).fill(first[0]!.title));
+  await score("8.6");
+  const seen = await Promise.all(screens.map((next) => next()));
+  for (const s of seen) expect(s.face).toMatchObject({ kind: "attempts", rows: [{ shown: "8.6" }, {}] });
+  expect(seen[0]).toEqual(seen[1]);
+  stop.abort();
+});
+
+test("who comes later is shown what stands, without another reading", async () => {
+  const stop = new AbortController();
+  const [early, late] = [screen({}, stop.signal), screen({}, stop.signal)];
+  await early();
+  expect((await late()).face).toMatchObject({ rows: [{ shown: "8.6" }, {}] });
+  stop.abort();
+});
+
+test("the presenter's press changes what the hall sees; awards come one by one; the pause has its words", async () => {
+  const stop = new AbortController();
+  const hall = screen({ board: w.board }, stop.signal);
+  await hall();
+  await ok(showOnBoard, boss, { id: w.board, shows: "pause", words: "We go on at 14:10" });
+  expect((await hall()).face).toEqual({ kind: "pause", words: "We go on at 14:10" });
+  await ok(revealAward, boss, { id: w.board, count: 1 });
+  expect((await hall()).face).toMatchObject({ kind: "awards", awards: [{}] });
+  await ok(showOnBoard, boss, { id: w.board, shows: "event", eventId: w.race });
+  expect((await hall()).face).toMatchObject({ kind: "bracket", name: "Race" });
+  stop.abort();
+});
+
+test("an event of another contest is not shown, and one has to be chosen", async () => {
+  expect((await refused(showOnBoard, boss, { id: w.board, shows: "event" })).message).toBe("Choose the event.");
+  const foreign = { id: w.board, shows: "event", eventId: randomUUID() };
+  expect((await refused(showOnBoard, boss, foreign)).kind).toBe("missing");
+});
+
+test("a board is renamed against its version; two have no same name", async () => {
+  const { id } = await ok(saveBoard, boss, { projectId: w.projectId, name: "Gym", light: true });
+  expect((await refused(saveBoard, boss, { projectId: w.projectId, name: "gym" })).message).toContain("has this name");
+  const change = { projectId: w.projectId, id, name: "Gym left", version: 1 };
+  await ok(saveBoard, boss, change);
+  expect((await refused(saveBoard, boss, change)).kind).toBe("conflict");
+  expect((await boardSource(w.projectId))!.boards.map((b) => [b.name, b.light])).toEqual([
+    ["Gym left", false],
+    ["Hall", false],
+  ]);
+});
+
+test("a screen whose link to the database was lost is told, and shows what changed meanwhile", async () => {
+  const stop = new AbortController();
+  const hall = screen({ event: w.event }, stop.signal);
+  await hall();
+  await db()`
+    SELECT pg_terminate_backend(pid)
+    FROM pg_stat_activity
+    WHERE datname = current_database() AND query = 'LISTEN ironstone'
+  `;
+  await score("9.1");
+  expect((await hall()).face).toMatchObject({ rows: [{ shown: "9.1" }, {}] });
+  stop.abort();
+});

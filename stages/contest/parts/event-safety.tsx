@@ -1,0 +1,128 @@
+"use client";
+
+import { useState } from "react";
+import { ActionForm } from "@/ui/form/action-form";
+import { fieldsOf } from "@/ui/form/fields-of";
+import { useSend } from "@/ui/form/send";
+import { UnfoldForm } from "@/ui/form/unfold-form";
+import { buttonClass } from "@/ui/page";
+import { useReady } from "@/ui/ready";
+import { TickList } from "@/ui/tick-list";
+import { checkEventAction, haltEventAction, liftHaltAction } from "../actions";
+import type { EventSafety } from "../queries/safety";
+import { halt, lift } from "../schema";
+
+const { TextField: HaltText } = fieldsOf(halt);
+const { TextField: LiftText } = fieldsOf(lift);
+
+interface Of {
+  readonly event: EventSafety;
+  /** Whoever only scores may stop it, and does not tick or lift. */
+  readonly judges: boolean;
+  readonly via?: "guest";
+}
+
+function Check({ event, via }: Omit<Of, "judges">) {
+  const ready = useReady();
+  const [ticked, setTicked] = useState<readonly string[]>([]);
+  const [signed, setSigned] = useState("");
+  const { send, busy, note } = useSend(checkEventAction);
+  const left = event.cautions.filter((c) => !ticked.includes(c)).length;
+  return (
+    <section
+      aria-label={`Cautions of ${event.name}`}
+      className="mb-3 grid max-w-[720px] gap-2 border-l-4 border-ochre bg-ochre-wash px-3 py-2.5"
+    >
+      <h2 className="text-[14px]">Before the first of today{event.officer && `, to be ticked by ${event.officer}`}</h2>
+      <TickList items={event.cautions} ticked={ticked} disabled={!ready} onChange={setTicked} />
+      <div className="flex flex-wrap items-end gap-3">
+        <label className="grid gap-0.5 text-sm">
+          Name of who answers for it
+          <input
+            className="input min-h-11 w-56 sm:min-h-8"
+            disabled={!ready}
+            maxLength={80}
+            autoComplete="off"
+            value={signed}
+            onChange={(e) => setSigned(e.target.value)}
+          />
+        </label>
+        <button
+          type="button"
+          disabled={!ready || busy || left > 0 || !signed.trim()}
+          className={`${buttonClass("main")} max-sm:min-h-11`}
+          onClick={() => send({ id: event.eventId, cautions: event.cautions, signed }, { via })}
+        >
+          {busy ? "Saving…" : "All of it is so: begin"}
+        </button>
+      </div>
+      <p role="status" className={note ? "text-sm text-iron" : "text-sm text-soft"}>
+        {note || (left > 0 ? `${left} to tick. If one is not so, nothing begins; the school's rules come first.` : "")}
+      </p>
+    </section>
+  );
+}
+
+/** What has to be so before an event begins, and the way to stop it: nothing is scored while it is halted. */
+export function SafetyBar({ event, judges, via }: Of) {
+  const [id] = useState(() => crypto.randomUUID());
+  if (event.halt)
+    return (
+      <section aria-label={`${event.name} is halted`} className="mb-3 border-l-4 border-iron bg-iron-wash px-3 py-2.5">
+        <p role="alert">
+          <strong className="text-iron">Halted:</strong> {event.halt.reason}{" "}
+          <span className="text-sm text-soft">({event.halt.by})</span>
+        </p>
+        {judges ? (
+          <ActionForm
+            inline
+            schema={lift}
+            action={liftHaltAction}
+            fixed={{ id: event.halt.id }}
+            via={via}
+            defaults={{ note: "" }}
+            submit="Go on"
+            look="plain"
+          >
+            <LiftText name="note" label="What was done about it" className="w-72" />
+          </ActionForm>
+        ) : (
+          <p className="text-sm text-soft">A judge or the instructor lets it go on.</p>
+        )}
+      </section>
+    );
+  return (
+    <>
+      {event.cautions.length > 0 &&
+        !event.check &&
+        (judges ? (
+          <Check key={event.cautions.join()} event={event} via={via} />
+        ) : (
+          <p className="mb-2 text-ochre-deep">It begins when a judge has ticked the cautions.</p>
+        ))}
+      <div className="no-print mb-2 flex flex-wrap items-baseline gap-x-4 text-sm text-soft">
+        {event.check && <span>Cautions ticked by {event.check.signed}.</span>}
+        {event.before[0] && (
+          <span>
+            Halted before: {event.before[0].reason}; {event.before[0].note}
+          </span>
+        )}
+        <UnfoldForm
+          key={event.before.length}
+          inline
+          label="Halt the event"
+          buttonLook="plain"
+          schema={halt}
+          action={haltEventAction}
+          fixed={{ id, eventId: event.eventId }}
+          via={via}
+          defaults={{ reason: "" }}
+          submit="Halt it now"
+          look="danger"
+        >
+          <HaltText name="reason" label="Why (it stands on the board)" className="w-72" />
+        </UnfoldForm>
+      </div>
+    </>
+  );
+}

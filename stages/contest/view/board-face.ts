@@ -1,0 +1,280 @@
+import { isElimination } from "@/core/contest/matches";
+import { formatNumber } from "@/core/quantity/quantity";
+import { type BoardShows, combineMethod, type EventFormat } from "@/core/vocabulary/contest";
+import type { FieldEvent, PlacedEvent } from "../queries/events";
+import type { MatchEvent } from "../queries/matches";
+import { onBoard } from "./board";
+import { bracketView, type Drawing } from "./bracket";
+import { allPlaced, playedView, progressOf, toPlay } from "./lives";
+import { awardsOf, besides, type Contest, overallView } from "./overall";
+
+/** A board as it was set up. */
+export interface BoardSetting {
+  readonly id: string;
+  readonly name: string;
+  readonly shows: BoardShows;
+  readonly eventId: string | null;
+  readonly revealed: number;
+  readonly words: string;
+  readonly light: boolean;
+  readonly version: number;
+}
+
+/** What all boards of a contest are made from. */
+export interface BoardSource {
+  readonly title: string;
+  readonly contest: Omit<Contest, "events" | "races"> & {
+    readonly events: readonly PlacedEvent[];
+    readonly races: readonly MatchEvent[];
+  };
+  readonly massUnit: string;
+  /** Why an event is halted, by event. */
+  readonly halts: ReadonlyMap<string, string>;
+  readonly boards: readonly BoardSetting[];
+  readonly names: readonly { readonly id: string; readonly name: string; readonly format: EventFormat }[];
+}
+
+/** A piece of the line below the title; what is strong is what the hall looks for. */
+export interface Said {
+  readonly text: string;
+  readonly strong?: true;
+}
+
+export type BoardFace =
+  | {
+      readonly kind: "attempts";
+      readonly unit: string;
+      /** What counts, as the column is headed. */
+      readonly counts: string;
+      readonly points: boolean;
+      readonly rows: readonly {
+        readonly id: string;
+        readonly place: string;
+        readonly name: string;
+        readonly on: boolean;
+        readonly attempts: readonly string[];
+        /** Which of the attempts count. */
+        readonly counted: readonly number[];
+        readonly shown: string;
+        readonly points: string;
+      }[];
+    }
+  | { readonly kind: "bracket"; readonly name: string; readonly drawing: Drawing }
+  | {
+      readonly kind: "table";
+      readonly heads: readonly string[];
+      readonly rows: readonly { readonly id: string; readonly on: boolean; readonly cells: readonly string[] }[];
+    }
+  | { readonly kind: "order"; readonly on: readonly { readonly when: string; readonly who: string }[] }
+  | {
+      readonly kind: "awards";
+      readonly left: number;
+      readonly awards: readonly { readonly title: string; readonly teams: string; readonly says: string }[];
+      readonly besides: readonly string[];
+    }
+  | { readonly kind: "pause"; readonly words: string }
+  | { readonly kind: "empty" };
+
+/** A board as it is drawn: nothing else is sent to it. */
+export interface BoardState {
+  readonly title: string;
+  readonly light: boolean;
+  readonly says: readonly Said[];
+  readonly seed: string;
+  readonly foot: string;
+  readonly halt: string;
+  readonly face: BoardFace;
+}
+
+/** Who attempts next: in run order, those with the fewest attempts first. */
+export function upNext(event: Pick<FieldEvent, "definition" | "entries">): string[] {
+  const n = event.definition.policy.n;
+  return event.entries
+    .filter((e) => e.inspection === "passed" && e.taken < n)
+    .sort((a, b) => a.taken - b.taken || (a.runOrder ?? 999) - (b.runOrder ?? 999))
+    .map((e) => e.team);
+}
+
+function tieWords(event: PlacedEvent): string {
+  const { resolution, unit } = event.definition;
+  const reads = resolution ? `he rig reads to ${resolution} ${unit}` : "";
+  const shared = event.standings.filter((s) => s.shared && s.place !== null);
+  if (!shared.length) return reads && `T${reads}.`;
+  const first = shared.filter((s) => s.place === shared[0]!.place);
+  return `${first.map((s) => s.name).join(" and ")} tie at ${first[0]!.shown}${reads && `: t${reads}`}.`;
+}
+
+const placeWords = (place: number | null) =>
+  place === null ? "–" : Number.isInteger(place) ? String(place) : `${Math.floor(place)}½`;
+
+type Drawn = Pick<BoardState, "says" | "seed" | "foot" | "face">;
+
+function attemptsFace(event: PlacedEvent): Drawn {
+  const d = event.definition;
+  const next = event.state === "confirmed" ? [] : upNext(event);
+  const scored = event.entries.reduce((n, e) => n + e.taken, 0);
+  const total = event.entries.filter((n) => n.inspection !== "turned away").length * d.policy.n;
+  const on = next[0];
+  return {
+    says: [
+      { text: event.name },
+      {
+        text: event.state === "confirmed" ? " · final result" : ` · attempt ${Math.min(scored + 1, total)} of ${total}`,
+      },
+      ...(on ? [{ text: " · next: " }, { text: on, strong: true as const }] : []),
+      ...(next[1] ? [{ text: `, then ${next[1]}` }] : []),
+    ],
+    seed: event.orderSeed ? `run order drawn with seed ${event.orderSeed}` : "",
+    foot: tieWords(event),
+    face: {
+      kind: "attempts",
+      unit: d.unit,
+      counts: d.policy.school === "best" ? `best of ${d.policy.n}` : d.policy.school,
+      points: d.points !== null,
+      rows: event.standings.map((s) => ({
+        id: s.id,
+        place: placeWords(s.place),
+        name: s.name,
+        on: s.name === on,
+        attempts: Array.from({ length: d.policy.n }, (_, i) => s.attempts[i]?.text ?? "–"),
+        counted: s.attempts.flatMap((a, i) => (a.counts ? [i] : [])),
+        shown: s.shown,
+        points: s.points === null ? "–" : formatNumber(s.points, 1),
+      })),
+    },
+  };
+}
+
+function matchFace(event: MatchEvent): Drawn {
+  const played = playedView(event);
+  const next = toPlay(played);
+  const champion = event.standings.find((s) => s.place === 1 && s.sharing === 1);
+  const on: readonly string[] = next[0]?.teams ?? [];
+  return {
+    says: [
+      { text: `${event.name} · ${progressOf(played.matches)}` },
+      ...(next[0] ? [{ text: " · now: " }, { text: on.join(" against "), strong: true as const }] : []),
+      ...(next[1] ? [{ text: `, then ${next[1].teams.join(" against ")}` }] : []),
+      ...(allPlaced(event.standings) && champion
+        ? [{ text: " · first: " }, { text: champion.name, strong: true as const }]
+        : []),
+    ],
+    seed: event.drawSeed ? `seeds drawn with seed ${event.drawSeed}` : "",
+    foot: event.rules.format === "double" ? "Who has lost twice is out." : "",
+    face: isElimination(event.rules.format)
+      ? { kind: "bracket", name: event.name, drawing: bracketView(played.matches, played.names) }
+      : {
+          kind: "table",
+          heads: ["Place", "Team", "Won", "Lost", "Points"],
+          rows: event.standings.map((s) => ({
+            id: s.id,
+            on: on.includes(s.name),
+            cells: [placeWords(s.place), s.name, String(s.won), String(s.lost), s.points ?? ""],
+          })),
+        },
+  };
+}
+
+const whens = ["Now", "Next", "In the hole"];
+
+function orderFace(event: PlacedEvent | undefined, race: MatchEvent | undefined): Drawn {
+  const who = event
+    ? event.state === "confirmed"
+      ? []
+      : upNext(event)
+    : race
+      ? toPlay(playedView(race)).map((m) => m.teams.join(" against "))
+      : [];
+  return {
+    says: [{ text: (event ?? race)?.name ?? "" }, ...(who.length ? [] : [{ text: " · everybody is through" }])],
+    seed: event?.orderSeed ? `run order drawn with seed ${event.orderSeed}` : "",
+    foot: "",
+    face: { kind: "order", on: who.slice(0, 6).map((w, i) => ({ when: whens[i] ?? "then", who: w })) },
+  };
+}
+
+function overallFace(contest: BoardSource["contest"]): Drawn {
+  const view = overallView(contest);
+  return {
+    says: [
+      { text: `Overall · ${combineMethod.labels[contest.method].split(":")[0]!}` },
+      ...(view.open.length ? [{ text: ` · not confirmed yet: ${view.open.join(", ")}` }] : []),
+    ],
+    seed: "",
+    foot: view.otherwise.join(" "),
+    face: {
+      kind: "table",
+      heads: ["Place", "Team", ...view.counted.map((e) => e.name), "Together"],
+      rows: view.rows.map((r) => ({
+        id: r.team,
+        on: r.place === 1,
+        cells: [placeWords(r.place), r.team, ...r.parts, r.shown],
+      })),
+    },
+  };
+}
+
+/** The awards that a board has revealed, the last of the list first; what is left is counted and not named. */
+function awardsFace(source: BoardSource, revealed: number): Drawn {
+  const all = awardsOf(source.contest, source.massUnit).toReversed();
+  const shown = all.slice(0, revealed);
+  return {
+    says: [{ text: "Awards" }],
+    seed: "",
+    foot: "",
+    face: {
+      kind: "awards",
+      left: all.length - shown.length,
+      awards: shown.map((a) => ({ title: a.title, teams: a.teams.join(" and "), says: a.says })),
+      besides: shown.length === all.length ? besides(all) : [],
+    },
+  };
+}
+
+/** How many awards a board can reveal. */
+export const awardCount = (source: Pick<BoardSource, "contest" | "massUnit">): number =>
+  awardsOf(source.contest, source.massUnit).length;
+
+const nothing: Drawn = {
+  says: [{ text: "The contest has no event yet." }],
+  seed: "",
+  foot: "",
+  face: { kind: "empty" },
+};
+
+/** Why events are halted, the one that is shown first; a hall hears of all of them. */
+function haltWords({ halts, names }: BoardSource, shown: string | undefined): string {
+  const nameOf = (id: string) => names.find((n) => n.id === id)?.name ?? "";
+  return [...halts]
+    .sort(([a], [b]) => Number(b === shown) - Number(a === shown))
+    .map(([id, reason]) => (id === shown ? reason : `${nameOf(id)} (${reason})`))
+    .join("; ");
+}
+
+/**
+ * What a board shows now: the board of this id as it was set up, or, without one, the event that was asked for or that
+ * runs.
+ */
+export function boardState(source: BoardSource, of: { board?: string; event?: string }): BoardState {
+  const { contest, title } = source;
+  const board = source.boards.find((b) => b.id === of.board);
+  const wanted = board ? (board.shows === "running" ? undefined : (board.eventId ?? undefined)) : of.event;
+  const { event, race } = onBoard(contest.events, contest.races, wanted);
+  const draw = (): Drawn => {
+    switch (board?.shows) {
+      case "pause":
+        return { says: [], seed: "", foot: "", face: { kind: "pause", words: board.words || "We go on in a moment." } };
+      case "awards":
+        return awardsFace(source, board.revealed);
+      case "overall":
+        return overallFace(contest);
+      case "order":
+        return orderFace(event, race);
+      case "event":
+      case "running":
+      case undefined:
+        return race ? matchFace(race) : event ? attemptsFace(event) : nothing;
+    }
+  };
+  return { title, light: board?.light ?? false, halt: haltWords(source, (race ?? event)?.id), ...draw() };
+}

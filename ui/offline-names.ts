@@ -1,0 +1,3 @@
+/** Where a browser keeps guests' pages, and what they are made of. */
+export const keptPages = "ironstone-guest";
+export const keptParts = "ironstone-static";
