@@ -19,6 +19,7 @@ import { reviewsOf } from "@/stages/reviews/queries";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { measure, requirement, roster, scheme } from "./helpers";
 import { inspectAll } from "./inspections";
+import { playJudging } from "./judging";
 import { lift, pumpOf, random } from "./model";
 import { leakTest, liftTest, timedLift } from "./protocols";
 import { rigsOf } from "./rigs";
@@ -265,6 +266,7 @@ async function endLast(
   [e] = await eventsOf(projectId);
   await run(confirmEvent, owner, { id: event, version: e!.version });
   const flow = new Map(teams.map((t) => [t.id as string, t.flow]));
+  await playJudging(owner, projectId, addDays(start, 67), rnd, (id) => flow.get(id)!);
   await playTankRace(owner, projectId, addDays(start, 67), rnd, (id) => flow.get(id)!);
   await run(saveScheme, owner, {
     projectId,

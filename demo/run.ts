@@ -1,4 +1,5 @@
 import type { Actor } from "@/core/access/can";
+import { clockOf } from "@/core/contest/programme";
 import { type Command, execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { actorOf } from "@/platform/sign-in/actors";
@@ -26,7 +27,7 @@ export async function at(date: string, hour = 10, minute = 0): Promise<void> {
   await db()`
     SELECT set_config(
       'ironstone.now',
-      ${`${last}T${String(hour).padStart(2, "0")}:${String(minute % 60).padStart(2, "0")}:00${offset}`}, false
+      ${`${last}T${clockOf(Math.min(hour * 60 + minute, 24 * 60 - 1)).padStart(5, "0")}:00${offset}`}, false
     )
   `;
 }

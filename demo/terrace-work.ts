@@ -26,6 +26,7 @@ import { setUpExactFill } from "./exact-fill";
 import * as record from "./failures";
 import * as generations from "./generations";
 import { begin, dates, measure, scheme, sketch } from "./helpers";
+import { setUpJudging } from "./judging";
 import { pumpOf } from "./model";
 import { planTheDay } from "./programme";
 import { liftTest, timedLift } from "./protocols";
@@ -418,6 +419,7 @@ export async function gatesOfTerrace(
       await run(saveEvent, owner, timedLift(projectId, protocol.id, "4417"));
       await setUpExactFill(owner, projectId, "4419");
       await setUpTankRace(owner, projectId, "4418");
+      await setUpJudging(owner, projectId, "4420");
       await planTheDay(owner, projectId);
       await run(saveScheme, owner, {
         projectId,

@@ -48,6 +48,8 @@ const views = [
   "/contest/programme",
   "/contest/inspection",
   "/contest/boards",
+  "/contest/judged",
+  "/contest/judged/edit",
   "/contest/matches",
   "/contest/matches/edit",
   "/contest/overall",

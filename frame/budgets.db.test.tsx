@@ -20,6 +20,7 @@ import { ConceptsScreen } from "@/stages/concepts/screens/concepts";
 import { BoardsScreen } from "@/stages/contest/screens/boards";
 import { ContestScreen } from "@/stages/contest/screens/contest";
 import { InspectionScreen as ContestInspection } from "@/stages/contest/screens/inspection";
+import { JudgedScreen } from "@/stages/contest/screens/judged";
 import { MatchesScreen } from "@/stages/contest/screens/matches";
 import { OverallScreen } from "@/stages/contest/screens/overall";
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
@@ -137,6 +138,7 @@ const views: [string, number, () => ReactElement][] = [
   ["inspection of a contest", 12, () => <ContestInspection slug={slug} build={w.build} />],
   ["boards", 12, () => <BoardsScreen slug={slug} />],
   ["matches", 12, () => <MatchesScreen slug={slug} />],
+  ["judged", 12, () => <JudgedScreen slug={slug} />],
   ["overall", 12, () => <OverallScreen slug={slug} />],
   ["board", 12, () => <OwnBoardScreen slug={slug} />],
   ["records", 12, () => <RecordsScreen slug={slug} />],

@@ -47,6 +47,37 @@ function solve(a: number[][], b: number[]): number[] {
 
 const two = (x: number) => formatNumber(new Decimal(x).toDecimalPlaces(10), 2);
 
+/** Options with those who rated them, as far as they hang together. */
+interface Part {
+  readonly options: string[];
+  readonly raters: string[];
+}
+
+/**
+ * The parts into which ratings fall: options of one part are connected through raters who rated more than one.
+ * @example
+ * connected([{ option: "A", rater: "J1" }, { option: "B", rater: "J1" }, { option: "C", rater: "J2" }])
+ *   .map((g) => g.options)
+ * // => [["A", "B"], ["C"]]
+ */
+export function connected(ratings: readonly Pick<Rating, "option" | "rater">[]): Part[] {
+  const root = new Map<string, string>();
+  const find = (x: string): string => {
+    const up = root.get(x) ?? x;
+    return up === x ? x : find(up);
+  };
+  for (const r of ratings) root.set(find(`o:${r.option}`), find(`r:${r.rater}`));
+  const parts = new Map<string, Part>();
+  const part = (key: string) => {
+    const k = find(key);
+    if (!parts.has(k)) parts.set(k, { options: [], raters: [] });
+    return parts.get(k)!;
+  };
+  for (const o of new Set(ratings.map((r) => r.option))) part(`o:${o}`).options.push(o);
+  for (const r of new Set(ratings.map((r) => r.rater))) part(`r:${r}`).raters.push(r);
+  return [...parts.values()];
+}
+
 /**
  * Several raters on several options: raw means, and scores adjusted for severity by the additive model score = option +
  * rater (least squares), each option predicted for the average rater of its group.
@@ -62,23 +93,10 @@ const two = (x: number) => formatNumber(new Decimal(x).toDecimalPlaces(10), 2);
 export function adjustForSeverity(ratings: readonly Rating[]): RaterModel {
   const options = [...new Set(ratings.map((r) => r.option))];
   const raters = [...new Set(ratings.map((r) => r.rater))];
-  const root = new Map<string, string>();
-  const find = (x: string): string => {
-    const up = root.get(x) ?? x;
-    return up === x ? x : find(up);
-  };
-  for (const r of ratings) root.set(find(`o:${r.option}`), find(`r:${r.rater}`));
-  const parts = new Map<string, { options: string[]; raters: string[] }>();
-  const part = (key: string) => {
-    const k = find(key);
-    if (!parts.has(k)) parts.set(k, { options: [], raters: [] });
-    return parts.get(k)!;
-  };
-  for (const o of options) part(`o:${o}`).options.push(o);
-  for (const r of raters) part(`r:${r}`).raters.push(r);
+  const parts = connected(ratings);
   const adjusted = new Map<string, number>();
   const severity = new Map<string, number>();
-  for (const g of parts.values()) {
+  for (const g of parts) {
     const mine = ratings.filter((r) => g.options.includes(r.option));
     // Unknowns: every option, and every rater but the last; then raters are centred on their own mean.
     const n = g.options.length + g.raters.length - 1;
@@ -104,7 +122,7 @@ export function adjustForSeverity(ratings: readonly Rating[]): RaterModel {
       severity.set(r, effects[i]! - mean);
     });
   }
-  const groups = [...parts.values()].map((g) => g.options);
+  const groups = parts.map((g) => g.options);
   const residuals = ratings.map((r) => ({
     ...r,
     residual: r.score - adjusted.get(r.option)! - severity.get(r.rater)!,

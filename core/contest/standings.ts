@@ -45,6 +45,8 @@ export interface EntryRecord {
   readonly mass: string | null;
   /** When it passed inspection. */
   readonly inspectedAt: string | null;
+  /** As which of those it was tied with it ended the run-off; null before it. */
+  readonly runOff?: number | null;
   /** Left the contest, was turned away at inspection. */
   readonly out: boolean;
 }
@@ -133,6 +135,7 @@ export function standings(event: EventDefinition, entries: readonly EntryRecord[
     }
     if (kind === "lighter") return e.mass;
     if (kind === "earlier") return e.inspectedAt === null ? null : String(Date.parse(e.inspectedAt));
+    if (kind === "runoff") return e.runOff ? String(e.runOff) : null;
     return String(lots.get(e.id));
   };
   const ranked = rank(

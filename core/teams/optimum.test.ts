@@ -30,7 +30,7 @@ const sizes = [
 
 type Highs = { solve(lp: string, options?: object): { Status: string; ObjectiveValue: number } };
 
-// Every one with IRONSTONE_PROOFS=all, in a minute and a half; every tenth one otherwise.
+// Every one with IRONSTONE_PROOFS=all, in a minute and a half; every twentieth one otherwise.
 const stride = process.env.IRONSTONE_PROOFS === "all" ? 1 : 20;
 
 describe("against the proven optimum of a mixed-integer program", () => {

@@ -39,6 +39,7 @@ export const tieBreak = vocabulary({
   second: "second-best attempt",
   lighter: "lighter build",
   earlier: "earlier inspection",
+  runoff: "run-off between those who are tied",
   lot: "lot, drawn with the event's seed",
 });
 export type TieBreakKind = Term<typeof tieBreak>;
@@ -62,6 +63,7 @@ export type TwiceMethod = Term<typeof twiceMethod>;
 export const eventFormat = vocabulary(
   {
     attempts: "attempts: everybody tries by themselves, measured values are ranked",
+    judged: "judged: judges mark what they see on sheets, marks are ranked",
     double: "double elimination: who has lost twice is out; one bad start is forgiven",
     single: "single elimination: who loses is out; the fewest matches",
     robin: "round robin: everybody meets everybody once; the fairest, and the longest",
@@ -72,7 +74,7 @@ export const eventFormat = vocabulary(
 export type EventFormat = Term<typeof eventFormat>;
 
 /** An event in which two meet at a time. */
-export const matchFormat = without(eventFormat, "attempts");
+export const matchFormat = without(eventFormat, "attempts", "judged");
 export type MatchFormat = Term<typeof matchFormat>;
 
 /** How a match ended. */
@@ -96,6 +98,27 @@ export const matchRule = vocabulary({
   call: "the judges' call",
 });
 export type MatchRule = Term<typeof matchRule>;
+
+/** How the sheets of several judges become one mark. */
+export const judgeMethod = vocabulary({
+  mean: "the mean of all sheets: simple; a severe judge weighs on those whom they marked",
+  adjusted: "adjusted for severity: as the average judge would have marked; all teams must be connected by judges",
+  trimmed: "the highest and the lowest left out: the mean of the rest, of three sheets or more",
+});
+export type JudgeMethod = Term<typeof judgeMethod>;
+
+/** What is done where judged marks agree. */
+export const judgeTie = vocabulary({
+  shared: "the place is shared",
+  heaviest: "the heaviest criterion decides: its plain mean",
+});
+export type JudgeTie = Term<typeof judgeTie>;
+
+/** How one judge's sheet of an entry stands. */
+export const sheetState = vocabulary({ marked: "", stepped: "stepped back", aside: "set aside" }, [
+  "judge_sheet.state",
+]);
+export type SheetState = Term<typeof sheetState>;
 
 /** How several events become one ranking. */
 export const combineMethod = vocabulary({

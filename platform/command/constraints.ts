@@ -19,6 +19,7 @@ export const broken: Readonly<Record<string, string>> = {
   inspection_number: "Somebody else inspected this build at the same moment. Look at it, then inspect again.",
   board_name: "Another board has this name.",
   allowed_part_name: "This part stands in the list already.",
+  judge_sheet_once: atOnce,
   match_result_number: "Another scorer recorded a match at the same moment. Send yours again.",
   membership_project_id_person_id_idx: "This student is in a team of the project already. Reload to see which.",
   milestone_check_milestone_id_team_id_person_id_key: "This is checked already.",

@@ -260,6 +260,7 @@ export interface Entry {
   inspectionNote: string;
   inspectedAt: string | null;
   version: number;
+  runOff: number | null;
 }
 
 export interface Event {
@@ -447,6 +448,20 @@ export interface Inspection {
   note: string;
   recordedBy: string;
   recordedAt: string;
+}
+
+export interface JudgeSheet {
+  id: Id<"judge_sheet">;
+  entryId: Id<"entry">;
+  judgeId: string;
+  judge: string;
+  state: In<"sheetState">;
+  asideFrom: string | null;
+  marks: unknown;
+  note: string;
+  reason: string;
+  recordedAt: string;
+  version: number;
 }
 
 export interface KeptBuild {

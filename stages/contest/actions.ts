@@ -5,10 +5,12 @@ import { revealAward, saveBoard, showOnBoard } from "./commands/boards";
 import { changeEntry, renameEvent } from "./commands/corrections";
 import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
 import { releaseBuild, saveAllowedPart } from "./commands/inspections";
+import { asideSheet, saveJudgedEvent } from "./commands/judged";
 import { recordMatch } from "./commands/match-results";
 import { drawRound, saveMatchEvent, seedByEvent, seedByHand } from "./commands/matches";
 import { saveOverall } from "./commands/overall";
 import { saveProgramme } from "./commands/programme";
+import { recordRunOff } from "./commands/run-off";
 import { checkEvent, haltEvent, liftHalt } from "./commands/safety";
 import {
   withdrawAllowedPart,
@@ -48,6 +50,12 @@ export const changeEntryAction = action(changeEntry);
 export const renameEventAction = action(renameEvent);
 
 export const saveMatchEventAction = action(saveMatchEvent);
+
+export const saveJudgedEventAction = action(saveJudgedEvent);
+
+export const asideSheetAction = action(asideSheet);
+
+export const recordRunOffAction = action(recordRunOff);
 
 export const seedByEventAction = action(seedByEvent);
 

@@ -2,10 +2,16 @@ import "server-only";
 import { type Envelope, perform } from "@/platform/command/perform";
 import { scoreAttempt } from "./commands/attempts";
 import { inspectBuild } from "./commands/inspections";
+import { markSheet } from "./commands/judged";
 import { recordMatch } from "./commands/match-results";
 
 /** What a device writes on the day, by what it is called in its box. */
-export const dayCommands = { attempt: scoreAttempt, match: recordMatch, inspection: inspectBuild } as const;
+export const dayCommands = {
+  attempt: scoreAttempt,
+  match: recordMatch,
+  inspection: inspectBuild,
+  sheet: markSheet,
+} as const;
 
 interface Sent extends Envelope {
   readonly what: keyof typeof dayCommands;
@@ -26,5 +32,7 @@ export function writeOfTheDay({ what, input, requestId, via }: Sent) {
       return perform(dayCommands.match, input, envelope);
     case "inspection":
       return perform(dayCommands.inspection, input, envelope);
+    case "sheet":
+      return perform(dayCommands.sheet, input, envelope);
   }
 }

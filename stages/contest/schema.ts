@@ -27,7 +27,7 @@ const lines = (max: number, what: string) =>
   c.optionalText(max).test("lines", `At most 12 ${what}.`, (v) => linesOf(v ?? "").length <= 12);
 
 /** What has to be so before an event begins, one sentence a line, and who says that it is. */
-const safety = {
+export const safety = {
   cautions: lines(2000, "lines"),
   officer: c.optionalText(80),
 };
@@ -98,6 +98,14 @@ export const placePointsIn = (text: string): string[] =>
     .map((x) => x.trim())
     .filter(Boolean);
 
+/** Points of places, as they are typed. */
+export const places = () =>
+  c
+    .optionalText(200)
+    .test("list", "Write numbers with commas between, the first place first: 40, 30, 20.", (v) =>
+      placePointsIn(v ?? "").every((x) => /^\d+(\.\d+)?$/.test(x)),
+    );
+
 /** An event in which two meet at a time. */
 export const matchEvent = yup.object({
   projectId: c.id(),
@@ -129,11 +137,7 @@ export const matchEvent = yup.object({
   win: earns("2"),
   draw: earns("1"),
   loss: earns("0"),
-  placePoints: c
-    .optionalText(200)
-    .test("list", "Write numbers with commas between, the first place first: 40, 30, 20.", (v) =>
-      placePointsIn(v ?? "").every((x) => /^\d+(\.\d+)?$/.test(x)),
-    ),
+  placePoints: places(),
   measure: c.optionalText(60).test("named", "Say what is measured, for example time.", measures),
   unit: c.optionalText(20),
   better: c.oneOf(better).default("less"),
@@ -156,6 +160,17 @@ export const matchDefinition = yup.object({
     .object({ name: c.text(60), unit: c.optionalText(20), better: c.oneOf(better).required(), resolution: c.decimal() })
     .nullable()
     .default(null),
+});
+
+/** In which order those who were tied ended the run-off; an empty order takes it out. */
+export const runOff = yup.object({
+  id: c.id(),
+  version: c.version(),
+  /** Those who are tied. */
+  tied: c.ids(64),
+  /** All of them in the order in which they ended it, or nobody. */
+  order: yup.array(c.id()).max(64).default([]),
+  reason: c.text(300),
 });
 
 /** Seeds in the order of another event's standings. */

@@ -8,10 +8,12 @@ import * as boards from "./commands/boards";
 import * as corrections from "./commands/corrections";
 import * as events from "./commands/events";
 import * as inspections from "./commands/inspections";
+import * as judged from "./commands/judged";
 import * as matchResults from "./commands/match-results";
 import * as matches from "./commands/matches";
 import * as overall from "./commands/overall";
 import * as programme from "./commands/programme";
+import * as runOff from "./commands/run-off";
 import * as safety from "./commands/safety";
 import { standingsTable } from "./standings-csv";
 import * as withdrawals from "./withdrawals";
@@ -44,10 +46,12 @@ export const contest: Stage = {
     corrections,
     events,
     inspections,
+    judged,
     matches,
     matchResults,
     overall,
     programme,
+    runOff,
     safety,
     withdrawals,
   ],

@@ -1,11 +1,10 @@
 import "server-only";
 import { toCsv } from "@/platform/csv/csv";
-import { eventsOf } from "./queries/events";
-import { matchEventsOf } from "./queries/matches";
+import { contestOf } from "./queries/contest";
 
 /** The standings of every event, as CSV. */
 export async function standingsTable({ id }: { id: string }): Promise<string> {
-  const [events, races] = await Promise.all([eventsOf(id), matchEventsOf(id)]);
+  const { events, races, judged } = (await contestOf(id)).contest;
   return toCsv([
     ["Event", "Place", "Shared", "Team", "Counted", "Unit", "Points", "Attempts", "Decided by"],
     ...events.flatMap((e) =>
@@ -18,6 +17,19 @@ export async function standingsTable({ id }: { id: string }): Promise<string> {
         e.definition.unit,
         s.points,
         s.attempts.map((a) => a.text).join(" · "),
+        s.decidedBy,
+      ]),
+    ),
+    ...judged.flatMap((e) =>
+      e.standings.map((s) => [
+        e.name,
+        s.place,
+        s.shared ? "yes" : "no",
+        s.name,
+        s.counted === null ? null : s.shown,
+        "of 100",
+        s.points,
+        `${s.sheets} sheets`,
         s.decidedBy,
       ]),
     ),

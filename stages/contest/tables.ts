@@ -1,16 +1,26 @@
 import * as yup from "yup";
 import { fits, ofParent, ofProject, type Table } from "@/platform/registry/table";
 import { eventDefinition, inspectionCheck, matchDefinition } from "./schema";
+import { judgedDefinition, sheetMarks } from "./schema-judged";
 
-const isMatch = (definition: unknown) =>
-  typeof definition === "object" && definition !== null && "decides" in definition;
+const has = (definition: unknown, key: string) =>
+  typeof definition === "object" && definition !== null && key in definition;
+
+/** How the rules of an event are kept, by what they hold. */
+const rulesOf = (definition: unknown) =>
+  has(definition, "decides") ? matchDefinition : has(definition, "criteria") ? judgedDefinition : eventDefinition;
 
 export const contestTables: readonly Table[] = [
   ofProject("event", {
-    check: { definition: (v) => fits<unknown>(isMatch(v) ? matchDefinition : eventDefinition)(v) },
+    check: { definition: (v) => fits<unknown>(rulesOf(v))(v) },
   }),
   ofParent("entry", "event_id", "event"),
   ofParent("match_result", "event_id", "event"),
+  {
+    name: "judge_sheet",
+    of: "entry_id IN (SELECT n.id FROM entry n JOIN event e ON e.id = n.event_id WHERE e.project_id = $1)",
+    check: { marks: fits<unknown>(sheetMarks) },
+  },
   ofParent("penalty", "run_id", "run"),
   ofParent("event_check", "event_id", "event"),
   ofParent("event_halt", "event_id", "event"),

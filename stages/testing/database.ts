@@ -33,13 +33,15 @@ export async function ok<I, O>(cmd: Command<I, O>, actor: Actor, input: unknown,
   return r.value;
 }
 
-/** The failure of a command that must fail. */
+/** The failure of a command that must fail, with these words where some are given. */
 export async function refused<I, O>(
   cmd: Command<I, O>,
   actor: Actor,
   input: unknown,
+  says?: RegExp,
 ): Promise<Exclude<Result<O>, { ok: true }>> {
   const r = await execute(cmd, actor, input);
   if (r.ok) throw new Error(`${cmd.name} went through`);
+  if (says) expect(JSON.stringify(r)).toMatch(says);
   return r;
 }

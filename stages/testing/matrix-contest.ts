@@ -63,6 +63,23 @@ export const contest: Record<string, Line> = {
       winner: "a",
     }),
   },
+  saveJudgedEvent: {
+    may: staff,
+    input: (w) => ({
+      projectId: w.projectId,
+      name: "Poster",
+      criteria: [{ name: "Clarity", weight: "1" }],
+      most: 5,
+      method: "mean",
+      tie: "shared",
+    }),
+  },
+  markSheet: {
+    may: [...staff, "judge"],
+    input: (w) => ({ id: randomUUID(), entryId: w.shown[1], after: 0, marks: { use: "4" } }),
+  },
+  asideSheet: { may: staff, input: (w) => ({ id: w.sheet, version: 1, aside: true, reason: "x" }) },
+  recordRunOff: { may: staff, input: (w) => ({ id: w.event, version: 1, tied: [w.entry], reason: "x" }) },
   checkEvent: { may: [...staff, "judge"], input: (w) => ({ id: w.event, cautions: [], signed: "x" }) },
   haltEvent: { may: scoring, input: (w) => ({ id: randomUUID(), eventId: w.event, reason: "x" }) },
   liftHalt: { may: [], input: () => ({ id: randomUUID(), note: "x" }) },

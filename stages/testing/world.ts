@@ -18,9 +18,11 @@ import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { openSelection } from "@/stages/concepts/commands/selection";
 import { saveBoard } from "@/stages/contest/commands/boards";
 import { saveEvent } from "@/stages/contest/commands/events";
+import { markSheet, saveJudgedEvent } from "@/stages/contest/commands/judged";
 import { recordMatch } from "@/stages/contest/commands/match-results";
 import { saveMatchEvent, seedByHand } from "@/stages/contest/commands/matches";
 import { eventsOf } from "@/stages/contest/queries/events";
+import { judgedEventsOf } from "@/stages/contest/queries/judged";
 import { matchEventsOf } from "@/stages/contest/queries/matches";
 import { saveScheme } from "@/stages/grades/commands";
 import { openSource, writeNote } from "@/stages/needs/commands/notes";
@@ -75,6 +77,24 @@ async function aRace(boss: Actor, projectId: string) {
   return { race, racers, match, board };
 }
 
+/** A judged event with one sheet, of its maker. */
+async function aJudging(boss: Actor, projectId: string) {
+  const { id: judged } = await ok(saveJudgedEvent, boss, {
+    projectId,
+    name: "Design",
+    criteria: [{ key: "use", name: "Use", weight: "1" }],
+    most: 5,
+    method: "mean",
+    tie: "shared",
+    full: "40",
+  });
+  const [event] = await judgedEventsOf(projectId);
+  const shown = event!.entries.map((n) => n.id as string);
+  const sheet = randomUUID();
+  await ok(markSheet, boss, { id: sheet, entryId: shown[0]!, after: 0, marks: { use: "3" } });
+  return { judged, shown, sheet };
+}
+
 /** A project with two teams and one of every kind of record. */
 export async function makeProject(owner: Actor, title: string) {
   const { projectId, slug, sectionIds } = await ok(createProject, owner, {
@@ -95,7 +115,7 @@ export async function makeProject(owner: Actor, title: string) {
   const pupils = await studentsOf(projectId);
   const a = (await ok(createTeam, boss, { projectId, name: "Alder", sectionId: sectionIds[0] })).id;
   const b = (await ok(createTeam, boss, { projectId, name: "Bramble", sectionId: sectionIds[0] })).id;
-  const race = await aRace(boss, projectId);
+  const race = { ...(await aRace(boss, projectId)), ...(await aJudging(boss, projectId)) };
   await ok(moveStudent, boss, { projectId, personId: pupils[0]!.id, teamId: a, role: "lead" });
   await ok(moveStudent, boss, { projectId, personId: pupils[1]!.id, teamId: b, role: "lead" });
   const protocol = (await ok(saveProtocol, boss, { projectId, name: "Lift test", definition })).id;

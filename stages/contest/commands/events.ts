@@ -10,6 +10,7 @@ import { checkVersion, command, found, refuse } from "@/platform/command/command
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
 import { eventsOf } from "../queries/events";
+import { judgedEventsOf } from "../queries/judged";
 import { matchEventsOf } from "../queries/matches";
 import { ofEvent } from "../queries/whose";
 import * as s from "../schema";
@@ -145,6 +146,7 @@ export const drawRunOrder = command({
         version, project_id, name,
         EXISTS (SELECT FROM run r JOIN entry n ON n.id = r.entry_id WHERE n.event_id = e.id)
           OR EXISTS (SELECT FROM match_result m WHERE m.event_id = e.id)
+          OR EXISTS (SELECT FROM judge_sheet j JOIN entry n ON n.id = j.entry_id WHERE n.event_id = e.id)
           OR EXISTS (SELECT FROM draw w WHERE w.project_id = e.project_id AND w.purpose = 'round of ' || e.id) AS scored
       FROM event e
       WHERE id = ${input.id} FOR UPDATE
@@ -156,7 +158,7 @@ export const drawRunOrder = command({
       FROM entry n
       JOIN team t ON t.id = n.team_id
       JOIN event e ON e.id = n.event_id
-      WHERE n.event_id = ${input.id} AND (e.format = 'attempts' OR n.inspection <> 'turned away')
+      WHERE n.event_id = ${input.id} AND (e.format IN ('attempts', 'judged') OR n.inspection <> 'turned away')
       ORDER BY t.name, n.id
     `;
     if (!entries.length) refuse("No team has entered yet.");
@@ -185,6 +187,13 @@ async function resultOf(sql: Tx, projectId: string, id: string) {
   const measured = (await eventsOf(projectId, sql)).find((x) => x.id === id);
   if (measured)
     return measured.standings.map((x) => ({ team: x.name, place: x.place, counted: x.counted, points: x.points }));
+  const [judged] = await judgedEventsOf(projectId, sql, id);
+  if (judged) {
+    const without = judged.standings.filter((x) => x.counted === null).map((x) => x.name);
+    if (without.length === judged.standings.length)
+      refuse("Nobody has a mark that can be compared yet: see what is said below the standings.");
+    return judged.standings.map((x) => ({ team: x.name, place: x.place, counted: x.counted, points: x.points }));
+  }
   const { standings } = (await matchEventsOf(projectId, sql)).find((x) => x.id === id)!;
   const open = standings.filter((x) => x.place === null).map((x) => x.name);
   if (open.length)

@@ -6,6 +6,7 @@ import { type Context, checkVersion, command, found, refuse } from "@/platform/c
 import { newId, type Tx } from "@/platform/db/db";
 import { contestActs } from "../acts";
 import { eventsOf } from "../queries/events";
+import { judgedEventsOf } from "../queries/judged";
 import { matchEventsOf } from "../queries/matches";
 import { ofEvent } from "../queries/whose";
 import * as s from "../schema";
@@ -107,7 +108,11 @@ export const seedByEvent = command({
   async run(context, input) {
     const { sql } = context;
     const e = await openMatches(sql, input.id);
-    const others = [...(await eventsOf(e.projectId, sql)), ...(await matchEventsOf(e.projectId, sql))];
+    const others = [
+      ...(await eventsOf(e.projectId, sql)),
+      ...(await judgedEventsOf(e.projectId, sql)),
+      ...(await matchEventsOf(e.projectId, sql)),
+    ];
     const from = found(
       others.find((x) => x.id === input.from && x.id !== e.id),
       "The event to seed by",

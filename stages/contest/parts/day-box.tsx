@@ -39,11 +39,21 @@ export interface InspectionSent {
   readonly note: string;
 }
 
+/** A judge's sheet as it is sent. */
+export interface SheetSent {
+  readonly entryId: string;
+  readonly after: number;
+  readonly stepped: boolean;
+  readonly marks: Readonly<Record<string, string>>;
+  readonly note: string;
+}
+
 /** Whatever is written on the day: what it is, what is sent, and how it is called while it waits. */
 export type Written =
   | { readonly what: "attempt"; readonly input: AttemptSent; readonly words: string }
   | { readonly what: "match"; readonly input: MatchSent; readonly words: string }
-  | { readonly what: "inspection"; readonly input: InspectionSent; readonly words: string };
+  | { readonly what: "inspection"; readonly input: InspectionSent; readonly words: string }
+  | { readonly what: "sheet"; readonly input: SheetSent; readonly words: string };
 type Item = Written & { readonly id: string };
 
 /** What became of something that was written: saved, refused with the server's words, or waiting. */

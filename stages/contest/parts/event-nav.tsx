@@ -45,4 +45,6 @@ export const EventNav = ({
 
 /** Where an event is shown. */
 export const eventHref = (slug: string, event: { id: string; format: string }): string =>
-  `/p/${slug}/contest${event.format === "attempts" ? "" : "/matches"}?event=${event.id}`;
+  `/p/${slug}/contest${pathOf(event.format)}?event=${event.id}`;
+
+const pathOf = (format: string): string => (format === "attempts" ? "" : format === "judged" ? "/judged" : "/matches");

@@ -7,10 +7,12 @@ import { Empty } from "@/ui/page";
 import { contestActs } from "../acts";
 import { type FieldEvent, fieldEvent, withAttempts } from "../queries/events";
 import { enteredOf, linesOf } from "../queries/inspections";
+import { type JudgedEvent, judgedEventsOf } from "../queries/judged";
 import { eventNames, type MatchEvent, matchEventsOf } from "../queries/matches";
 import { type EventSafety, safetyOfEvent } from "../queries/safety";
 import { fieldRows, fieldRules } from "../view/field";
 import { chosenBuild } from "../view/inspection-list";
+import { judgedRows } from "../view/judged";
 import { playedView, toPlay } from "../view/lives";
 import { openEntries } from "../view/open-entries";
 import { mayBegin } from "../view/safety";
@@ -18,6 +20,7 @@ import { DayBox } from "./day-box";
 import { SafetyBar } from "./event-safety";
 import { Field } from "./field";
 import { InspectionPanel } from "./inspection-panel";
+import { JudgeSheets } from "./judge-sheets";
 import { MatchEntry } from "./match-entry";
 
 const eventHref = (id: string) => `/guest?event=${id}`;
@@ -95,18 +98,34 @@ async function Attempts({ event, safety, judges }: { event: FieldEvent; safety: 
   );
 }
 
+/** One judged event, for a judge: their own sheets, and nobody else's. */
+const Sheets = ({ event, judge, safety }: { event: JudgedEvent; judge: string; safety: EventSafety }) => (
+  <>
+    <h1>{event.name}</h1>
+    <p className="mb-2 text-soft">
+      Marks from 0 to {event.rules.most}. Only the instructor sees your sheets until the result is confirmed.
+    </p>
+    <SafetyBar event={safety} judges via="guest" />
+    <fieldset disabled={!mayBegin(safety)}>
+      <JudgeSheets key={event.id} rows={judgedRows(event, judge)} rules={event.rules} />
+    </fieldset>
+  </>
+);
+
 /** What there is to score: the event that was chosen, of those that are not confirmed; large targets. */
-async function ToScore({ project, wanted, judges }: { project: string; wanted?: string; judges: boolean }) {
+async function ToScore({ project, wanted, judge }: { project: string; wanted?: string; judge: string | null }) {
   const names = await eventNames(project);
+  const judges = judge !== null;
   const open = names
-    .filter((e) => e.state !== "confirmed")
+    .filter((e) => e.state !== "confirmed" && (judges || e.format !== "judged"))
     .sort((a, b) => Number(b.format === "attempts") - Number(a.format === "attempts"));
   const chosen = open.find((e) => e.id === wanted) ?? open.find((e) => e.state === "running") ?? open[0];
   if (!chosen)
     return <Empty title="Nothing to score now">The instructor sets up the event; this page shows it by itself.</Empty>;
-  const [event, [race], safety] = await Promise.all([
+  const [event, [race], [judged], safety] = await Promise.all([
     fieldEvent(project, chosen.id),
     matchEventsOf(project, undefined, chosen.id),
+    judgedEventsOf(project, undefined, chosen.id),
     safetyOfEvent(chosen.id),
   ]);
   return (
@@ -122,6 +141,7 @@ async function ToScore({ project, wanted, judges }: { project: string; wanted?: 
         </div>
       )}
       {event && <Attempts event={event} safety={safety!} judges={judges} />}
+      {judged && judges && <Sheets event={judged} judge={judge} safety={safety!} />}
       {race && <Matches race={race} safety={safety!} judges={judges} />}
       <OfflinePage pages={open.map((e) => eventHref(e.id))} />
     </>
@@ -151,7 +171,7 @@ export async function GuestScoring({ project, inspect, event }: { project: strin
       {inspecting ? (
         <GuestInspection project={project} build={inspect} />
       ) : (
-        <ToScore project={project} wanted={event} judges={inspects} />
+        <ToScore project={project} wanted={event} judge={inspects && guest?.kind === "guest" ? guest.id : null} />
       )}
     </DayBox>
   );

@@ -17,6 +17,7 @@ export interface Entry {
   inspection: InspectionState;
   inspectionNote: string;
   inspectedAt: string | null;
+  runOff: number | null;
   version: number;
   /** Attempts that stand. */
   taken: number;
@@ -96,7 +97,8 @@ const rowsOf = (projectId: string, sql: Tx, { id, standings }: Narrow) => sql<Ev
           json_build_object(
             'id', n.id, 'teamId', n.team_id, 'team', t.name, 'buildId', n.build_id, 'build', b.number,
             'mass', b.mass::text, 'runOrder', n.run_order, 'inspection', n.inspection,
-            'inspectionNote', n.inspection_note, 'inspectedAt', n.inspected_at, 'version', n.version,
+            'inspectionNote', n.inspection_note, 'inspectedAt', n.inspected_at, 'runOff', n.run_off,
+            'version', n.version,
             'taken', (SELECT count(*) FROM run r WHERE r.entry_id = n.id AND r.state <> 'void'),
             'builds', (
               SELECT coalesce(json_agg(json_build_object('id', x.id, 'number', x.number) ORDER BY x.number), '[]')

@@ -1,6 +1,6 @@
 import type { DrawnRound, MatchRules } from "@/core/contest/matches";
 import type { Result } from "@/core/contest/play";
-import type { InspectionState, MatchFormat } from "@/core/vocabulary/contest";
+import { type InspectionState, type MatchFormat, matchFormat } from "@/core/vocabulary/contest";
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { Tx } from "@/platform/db/db";
@@ -38,8 +38,8 @@ export interface MatchFacts {
   drawn: DrawnRound[];
 }
 
-/** What an event's matches are computed from: entries, results and drawn rounds of event e. */
-export const factsOf = (sql: Tx) => sql`
+/** The entries of event e, by their order. */
+export const entriesOf = (sql: Tx) => sql`
   (
     SELECT coalesce(
       json_agg(
@@ -55,7 +55,12 @@ export const factsOf = (sql: Tx) => sql`
     JOIN team t ON t.id = n.team_id
     LEFT JOIN build b ON b.id = n.build_id
     WHERE n.event_id = e.id
-  ) AS entries,
+  ) AS entries
+`;
+
+/** What an event's matches are computed from: entries, results and drawn rounds of event e. */
+export const factsOf = (sql: Tx) => sql`
+  ${entriesOf(sql)},
   (
     SELECT coalesce(
       json_agg(
@@ -83,5 +88,5 @@ export const matchFactsOf = (eventIds: readonly string[], sql: Tx) =>
   sql<MatchFacts[]>`
     SELECT e.id, e.name, e.version, e.format, e.definition, ${factsOf(sql)}
     FROM event e
-    WHERE e.id = ANY(${[...eventIds]}) AND e.format <> 'attempts'
+    WHERE e.id = ANY(${[...eventIds]}) AND e.format = ANY(${matchFormat.values as string[]})
   `;

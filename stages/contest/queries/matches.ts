@@ -1,5 +1,5 @@
 import type { DrawnRound, MatchRules, MatchStanding } from "@/core/contest/matches";
-import type { EventState } from "@/core/vocabulary/contest";
+import { type EventState, matchFormat } from "@/core/vocabulary/contest";
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db, type Tx } from "@/platform/db/db";
@@ -35,7 +35,9 @@ const rowsOf = (projectId: string, sql: Tx, id?: string) => sql<EventRow[]>`
     ${factsOf(sql)}
   FROM event e
   JOIN kept_event k ON k.event_id = e.id
-  WHERE e.project_id = ${projectId} AND e.format <> 'attempts' ${id ? sql`AND e.id = ${id}` : sql``}
+  WHERE
+    e.project_id = ${projectId} AND e.format = ANY(${matchFormat.values as string[]})
+    ${id ? sql`AND e.id = ${id}` : sql``}
   ORDER BY e.id
 `;
 
@@ -58,7 +60,7 @@ export async function lockMatches(
   const [e] = await sql<(Omit<EventRow, "standings" | "drawSeed" | "stale"> & { projectId: row.Event["projectId"] })[]>`
     SELECT e.id, e.project_id, e.name, e.state, e.version, e.format, e.definition, ${factsOf(sql)}
     FROM event e
-    WHERE e.id = ${id} AND e.format <> 'attempts'
+    WHERE e.id = ${id} AND e.format = ANY(${matchFormat.values as string[]})
   `;
   if (!e) return null;
   const { format, definition, ...event } = e;

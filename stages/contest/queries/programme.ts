@@ -14,7 +14,7 @@ export interface ProgrammeEvent {
   readonly lanes: number;
   readonly minutes: string;
   readonly repair: number;
-  /** Attempts that each makes; null for matches. */
+  /** Attempts that each makes, one before judges; null for matches. */
   readonly attempts: number | null;
   /** Teams that enter, in run order. */
   readonly teams: readonly string[];
@@ -26,7 +26,7 @@ export interface ProgrammeEvent {
 export const programmeOf = (projectId: string) => db()<ProgrammeEvent[]>`
   SELECT
     e.id, e.name, e.format, e.state, e.version, e.starts, e.lanes, e.minutes, e.repair,
-    (e.definition->'policy'->>'n')::int AS attempts,
+    CASE e.format WHEN 'judged' THEN 1 ELSE (e.definition->'policy'->>'n')::int END AS attempts,
     ARRAY(
       SELECT t.name
       FROM entry n
@@ -48,6 +48,13 @@ export const programmeOf = (projectId: string) => db()<ProgrammeEvent[]>`
         JOIN entry n ON n.id = r.entry_id
         JOIN team t ON t.id = n.team_id
         WHERE n.event_id = e.id AND r.state <> 'void'
+        UNION ALL
+        SELECT t.name, 1, min(s.recorded_at)
+        FROM judge_sheet s
+        JOIN entry n ON n.id = s.entry_id
+        JOIN team t ON t.id = n.team_id
+        WHERE n.event_id = e.id AND s.state = 'marked'
+        GROUP BY t.name
       ) m
     ) AS made
   FROM event e

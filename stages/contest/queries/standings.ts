@@ -1,4 +1,5 @@
 import "server-only";
+import { type JudgedStanding, judgedStandings } from "@/core/contest/judged";
 import { type MatchStanding, matchStandings } from "@/core/contest/matches";
 import { type EventDefinition, type Standing, standings } from "@/core/contest/standings";
 import { fromSi } from "@/core/quantity/quantity";
@@ -7,7 +8,9 @@ import type { ProtocolDefinition } from "@/core/run/protocol";
 import { db, inTransaction, type Tx } from "@/platform/db/db";
 import { type Difference, differences, stable } from "@/platform/kept/differences";
 import { runsOf, type StoredRun } from "@/stages/bench/queries/runs";
+import { markedSheets } from "../view/judged";
 import { seeded } from "../view/seeds";
+import { judgedFactsOf } from "./judged-facts";
 import { matchFactsOf } from "./match-facts";
 
 interface Scored {
@@ -32,12 +35,12 @@ interface Computed {
   readonly eventId: string;
   readonly name: string;
   readonly version: number;
-  readonly standings: readonly (Standing | MatchStanding)[];
+  readonly standings: readonly (Standing | MatchStanding | JudgedStanding)[];
 }
 
 /** The standings of these events as they come out of the facts now; for renewing and for checking. */
 async function computeStandings(sql: Tx, projectId: string, eventIds: readonly string[]): Promise<Computed[]> {
-  const [events, entries, runs, matches] = await Promise.all([
+  const [events, entries, runs, matches, judged] = await Promise.all([
     sql<(Scored & { id: string; name: string; version: number })[]>`
       SELECT e.id, e.name, e.version, e.definition, v.definition AS protocol_definition
       FROM event e
@@ -52,9 +55,10 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
         mass: string | null;
         inspection: string;
         inspectedAt: string | null;
+        runOff: number | null;
       }[]
     >`
-      SELECT n.id, n.event_id, t.name AS team, b.mass, n.inspection, n.inspected_at
+      SELECT n.id, n.event_id, t.name AS team, b.mass, n.inspection, n.inspected_at, n.run_off
       FROM entry n
       JOIN event e ON e.id = n.event_id
       JOIN team t ON t.id = n.team_id
@@ -64,6 +68,7 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
     `,
     runsOf(projectId, { eventIds }, sql),
     matchFactsOf(eventIds, sql),
+    judgedFactsOf(eventIds, sql),
   ]);
   const ofMatches = matches.map((e) => ({
     eventId: e.id,
@@ -74,6 +79,16 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
       seeded(e.entries).map((n) => ({ id: n.id, name: n.team })),
       e.results,
       e.drawn,
+    ),
+  }));
+  const ofJudges = judged.map((e) => ({
+    eventId: e.id,
+    name: e.name,
+    version: e.version,
+    standings: judgedStandings(
+      e.rules,
+      e.entries.map((n) => ({ id: n.id, name: n.team, out: false })),
+      markedSheets(e.sheets),
     ),
   }));
   const measured = events.map((event) => ({
@@ -89,6 +104,7 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
           name: n.team,
           mass: n.mass,
           inspectedAt: n.inspectedAt,
+          runOff: n.runOff,
           out: n.inspection === "turned away",
           attempts: runs
             .filter((r) => r.entryId === n.id && r.state !== "void")
@@ -96,7 +112,7 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
         })),
     ),
   }));
-  return [...measured, ...ofMatches];
+  return [...measured, ...ofMatches, ...ofJudges];
 }
 
 /** Computes the standings anew where a fact of them changed. */

@@ -22,6 +22,15 @@ export const ofMatch = async (sql: Tx, id: string) => {
   return e ? { project: e.projectId } : null;
 };
 
+/** The project that a judge's sheet is of. */
+export const ofSheet = async (sql: Tx, id: string) => {
+  const [e] = await sql<{ projectId: row.Event["projectId"] }[]>`
+    SELECT e.project_id FROM judge_sheet s JOIN entry n ON n.id = s.entry_id JOIN event e ON e.id = n.event_id
+    WHERE s.id = ${id}
+  `;
+  return e ? { project: e.projectId } : null;
+};
+
 /** The project that an inspection is of. */
 export const ofInspection = async (sql: Tx, id: string) => {
   const [b] = await sql<

@@ -17,11 +17,13 @@ import { EventNav, eventHref } from "../parts/event-nav";
 import { SafetyBar } from "../parts/event-safety";
 import { Field } from "../parts/field";
 import { ReopenForm } from "../parts/reopen-form";
+import { RunOffForm } from "../parts/run-off-form";
 import { StandingsTable } from "../parts/standings-table";
 import { eventsOf, withAttempts } from "../queries/events";
 import { eventNames } from "../queries/matches";
 import { safetyOf } from "../queries/safety";
 import { fieldRows, fieldRules } from "../view/field";
+import { runOffs } from "../view/run-off";
 import { mayBegin } from "../view/safety";
 
 /** The contest: events with inspection, run order, attempts and standings. */
@@ -106,6 +108,13 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
             {event.orderSeed && `Run order drawn with seed ${event.orderSeed}. `}Lots use seed {d.seed}.
             {event.attempts.length > 0 && " Rules and run order are fixed since the first attempt."}
           </p>
+          {staff &&
+            runOffs(event).map((tie) => (
+              <div key={tie.says} className="mt-2">
+                <p className={tie.broken ? "text-soft" : "text-ochre-deep"}>{tie.says}</p>
+                <RunOffForm id={event.id} version={event.version} tie={tie} />
+              </div>
+            ))}
           {staff && (
             <div className="no-print mt-3 flex flex-wrap items-center gap-3">
               {event.state === "running" && <ConfirmButton id={event.id} version={event.version} without={without} />}

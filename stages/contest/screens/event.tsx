@@ -9,6 +9,7 @@ import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { showRule } from "@/ui/rule-fields-read";
 import { contestActs } from "../acts";
 import { EventForm } from "../parts/event-form";
+import { EventKinds } from "../parts/event-kinds";
 import { eventsOf } from "../queries/events";
 import { safetyOf } from "../queries/safety";
 import { usualCautions } from "../view/safety";
@@ -44,7 +45,7 @@ export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
   return (
     <>
       <PageHead title={e ? e.name : "New event"} note="The rules are fixed once the first attempt is scored.">
-        {!e && <LinkButton href={`/p/${slug}/contest/matches/edit`}>Two at a time instead: matches</LinkButton>}
+        {!e && <EventKinds slug={slug} chosen="event" />}
       </PageHead>
       <EventForm
         projectId={p.id}

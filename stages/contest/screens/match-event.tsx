@@ -2,6 +2,7 @@ import { notFound } from "next/navigation";
 import { projectPage } from "@/platform/pages/page";
 import { PageHead } from "@/ui/page";
 import { contestActs } from "../acts";
+import { EventKinds } from "../parts/event-kinds";
 import { MatchEventForm } from "../parts/match-event-form";
 import { matchEventsOf } from "../queries/matches";
 import { safetyOf } from "../queries/safety";
@@ -20,7 +21,9 @@ export async function MatchEventScreen({ slug, id }: { slug: string; id?: string
       <PageHead
         title={e ? e.name : "New event of matches"}
         note="Two meet at a time, and somebody wins. The rules are fixed once the first match is recorded."
-      />
+      >
+        {!e && <EventKinds slug={slug} chosen="matches/edit" />}
+      </PageHead>
       <MatchEventForm
         projectId={p.id}
         slug={slug}

@@ -1,28 +1,21 @@
 import { combineMethod } from "@/core/vocabulary/contest";
 import { projectPage } from "@/platform/pages/page";
-import { settingsOf } from "@/platform/project/settings";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { contestActs } from "../acts";
 import { EventNav } from "../parts/event-nav";
 import { OverallForm } from "../parts/overall-form";
-import { eventsOf } from "../queries/events";
-import { eventNames, matchEventsOf } from "../queries/matches";
+import { contestOf } from "../queries/contest";
 import { awardsOf, besides, overallView } from "../view/overall";
 
 /** All events as one ranking, what other ways of making it would say, and the awards that the record gives. */
 export async function OverallScreen({ slug }: { slug: string }) {
   const { frame, may } = await projectPage(slug, contestActs.read);
   const p = frame.project;
-  const [events, races, names, { combine }] = await Promise.all([
-    eventsOf(p.id),
-    matchEventsOf(p.id),
-    eventNames(p.id),
-    settingsOf(p.id),
-  ]);
+  const { contest, names, settings } = await contestOf(p.id);
+  const { combine } = settings;
   const staff = may(contestActs.edit) && !p.finishedAt;
-  const contest = { events, races, method: combine, weights: new Map(names.map((e) => [e.id as string, e.weight])) };
   const view = overallView(contest);
   const awards = awardsOf(contest, frame.units.mass);
   return (

@@ -47,7 +47,7 @@ const board = (more: Partial<BoardSetting>): BoardSetting => ({
 });
 const source = (more: Partial<BoardSource> = {}, event = lift(), races: MatchEvent[] = []): BoardSource => ({
   title: "Terrace Pump contest",
-  contest: { events: [event], races, weights: new Map(), method: "points" },
+  contest: { events: [event], races, judged: [], weights: new Map(), method: "points" },
   massUnit: "kg",
   halts: new Map(),
   boards: [],
@@ -141,13 +141,15 @@ test("overall, a pause, and a contest without an event", () => {
     light: true,
     face: { words: "At 14:10" },
   });
-  const none = { contest: { events: [], races: [], weights: new Map(), method: "points" as const } };
+  const none = { contest: { events: [], races: [], judged: [], weights: new Map(), method: "points" as const } };
   expect(boardState(source(none), {}).face).toEqual({ kind: "empty" });
 });
 
 test("a board that is gone shows what runs; an event that was asked for is shown", () => {
   const other = lift({ id: "fill" as never, name: "Exact fill" as never, state: "set up" });
-  const both = source({ contest: { events: [lift(), other], races: [], weights: new Map(), method: "points" } });
+  const both = source({
+    contest: { events: [lift(), other], races: [], judged: [], weights: new Map(), method: "points" },
+  });
   expect([words(boardState(both, { board: "gone" })), words(boardState(both, { event: "fill" }))]).toEqual([
     expect.stringContaining("Timed lift"),
     expect.stringContaining("Exact fill"),

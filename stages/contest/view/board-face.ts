@@ -2,11 +2,14 @@ import { isElimination } from "@/core/contest/matches";
 import { formatNumber } from "@/core/quantity/quantity";
 import { type BoardShows, combineMethod, type EventFormat } from "@/core/vocabulary/contest";
 import type { FieldEvent, PlacedEvent } from "../queries/events";
+import type { JudgedEvent } from "../queries/judged";
 import type { MatchEvent } from "../queries/matches";
 import { onBoard } from "./board";
 import { bracketView, type Drawing } from "./bracket";
+import { judgedFace, toJudge } from "./judged-face";
 import { allPlaced, playedView, progressOf, toPlay } from "./lives";
 import { awardsOf, besides, type Contest, overallView } from "./overall";
+import { placeWords } from "./words";
 
 /** A board as it was set up. */
 export interface BoardSetting {
@@ -23,8 +26,9 @@ export interface BoardSetting {
 /** What all boards of a contest are made from. */
 export interface BoardSource {
   readonly title: string;
-  readonly contest: Omit<Contest, "events" | "races"> & {
+  readonly contest: Omit<Contest, "events" | "races" | "judged"> & {
     readonly events: readonly PlacedEvent[];
+    readonly judged: readonly JudgedEvent[];
     readonly races: readonly MatchEvent[];
   };
   readonly massUnit: string;
@@ -104,10 +108,14 @@ function tieWords(event: PlacedEvent): string {
   return `${first.map((s) => s.name).join(" and ")} tie at ${first[0]!.shown}${reads && `: t${reads}`}.`;
 }
 
-const placeWords = (place: number | null) =>
-  place === null ? "–" : Number.isInteger(place) ? String(place) : `${Math.floor(place)}½`;
+/** The event that a board shows, as what it is. */
+interface Chosen {
+  readonly event?: PlacedEvent;
+  readonly judged?: JudgedEvent;
+  readonly race?: MatchEvent;
+}
 
-type Drawn = Pick<BoardState, "says" | "seed" | "foot" | "face">;
+export type Drawn = Pick<BoardState, "says" | "seed" | "foot" | "face">;
 
 function attemptsFace(event: PlacedEvent): Drawn {
   const d = event.definition;
@@ -177,17 +185,22 @@ function matchFace(event: MatchEvent): Drawn {
 
 const whens = ["Now", "Next", "In the hole"];
 
-function orderFace(event: PlacedEvent | undefined, race: MatchEvent | undefined): Drawn {
-  const who = event
-    ? event.state === "confirmed"
+function orderFace({ event, race, judged }: Chosen): Drawn {
+  const one = event ?? judged ?? race;
+  const who =
+    one?.state === "confirmed"
       ? []
-      : upNext(event)
-    : race
-      ? toPlay(playedView(race)).map((m) => m.teams.join(" against "))
-      : [];
+      : event
+        ? upNext(event)
+        : judged
+          ? toJudge(judged)
+          : race
+            ? toPlay(playedView(race)).map((m) => m.teams.join(" against "))
+            : [];
+  const seed = (event ?? judged)?.orderSeed;
   return {
-    says: [{ text: (event ?? race)?.name ?? "" }, ...(who.length ? [] : [{ text: " · everybody is through" }])],
-    seed: event?.orderSeed ? `run order drawn with seed ${event.orderSeed}` : "",
+    says: [{ text: one?.name ?? "" }, ...(who.length ? [] : [{ text: " · everybody is through" }])],
+    seed: seed ? `run order drawn with seed ${seed}` : "",
     foot: "",
     face: { kind: "order", on: who.slice(0, 6).map((w, i) => ({ when: whens[i] ?? "then", who: w })) },
   };
@@ -255,11 +268,14 @@ function haltWords({ halts, names }: BoardSource, shown: string | undefined): st
  * What a board shows now: the board of this id as it was set up, or, without one, the event that was asked for or that
  * runs.
  */
-export function boardState(source: BoardSource, of: { board?: string; event?: string }): BoardState {
+export function boardState(source: BoardSource, asked: { board?: string; event?: string }): BoardState {
   const { contest, title } = source;
-  const board = source.boards.find((b) => b.id === of.board);
-  const wanted = board ? (board.shows === "running" ? undefined : (board.eventId ?? undefined)) : of.event;
-  const { event, race } = onBoard(contest.events, contest.races, wanted);
+  const board = source.boards.find((b) => b.id === asked.board);
+  const wanted = board ? (board.shows === "running" ? undefined : (board.eventId ?? undefined)) : asked.event;
+  const { events, judged, races } = contest;
+  const id = onBoard([...events, ...judged, ...races], wanted);
+  const of = <E extends { readonly id: string }>(all: readonly E[]) => all.find((e) => e.id === id);
+  const chosen: Chosen = { event: of(events), judged: of(judged), race: of(races) };
   const draw = (): Drawn => {
     switch (board?.shows) {
       case "pause":
@@ -269,12 +285,14 @@ export function boardState(source: BoardSource, of: { board?: string; event?: st
       case "overall":
         return overallFace(contest);
       case "order":
-        return orderFace(event, race);
+        return orderFace(chosen);
       case "event":
       case "running":
       case undefined:
-        return race ? matchFace(race) : event ? attemptsFace(event) : nothing;
+        if (chosen.event) return attemptsFace(chosen.event);
+        if (chosen.judged) return judgedFace(chosen.judged);
+        return chosen.race ? matchFace(chosen.race) : nothing;
     }
   };
-  return { title, light: board?.light ?? false, halt: haltWords(source, (race ?? event)?.id), ...draw() };
+  return { title, light: board?.light ?? false, halt: haltWords(source, id), ...draw() };
 }

@@ -4,21 +4,12 @@ interface Shown {
 }
 
 /**
- * What a board shows: the event that it was asked for; else the one that runs, else the last that was confirmed, else
- * the first; attempts before matches where both run.
+ * Which event a board shows: the one that it was asked for; else the one that runs, else the last that was confirmed,
+ * else the first; of several that run the first in the list.
+ * @param all measured events first, then judged ones, then matches
  */
-export function onBoard<E extends Shown, M extends Shown>(
-  events: readonly E[],
-  matches: readonly M[],
-  wanted?: string,
-): { event?: E; race?: M } {
-  const among = (of: readonly Shown[], state: string) => of.findLast((e) => e.state === state)?.id;
-  const all = [...matches, ...events];
-  const id =
-    all.find((e) => e.id === wanted)?.id ??
-    events.find((e) => e.state === "running")?.id ??
-    matches.find((e) => e.state === "running")?.id ??
-    among(all, "confirmed") ??
-    (events[0] ?? matches[0])?.id;
-  return { event: events.find((e) => e.id === id), race: matches.find((e) => e.id === id) };
-}
+export const onBoard = (all: readonly Shown[], wanted?: string): string | undefined =>
+  all.find((e) => e.id === wanted)?.id ??
+  all.find((e) => e.state === "running")?.id ??
+  all.findLast((e) => e.state === "confirmed")?.id ??
+  all[0]?.id;

@@ -28,6 +28,7 @@ const race = (...standings: object[]) =>
 const contest = (more: Partial<Contest> = {}): Contest => ({
   events: [lift],
   races: [race(place("Alder", 1), place("Gully", 2, 2), place("Weir", 2, 2))],
+  judged: [],
   weights: new Map([
     ["lift", "1"],
     ["race", "1"],

@@ -3,26 +3,30 @@ import { applyRule } from "@/core/points/rule";
 import { formatNumber, formatSi } from "@/core/quantity/quantity";
 import { unitAfter } from "@/core/run/reading";
 import { type CombineMethod, combineMethod } from "@/core/vocabulary/contest";
+import type { Better } from "@/core/vocabulary/runs";
 import type { PlacedEvent } from "../queries/events";
+import type { JudgedEvent } from "../queries/judged";
 import type { MatchEvent } from "../queries/matches";
 import { allPlaced } from "./lives";
 
 type Measured = Pick<PlacedEvent, "id" | "name" | "state" | "definition" | "standings" | "entries">;
+type Judged = Pick<JudgedEvent, "id" | "name" | "state" | "standings" | "entries">;
 type Race = Pick<MatchEvent, "id" | "name" | "state" | "rules" | "standings" | "entries">;
 
 /** What the overall ranking is made of. */
 export interface Contest {
   readonly events: readonly Measured[];
   readonly races: readonly Race[];
+  readonly judged: readonly Judged[];
   readonly weights: ReadonlyMap<string, string>;
   readonly method: CombineMethod;
 }
 
-const measuredEvent = (e: Measured, weight: string): CountedEvent => ({
+const valuedEvent = (e: Measured | Judged, better: Better, weight: string): CountedEvent => ({
   id: e.id,
   name: e.name,
   weight,
-  better: e.definition.better,
+  better,
   by: new Map(
     e.standings.map((s): [string, Reached] => [
       s.name,
@@ -55,15 +59,17 @@ const raceEvent = (e: Race, weight: string): CountedEvent => ({
 });
 
 /** The overall ranking with what each event adds, what other methods would say, and what is still open. */
-export function overallView({ events, races, weights, method }: Contest) {
+export function overallView({ events, races, judged, weights, method }: Contest) {
   const weightOf = (id: string) => weights.get(id) ?? "1";
   const counted = [
-    ...events.map((e) => measuredEvent(e, weightOf(e.id))),
+    ...events.map((e) => valuedEvent(e, e.definition.better, weightOf(e.id))),
+    ...judged.map((e) => valuedEvent(e, "more", weightOf(e.id))),
     ...races.map((e) => raceEvent(e, weightOf(e.id))),
   ].filter((e) => Number(e.weight) > 0);
-  const teams = [...new Set([...events, ...races].flatMap((e) => e.entries.map((n) => n.team as string)))].sort();
+  const all = [...events, ...judged, ...races];
+  const teams = [...new Set(all.flatMap((e) => e.entries.map((n) => n.team as string)))].sort();
   const rows = counted.length ? overall(method, counted, teams) : [];
-  const states = new Map([...events, ...races].map((e) => [e.id as string, e.state]));
+  const states = new Map(all.map((e) => [e.id as string, e.state]));
   const open = counted.filter((e) => states.get(e.id) !== "confirmed").map((e) => e.name);
   // Before anybody has a place anywhere, nobody is first.
   const begun = counted.some((e) => [...e.by.values()].some((r) => r.place !== null));
@@ -93,7 +99,7 @@ const shownDigits = (method: CombineMethod) => (method === "points" || method ==
 
 /** An award: what for, who has it, and by what. */
 export interface Award {
-  readonly kind: "champion" | "best" | "race" | "lightest";
+  readonly kind: "champion" | "best" | "judged" | "race" | "lightest";
   readonly title: string;
   readonly teams: readonly string[];
   readonly says: string;
@@ -123,6 +129,13 @@ export function awardsOf(contest: Contest, massUnit: string): Award[] {
         ? [{ kind: "best", title: `Best in ${e.name}`, teams: best, says: unitAfter(value, e.definition.unit) }]
         : [];
     }),
+    ...contest.judged.flatMap((e): Award[] => {
+      const best = top(e.standings);
+      const mark = e.standings.find((s) => s.name === best[0])?.shown ?? "";
+      return best.length
+        ? [{ kind: "judged", title: `Best judged in ${e.name}`, teams: best, says: `${mark} of 100` }]
+        : [];
+    }),
     ...contest.races.flatMap((e): Award[] => {
       const won = top(e.standings);
       return won.length && allPlaced(e.standings)
@@ -147,7 +160,7 @@ export const besides = (awards: readonly Award[]): string[] => {
   const champion = awards.find((a) => a.kind === "champion");
   if (!champion) return [];
   return awards
-    .filter((a) => a.kind === "best" && !a.teams.some((t) => champion.teams.includes(t)))
+    .filter((a) => (a.kind === "best" || a.kind === "judged") && !a.teams.some((t) => champion.teams.includes(t)))
     .map((a) => {
       const what = `${a.title[0]!.toLowerCase()}${a.title.slice(1)} (${a.says})`;
       return `${a.teams.join(" and ")}: not the champion, and yet the ${what}.`;

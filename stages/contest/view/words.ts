@@ -22,3 +22,7 @@ export const matchWords = (
   name: (id: string) => string,
 ): string =>
   `${[match.a, match.b].map((id) => (id ? name(id) : "nobody")).join(" against ")}, ${slotWords(match.slot)}`;
+
+/** A place as it is written: a shared one between two stands as a half. */
+export const placeWords = (place: number | null) =>
+  place === null ? "–" : Number.isInteger(place) ? String(place) : `${Math.floor(place)}½`;
