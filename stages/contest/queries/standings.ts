@@ -117,6 +117,8 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
 
 /** Computes the standings anew where a fact of them changed. */
 export async function freshenStandings(projectId: string): Promise<void> {
+  // Mostly nothing has changed: that is one question, and no transaction.
+  if (!(await db()`SELECT FROM kept_event WHERE project_id = ${projectId} AND stale LIMIT 1`).length) return;
   await inTransaction(async (sql) => {
     // Readers who find the same event marked wait for the first one; then nothing is left to do.
     await sql`SELECT pg_advisory_xact_lock(hashtextextended(${`standings ${projectId}`}, 0))`;
