@@ -17,6 +17,7 @@ import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
 import { reviewsOf } from "@/stages/reviews/queries";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
+import { chooseAwards, crowdVotes } from "./crowd";
 import { measure, requirement, roster, scheme } from "./helpers";
 import { inspectAll } from "./inspections";
 import { playJudging } from "./judging";
@@ -268,6 +269,8 @@ async function endLast(
   const flow = new Map(teams.map((t) => [t.id as string, t.flow]));
   await playJudging(owner, projectId, addDays(start, 67), rnd, (id) => flow.get(id)!);
   await playTankRace(owner, projectId, addDays(start, 67), rnd, (id) => flow.get(id)!);
+  await crowdVotes(owner, projectId, addDays(start, 67), rnd);
+  await chooseAwards(owner, projectId);
   await run(saveScheme, owner, {
     projectId,
     baseNumber: 0,

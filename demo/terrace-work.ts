@@ -22,6 +22,7 @@ import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { planReviews } from "@/stages/reviews/commands/planning";
 import { reviewsOf, rubricsOf } from "@/stages/reviews/queries";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
+import { chooseAwards } from "./crowd";
 import { setUpExactFill } from "./exact-fill";
 import * as record from "./failures";
 import * as generations from "./generations";
@@ -421,6 +422,7 @@ export async function gatesOfTerrace(
       await setUpTankRace(owner, projectId, "4418");
       await setUpJudging(owner, projectId, "4420");
       await planTheDay(owner, projectId);
+      await chooseAwards(owner, projectId);
       await run(saveScheme, owner, {
         projectId,
         baseNumber: 0,

@@ -72,7 +72,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/student/[person]", record, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];
-  expect([...new Set([...table.map(([h]) => h), "api/day", "api/outcome"])].sort()).toEqual(found);
+  expect([...new Set([...table.map(([h]) => h), "api/day", "api/outcome", "api/vote"])].sort()).toEqual(found);
   // What became of a request is asked by POST, by whoever is signed in.
   const request = "0190a0b0-0000-7000-8000-000000000abc";
   const outcome = (role: Role, more = "") => contexts[role].post(`${demoUrl}/api/outcome?request=${request}${more}`);
@@ -90,6 +90,12 @@ test("every route handler against every role", async ({ page, browser }) => {
     (await day("scorer", { what: "toString" })).status(),
   ]).toEqual([400, 400]);
   expect((await day("scorer", attempt, { "sec-fetch-site": "cross-site" })).status()).toBe(403);
+  // Anybody votes who has the address of an open vote; a stranger's site does not, and nobody in a closed one.
+  const vote = (data: object, headers = {}) =>
+    contexts.nobody.post(`${demoUrl}/api/vote`, { data, headers }).then((r) => r.status());
+  const ballot = { code: "NOSUCH", team: entryId };
+  expect([await vote(ballot), await vote({ code: 7 }), await vote({})]).toEqual([409, 400, 400]);
+  expect(await vote(ballot, { "sec-fetch-site": "cross-site" })).toBe(403);
   for (const [, url, may] of table)
     for (const role of Object.keys(contexts) as Role[]) {
       // A stream never ends: its head is asked for by a page of the role.

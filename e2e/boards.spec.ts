@@ -4,7 +4,7 @@ import { demoUrl, enter, findings, guestLink, stranger } from "./tools";
 
 const slug = "terrace-pump";
 
-test("a screen shows what the presenter presses: a pause, who is on, overall, the awards; light or dark", async ({
+test("a screen shows what the presenter presses: a pause, who is on, overall, the crowd's vote; light or dark", async ({
   page,
   browser,
 }) => {
@@ -34,6 +34,28 @@ test("a screen shows what the presenter presses: a pause, who is on, overall, th
   await expect(screen.getByRole("img", { name: "Bracket of Tank race" })).toBeVisible();
   expect(await findings(screen)).toEqual([]);
   expect(await findings(page)).toEqual([]);
+
+  // The crowd votes on its phones: the address stands on the board, for whom they voted nowhere before it is closed.
+  await page.getByRole("button", { name: "Open the vote" }).click();
+  await shows.getByRole("button", { name: "The crowd's vote" }).click();
+  await expect(screen.getByText("0 votes so far")).toBeVisible();
+  const address = new URL(`http://${await screen.getByText("/vote/").innerText()}`).pathname;
+  const phone = await stranger(browser);
+  await phone.setViewportSize({ width: 360, height: 740 });
+  await phone.goto(`${demoUrl}${address.toLowerCase()}`);
+  await phone.getByRole("radio", { name: "Gully" }).click();
+  await phone.getByRole("button", { name: "Vote" }).press("Enter");
+  await expect(phone.getByText("Your vote for Gully is counted.")).toBeVisible();
+  await expect(screen.getByText("1 vote so far")).toBeVisible();
+  await expect(screen.getByText("Gully")).toHaveCount(0);
+  await phone.reload();
+  await expect(phone.getByRole("radio", { name: "Gully" })).toBeChecked();
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+  for (const p of [phone, screen, page]) expect(await findings(p)).toEqual([]);
+  await page.getByRole("button", { name: "Close the vote" }).click();
+  await expect(screen.getByText("The vote is closed. 1 vote.")).toBeVisible();
+  await phone.getByRole("button", { name: "Vote" }).click();
+  await expect(phone.getByText(/The vote is closed/)).toBeVisible();
 
   // The screen comes back by itself when the network does, with what changed meanwhile.
   await screen.context().setOffline(true);

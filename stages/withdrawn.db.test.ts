@@ -71,6 +71,7 @@ beforeAll(async () => {
     withdrawEntry: w.entry,
     withdrawMatch: w.match,
     withdrawBoard: w.board,
+    withdrawBallot: w.ballot,
     withdrawInspection: await first(db()`SELECT id FROM inspection`),
     withdrawAllowedPart: (await ok(saveAllowedPart, boss, { projectId, name: "Elbow", most: 8 })).id,
     withdrawSource: w.source,

@@ -130,6 +130,19 @@ export const combineMethod = vocabulary({
 });
 export type CombineMethod = Term<typeof combineMethod>;
 
+/** What an award is for. */
+export const awardKind = vocabulary({
+  champion: "champion: first overall, once every event that counts is confirmed",
+  best: "best of each measured event: also who is not the champion and yet the fastest",
+  judged: "best judged: first of each judged event",
+  race: "winner of each event of matches",
+  lightest: "lightest that finished every measured event",
+  improved: "most improved: the contest's value over that of the first build tested the same way",
+  records: "best record keeping: days with a notebook entry, a member",
+  favourite: "favourite of the crowd: a vote on phones, one a device; not a measurement",
+});
+export type AwardKind = Term<typeof awardKind>;
+
 /** What a board shows. */
 export const boardShows = vocabulary(
   {
@@ -137,6 +150,7 @@ export const boardShows = vocabulary(
     event: "an event: its standings or its bracket",
     order: "the order: who is on, who is next, who comes after",
     overall: "the overall ranking",
+    vote: "the crowd's vote: where, and how many have voted",
     awards: "the awards, one by one",
     pause: "a pause",
   },

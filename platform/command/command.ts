@@ -118,6 +118,10 @@ async function refuseFinished(sql: Tx, project: string): Promise<void> {
     );
 }
 
+/** Tells who watches a project that something changed there of which no command is the record. */
+export const tellProject = (sql: Tx, project: string, about: string) =>
+  sendNotice(sql, { project, about, request: null });
+
 /** Tells everybody who watches, once the transaction stands. */
 const sendNotice = (sql: Tx, notice: Omit<Notice, "number">) => sql`
   WITH counted AS (

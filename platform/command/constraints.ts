@@ -19,6 +19,8 @@ export const broken: Readonly<Record<string, string>> = {
   inspection_number: "Somebody else inspected this build at the same moment. Look at it, then inspect again.",
   board_name: "Another board has this name.",
   allowed_part_name: "This part stands in the list already.",
+  ballot_once: "The crowd votes already. Close that vote first, or take it out.",
+  ballot_code: "Please open the vote again.",
   judge_sheet_once: atOnce,
   match_result_number: "Another scorer recorded a match at the same moment. Send yours again.",
   membership_project_id_person_id_idx: "This student is in a team of the project already. Reload to see which.",

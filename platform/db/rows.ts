@@ -43,6 +43,15 @@ export interface Audit {
   reason: string | null;
 }
 
+export interface Ballot {
+  id: Id<"ballot">;
+  projectId: Id<"project">;
+  code: string | null;
+  openedAt: string;
+  closedAt: string | null;
+  version: number;
+}
+
 export interface Baseline {
   id: Id<"baseline">;
   projectId: Id<"project">;
@@ -1068,6 +1077,13 @@ export interface Verdict {
   value: In<"verdict">;
   requirementNumber: number;
   buildRevision: number;
+}
+
+export interface Vote {
+  ballotId: Id<"ballot">;
+  device: string;
+  teamId: Id<"team">;
+  castAt: string;
 }
 
 export interface Wish {

@@ -1,7 +1,7 @@
 import { type ProjectUnits, unitsOf } from "@/core/quantity/systems";
 import type { DonatedMethod } from "@/core/vocabulary/builds";
 import type { ConceptMethod } from "@/core/vocabulary/concepts";
-import type { CombineMethod } from "@/core/vocabulary/contest";
+import type { AwardKind, CombineMethod } from "@/core/vocabulary/contest";
 import type { DateStyle, GateStrictness, UnitSystem } from "@/core/vocabulary/project";
 import type { ShareMethod, TeamMethod } from "@/core/vocabulary/teams";
 import "server-only";
@@ -24,6 +24,8 @@ export interface Settings {
   readonly individualMin: number;
   /** How the contest's events become one ranking. */
   readonly combine: CombineMethod;
+  /** Which awards the contest gives. */
+  readonly awards: readonly AwardKind[];
 }
 
 const defaults: Settings = {
@@ -39,6 +41,7 @@ const defaults: Settings = {
   donated: "fair",
   individualMin: 0,
   combine: "points",
+  awards: ["champion", "best", "judged", "race", "lightest"],
 };
 
 const asked = cache(async (projectId: string, sql: Tx): Promise<Settings> => {

@@ -4,7 +4,7 @@ import { cache } from "react";
 import type { Actor } from "@/core/access/can";
 import { actorOf, guestActor } from "./actors";
 import { guestCookie } from "./guests";
-import { digest } from "./secrets";
+import { digest, newSecret } from "./secrets";
 import { closeSession, openSession, personOfSession } from "./sessions";
 
 const personCookie = "ironstone_session";
@@ -56,6 +56,22 @@ export const guestCookieHere = async (): Promise<string> => (await cookies()).ge
 
 export async function rememberGuest(secret: string): Promise<void> {
   (await cookies()).set(guestCookieName, await guestCookie(secret), await options(30 * 86_400));
+}
+
+const deviceCookie = "ironstone_device";
+
+/** What this browser is told by from others, where it has voted before; empty otherwise. */
+export async function deviceHere(): Promise<string> {
+  const secret = (await cookies()).get(deviceCookie)?.value;
+  return secret ? digest(secret) : "";
+}
+
+/** What this browser is told by from others, from now on: the digest of a random number that says nothing else. */
+export async function thisDevice(): Promise<string> {
+  const jar = await cookies();
+  const secret = jar.get(deviceCookie)?.value ?? newSecret();
+  jar.set(deviceCookie, secret, await options(30 * 86_400));
+  return digest(secret);
 }
 
 /**

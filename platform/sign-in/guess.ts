@@ -12,6 +12,8 @@ export interface Door {
 export const account = (name: string): Door => ({ key: `account:${name}`, free: 5, most: 300 });
 /** One address: a whole class may stand behind it. */
 export const address = (from: string): Door => ({ key: `address:${from}`, free: 200, most: 10 });
+/** One address from which a crowd votes: a hall may stand behind it. */
+export const crowd = (from: string): Door => ({ key: `crowd:${from}`, free: 2000, most: 5 });
 /** One guest link. */
 export const pin = (link: string): Door => ({ key: `pin:${link}`, free: 5, most: 300 });
 

@@ -8,12 +8,14 @@ import { releaseBuild, saveAllowedPart } from "./commands/inspections";
 import { asideSheet, saveJudgedEvent } from "./commands/judged";
 import { recordMatch } from "./commands/match-results";
 import { drawRound, saveMatchEvent, seedByEvent, seedByHand } from "./commands/matches";
-import { saveOverall } from "./commands/overall";
+import { saveAwards, saveOverall } from "./commands/overall";
 import { saveProgramme } from "./commands/programme";
 import { recordRunOff } from "./commands/run-off";
 import { checkEvent, haltEvent, liftHalt } from "./commands/safety";
+import { closeVote, openVote } from "./commands/vote";
 import {
   withdrawAllowedPart,
+  withdrawBallot,
   withdrawBoard,
   withdrawEntry,
   withdrawEvent,
@@ -56,6 +58,14 @@ export const saveJudgedEventAction = action(saveJudgedEvent);
 export const asideSheetAction = action(asideSheet);
 
 export const recordRunOffAction = action(recordRunOff);
+
+export const saveAwardsAction = action(saveAwards);
+
+export const openVoteAction = action(openVote);
+
+export const closeVoteAction = action(closeVote);
+
+export const withdrawBallotAction = action(withdrawBallot);
 
 export const seedByEventAction = action(seedByEvent);
 

@@ -4,6 +4,7 @@ import { clockIn } from "@/core/contest/programme";
 import { noZero } from "@/core/run/protocol";
 import { linesOf } from "@/core/text/lines";
 import {
+  awardKind,
   boardShows,
   careMethod,
   combineMethod,
@@ -224,6 +225,17 @@ export const overallRule = yup.object({
     .default([]),
   reason: c.optionalText(300),
 });
+
+export const ofProject = yup.object({ projectId: c.id() });
+
+/** Which awards the contest gives. */
+export const awards = yup.object({
+  projectId: c.id(),
+  given: yup.array(c.oneOf(awardKind).required()).max(awardKind.values.length).default([]),
+});
+
+/** A vote as a spectator's phone sends it. */
+export const voteSent = yup.object({ code: yup.string().max(12).required(), team: c.id() });
 
 export const eventId = yup.object({ id: c.id() });
 

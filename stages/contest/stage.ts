@@ -15,6 +15,7 @@ import * as overall from "./commands/overall";
 import * as programme from "./commands/programme";
 import * as runOff from "./commands/run-off";
 import * as safety from "./commands/safety";
+import * as vote from "./commands/vote";
 import { standingsTable } from "./standings-csv";
 import * as withdrawals from "./withdrawals";
 
@@ -53,6 +54,7 @@ export const contest: Stage = {
     programme,
     runOff,
     safety,
+    vote,
     withdrawals,
   ],
   stratum,

@@ -24,6 +24,9 @@ export const contestTables: readonly Table[] = [
   ofParent("penalty", "run_id", "run"),
   ofParent("event_check", "event_id", "event"),
   ofParent("event_halt", "event_id", "event"),
+  // The address of a vote is this school's; the copy of a project has none until its vote is opened.
+  ofProject("ballot", { omit: ["code"] }),
+  ofParent("vote", "ballot_id", "ballot"),
   ofProject("allowed_part"),
   ofProject("board"),
   ofParent("inspection", "build_id", "build", { check: { checks: fits(yup.array(inspectionCheck.required())) } }),

@@ -93,6 +93,15 @@ export const withdrawAllowedPart = withdrawal({
   label: "x.name",
 });
 
+/** The crowd's vote goes with every vote that was cast in it. */
+export const withdrawBallot = withdrawal({
+  name: "withdrawBallot",
+  kind: "vote",
+  table: "ballot",
+  act: contestActs.edit,
+  label: "'The vote for the favourite of the crowd'",
+});
+
 /** A board is not used any more; a screen that shows it falls back to what runs. */
 export const withdrawBoard = withdrawal({
   name: "withdrawBoard",

@@ -21,6 +21,8 @@ import { saveEvent } from "@/stages/contest/commands/events";
 import { markSheet, saveJudgedEvent } from "@/stages/contest/commands/judged";
 import { recordMatch } from "@/stages/contest/commands/match-results";
 import { saveMatchEvent, seedByHand } from "@/stages/contest/commands/matches";
+import { openVote } from "@/stages/contest/commands/vote";
+import { ballotOf } from "@/stages/contest/queries/awards";
 import { eventsOf } from "@/stages/contest/queries/events";
 import { judgedEventsOf } from "@/stages/contest/queries/judged";
 import { matchEventsOf } from "@/stages/contest/queries/matches";
@@ -77,7 +79,7 @@ async function aRace(boss: Actor, projectId: string) {
   return { race, racers, match, board };
 }
 
-/** A judged event with one sheet, of its maker. */
+/** A judged event with one sheet, of its maker, and an open vote of the crowd. */
 async function aJudging(boss: Actor, projectId: string) {
   const { id: judged } = await ok(saveJudgedEvent, boss, {
     projectId,
@@ -92,7 +94,9 @@ async function aJudging(boss: Actor, projectId: string) {
   const shown = event!.entries.map((n) => n.id as string);
   const sheet = randomUUID();
   await ok(markSheet, boss, { id: sheet, entryId: shown[0]!, after: 0, marks: { use: "3" } });
-  return { judged, shown, sheet };
+  const { code } = await ok(openVote, boss, { projectId });
+  const { id: ballot } = (await ballotOf(projectId))!;
+  return { judged, shown, sheet, code, ballot };
 }
 
 /** A project with two teams and one of every kind of record. */

@@ -5,6 +5,21 @@ import { settingsOf } from "@/platform/project/settings";
 import { contestActs } from "../acts";
 import * as s from "../schema";
 
+/** Which awards the contest gives; the record says who has them. */
+export const saveAwards = command({
+  name: "saveAwards",
+  act: contestActs.edit,
+  schema: s.awards,
+  subject: (_, i) => ({ project: i.projectId }),
+  async run({ sql, audit }, input) {
+    const { projectId } = input;
+    const { awards } = await settingsOf(projectId, sql);
+    const given = [...new Set(input.given)];
+    await sql`UPDATE project SET settings = settings || ${sql.json({ awards: given })} WHERE id = ${projectId}`;
+    audit({ type: "awards", id: projectId, label: "awards", before: awards, after: given });
+  },
+});
+
 /**
  * How the events become one ranking, and how much each counts. It is declared beforehand: once an event has begun a
  * change takes its reason, which stays on record.

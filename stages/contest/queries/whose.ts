@@ -22,6 +22,9 @@ export const ofMatch = async (sql: Tx, id: string) => {
   return e ? { project: e.projectId } : null;
 };
 
+/** The project that a vote of the crowd is of. */
+export const ofBallot = (sql: Tx, id: string) => projectOf(sql, "ballot", id);
+
 /** The project that a judge's sheet is of. */
 export const ofSheet = async (sql: Tx, id: string) => {
   const [e] = await sql<{ projectId: row.Event["projectId"] }[]>`

@@ -1,9 +1,12 @@
 import { notFound } from "next/navigation";
 import { projectPage } from "@/platform/pages/page";
+import { cx } from "@/ui/classes";
 import { Empty, PageHead } from "@/ui/page";
 import { contestActs } from "../acts";
 import { NewBoard, Presenter } from "../parts/board/presenter";
+import { CrowdVote } from "../parts/crowd-vote";
 import { EventNav } from "../parts/event-nav";
+import { ballotOf } from "../queries/awards";
 import { boardSource } from "../queries/boards";
 import { awardCount } from "../view/board-face";
 
@@ -14,6 +17,7 @@ export async function BoardsScreen({ slug }: { slug: string }) {
   const source = await boardSource(p.id);
   if (!source) notFound();
   const { boards, names } = source;
+  const ballot = await ballotOf(p.id);
   return (
     <>
       <PageHead
@@ -30,7 +34,8 @@ export async function BoardsScreen({ slug }: { slug: string }) {
           A board without a name shows what runs. Give a screen a name, Hall or Gym, to choose from here what it shows.
         </Empty>
       )}
-      <div className="grid items-start gap-4 xl:grid-cols-2">
+      <div className={cx("grid items-start gap-4 xl:grid-cols-2", boards.length === 0 && "mt-4")}>
+        {names.length > 0 && <CrowdVote projectId={p.id} ballot={ballot} />}
         {boards.map((b) => (
           <Presenter
             key={b.id}

@@ -1,23 +1,26 @@
 import { combineMethod } from "@/core/vocabulary/contest";
 import { projectPage } from "@/platform/pages/page";
+import { Fold } from "@/ui/fold";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { contestActs } from "../acts";
+import { AwardsForm } from "../parts/awards-form";
 import { EventNav } from "../parts/event-nav";
 import { OverallForm } from "../parts/overall-form";
 import { contestOf } from "../queries/contest";
-import { awardsOf, besides, overallView } from "../view/overall";
+import { awardsOf, besides } from "../view/awards";
+import { overallView } from "../view/overall";
 
 /** All events as one ranking, what other ways of making it would say, and the awards that the record gives. */
 export async function OverallScreen({ slug }: { slug: string }) {
   const { frame, may } = await projectPage(slug, contestActs.read);
   const p = frame.project;
-  const { contest, names, settings } = await contestOf(p.id);
+  const { names, settings, ...awarded } = await contestOf(p.id);
   const { combine } = settings;
   const staff = may(contestActs.edit) && !p.finishedAt;
-  const view = overallView(contest);
-  const awards = awardsOf(contest, frame.units.mass);
+  const view = overallView(awarded.contest);
+  const awards = awardsOf(awarded);
   return (
     <>
       <PageHead
@@ -98,6 +101,26 @@ export async function OverallScreen({ slug }: { slug: string }) {
                     <dt className="text-sm text-soft">{a.title}</dt>
                     <dd>
                       <strong>{a.teams.join(" and ")}</strong> <span className="text-soft">{a.says}</span>
+                      {a.rows && (
+                        <Fold
+                          label={
+                            <>
+                              the whole ranking <span className="sr-only">of {a.title}</span>
+                            </>
+                          }
+                          labelClass="text-sm text-soft"
+                        >
+                          <ol className="mt-1 ml-4 grid gap-0.5 text-sm">
+                            {a.rows.map((r) => (
+                              <li key={r.name} className="grid grid-cols-[2em_1fr_auto] gap-2">
+                                <span className="text-right">{r.place ?? "–"}</span>
+                                <span>{r.name}</span>
+                                <Figure working={r.working}>{r.shown}</Figure>
+                              </li>
+                            ))}
+                          </ol>
+                        </Fold>
+                      )}
                     </dd>
                   </div>
                 ))}
@@ -108,6 +131,11 @@ export async function OverallScreen({ slug }: { slug: string }) {
                 {says}
               </p>
             ))}
+            {staff && (
+              <div className="mt-3">
+                <AwardsForm projectId={p.id} given={awarded.given} />
+              </div>
+            )}
           </Sheet>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { awardKind } from "@/core/vocabulary/contest";
 import type { ContestEvent } from "../queries/events";
 import type { MatchEvent } from "../queries/matches";
 import { type BoardFace, type BoardSetting, type BoardSource, boardState, upNext } from "./board-face";
@@ -49,6 +50,8 @@ const source = (more: Partial<BoardSource> = {}, event = lift(), races: MatchEve
   title: "Terrace Pump contest",
   contest: { events: [event], races, judged: [], weights: new Map(), method: "points" },
   massUnit: "kg",
+  given: awardKind.values,
+  facts: { firsts: [], notebooks: [], ballot: null },
   halts: new Map(),
   boards: [],
   names: [],
@@ -154,4 +157,19 @@ test("a board that is gone shows what runs; an event that was asked for is shown
     expect.stringContaining("Timed lift"),
     expect.stringContaining("Exact fill"),
   ]);
+});
+
+test("the crowd's vote: where it is and how many have voted, and for whom nowhere", () => {
+  const facts = (open: boolean) => ({
+    firsts: [],
+    notebooks: [],
+    ballot: { code: "ABC234", open, votes: [{ name: "Weir", votes: 7 }] },
+  });
+  const s = on({ shows: "vote" }, { facts: facts(true) });
+  expect(s.face).toEqual({ kind: "vote", code: "ABC234", votes: 7 });
+  expect(JSON.stringify(s)).not.toContain("Weir");
+  expect(on({ shows: "vote" }, { facts: facts(false) }).face).toEqual({
+    kind: "pause",
+    words: "The vote is closed. 7 votes.",
+  });
 });

@@ -4,11 +4,12 @@ import { type BoardShows, combineMethod, type EventFormat } from "@/core/vocabul
 import type { FieldEvent, PlacedEvent } from "../queries/events";
 import type { JudgedEvent } from "../queries/judged";
 import type { MatchEvent } from "../queries/matches";
+import { type Awarded, awardsOf, besides } from "./awards";
 import { onBoard } from "./board";
 import { bracketView, type Drawing } from "./bracket";
 import { judgedFace, toJudge } from "./judged-face";
 import { allPlaced, playedView, progressOf, toPlay } from "./lives";
-import { awardsOf, besides, type Contest, overallView } from "./overall";
+import { type Contest, overallView } from "./overall";
 import { placeWords } from "./words";
 
 /** A board as it was set up. */
@@ -24,14 +25,13 @@ export interface BoardSetting {
 }
 
 /** What all boards of a contest are made from. */
-export interface BoardSource {
+export interface BoardSource extends Omit<Awarded, "contest"> {
   readonly title: string;
   readonly contest: Omit<Contest, "events" | "races" | "judged"> & {
     readonly events: readonly PlacedEvent[];
     readonly judged: readonly JudgedEvent[];
     readonly races: readonly MatchEvent[];
   };
-  readonly massUnit: string;
   /** Why an event is halted, by event. */
   readonly halts: ReadonlyMap<string, string>;
   readonly boards: readonly BoardSetting[];
@@ -76,6 +76,7 @@ export type BoardFace =
       readonly awards: readonly { readonly title: string; readonly teams: string; readonly says: string }[];
       readonly besides: readonly string[];
     }
+  | { readonly kind: "vote"; readonly code: string; readonly votes: number }
   | { readonly kind: "pause"; readonly words: string }
   | { readonly kind: "empty" };
 
@@ -229,7 +230,7 @@ function overallFace(contest: BoardSource["contest"]): Drawn {
 
 /** The awards that a board has revealed, the last of the list first; what is left is counted and not named. */
 function awardsFace(source: BoardSource, revealed: number): Drawn {
-  const all = awardsOf(source.contest, source.massUnit).toReversed();
+  const all = awardsOf(source).toReversed();
   const shown = all.slice(0, revealed);
   return {
     says: [{ text: "Awards" }],
@@ -244,9 +245,22 @@ function awardsFace(source: BoardSource, revealed: number): Drawn {
   };
 }
 
+/** Where the crowd votes, and how many have; for whom is not shown before the vote is closed and revealed. */
+function voteFace({ ballot }: BoardSource["facts"]): Drawn {
+  const votes = ballot?.votes.reduce((n, v) => n + v.votes, 0) ?? 0;
+  return {
+    says: [{ text: "Favourite of the crowd" }],
+    seed: "",
+    foot: "A vote on phones, one a device; it counts for nothing but this award.",
+    face:
+      ballot?.open && ballot.code
+        ? { kind: "vote", code: ballot.code, votes }
+        : { kind: "pause", words: `The vote is closed. ${votes} ${votes === 1 ? "vote" : "votes"}.` },
+  };
+}
+
 /** How many awards a board can reveal. */
-export const awardCount = (source: Pick<BoardSource, "contest" | "massUnit">): number =>
-  awardsOf(source.contest, source.massUnit).length;
+export const awardCount = (source: Awarded): number => awardsOf(source).length;
 
 const nothing: Drawn = {
   says: [{ text: "The contest has no event yet." }],
@@ -284,6 +298,8 @@ export function boardState(source: BoardSource, asked: { board?: string; event?:
         return awardsFace(source, board.revealed);
       case "overall":
         return overallFace(contest);
+      case "vote":
+        return voteFace(source.facts);
       case "order":
         return orderFace(chosen);
       case "event":

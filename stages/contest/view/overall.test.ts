@@ -1,6 +1,8 @@
+import { awardKind } from "@/core/vocabulary/contest";
 import type { ContestEvent } from "../queries/events";
 import type { MatchEvent } from "../queries/matches";
-import { awardsOf, besides, type Contest, overallView } from "./overall";
+import { type Awarded, awardsOf as awardsBy, besides } from "./awards";
+import { type Contest, overallView } from "./overall";
 
 const entry = (team: string, mass: string | null) => ({ id: team, team, mass });
 const lift = {
@@ -36,6 +38,15 @@ const contest = (more: Partial<Contest> = {}): Contest => ({
   method: "points",
   ...more,
 });
+
+const awardsOf = (of: Contest, massUnit: string, more: Partial<Awarded> = {}) =>
+  awardsBy({
+    contest: of,
+    massUnit,
+    given: awardKind.values,
+    facts: { firsts: [], notebooks: [], ballot: null },
+    ...more,
+  });
 
 test("points of both kinds of event add up, shared places share theirs, and a weight of 0 leaves an event out", () => {
   const view = overallView(contest());

@@ -1,15 +1,13 @@
 import { type CountedEvent, type Overall, overall, type Reached, whatIf } from "@/core/contest/overall";
 import { applyRule } from "@/core/points/rule";
-import { formatNumber, formatSi } from "@/core/quantity/quantity";
-import { unitAfter } from "@/core/run/reading";
+import { formatNumber } from "@/core/quantity/quantity";
 import { type CombineMethod, combineMethod } from "@/core/vocabulary/contest";
 import type { Better } from "@/core/vocabulary/runs";
 import type { PlacedEvent } from "../queries/events";
 import type { JudgedEvent } from "../queries/judged";
 import type { MatchEvent } from "../queries/matches";
-import { allPlaced } from "./lives";
 
-type Measured = Pick<PlacedEvent, "id" | "name" | "state" | "definition" | "standings" | "entries">;
+export type Measured = Pick<PlacedEvent, "id" | "name" | "state" | "definition" | "standings" | "entries">;
 type Judged = Pick<JudgedEvent, "id" | "name" | "state" | "standings" | "entries">;
 type Race = Pick<MatchEvent, "id" | "name" | "state" | "rules" | "standings" | "entries">;
 
@@ -96,73 +94,3 @@ export function overallView({ events, races, judged, weights, method }: Contest)
 
 const winners = (rows: readonly Overall[]) => rows.filter((o) => o.place === 1).map((o) => o.entry);
 const shownDigits = (method: CombineMethod) => (method === "points" || method === "places" ? 2 : 3);
-
-/** An award: what for, who has it, and by what. */
-export interface Award {
-  readonly kind: "champion" | "best" | "judged" | "race" | "lightest";
-  readonly title: string;
-  readonly teams: readonly string[];
-  readonly says: string;
-}
-
-/**
- * The awards that the record gives: the champion, the best of each event, the lightest that finished all measured
- * events. What is still open gives none.
- */
-export function awardsOf(contest: Contest, massUnit: string): Award[] {
-  const { first, open, rows } = overallView(contest);
-  const top = (standings: readonly { name: string; place: number | null }[]) =>
-    standings.filter((s) => s.place !== null && s.place < 2).map((s) => s.name);
-  const settled = rows.length > 0 && open.length === 0;
-  const finished = contest.events[0]?.entries.filter((n) =>
-    contest.events.every((e) => e.standings.some((s) => s.name === n.team && s.place !== null)),
-  );
-  const masses = (finished ?? []).flatMap((n) => (n.mass === null ? [] : [{ team: n.team, mass: n.mass }]));
-  const least = Math.min(...masses.map((m) => Number(m.mass)));
-  const lightest = masses.filter((m) => Number(m.mass) === least);
-  return [
-    ...(settled ? [{ kind: "champion" as const, title: "Champion", teams: first, says: "first overall" }] : []),
-    ...contest.events.flatMap((e): Award[] => {
-      const best = top(e.standings);
-      const value = e.standings.find((s) => s.name === best[0])?.shown ?? "";
-      return best.length
-        ? [{ kind: "best", title: `Best in ${e.name}`, teams: best, says: unitAfter(value, e.definition.unit) }]
-        : [];
-    }),
-    ...contest.judged.flatMap((e): Award[] => {
-      const best = top(e.standings);
-      const mark = e.standings.find((s) => s.name === best[0])?.shown ?? "";
-      return best.length
-        ? [{ kind: "judged", title: `Best judged in ${e.name}`, teams: best, says: `${mark} of 100` }]
-        : [];
-    }),
-    ...contest.races.flatMap((e): Award[] => {
-      const won = top(e.standings);
-      return won.length && allPlaced(e.standings)
-        ? [{ kind: "race", title: `Winner of ${e.name}`, teams: won, says: "" }]
-        : [];
-    }),
-    ...(lightest.length
-      ? [
-          {
-            kind: "lightest" as const,
-            title: "Lightest that finished",
-            teams: lightest.map((m) => m.team),
-            says: `${formatSi(lightest[0]!.mass, massUnit, 2)} ${massUnit}`,
-          },
-        ]
-      : []),
-  ];
-}
-
-/** Who deserves a word besides the champion: the best of an event who is not first overall. */
-export const besides = (awards: readonly Award[]): string[] => {
-  const champion = awards.find((a) => a.kind === "champion");
-  if (!champion) return [];
-  return awards
-    .filter((a) => (a.kind === "best" || a.kind === "judged") && !a.teams.some((t) => champion.teams.includes(t)))
-    .map((a) => {
-      const what = `${a.title[0]!.toLowerCase()}${a.title.slice(1)} (${a.says})`;
-      return `${a.teams.join(" and ")}: not the champion, and yet the ${what}.`;
-    });
-};

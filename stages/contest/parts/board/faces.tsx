@@ -4,6 +4,7 @@ import type { CSSProperties } from "react";
 import { cx } from "@/ui/classes";
 import type { BoardFace, BoardState } from "../../view/board-face";
 import { BracketChart } from "../bracket-chart";
+import { VoteAddress } from "../vote-address";
 
 type Face<K extends BoardFace["kind"]> = Extract<BoardFace, { kind: K }>;
 
@@ -150,6 +151,15 @@ export function Face({ state }: { state: BoardState }) {
       return <Order face={face} />;
     case "awards":
       return <Awards face={face} />;
+    case "vote":
+      return (
+        <div className="my-auto grid gap-[2vw] text-[clamp(20px,3.4vw,80px)]">
+          <VoteAddress code={face.code} className="w-[min(26vw,52dvh)]" />
+          <p className="soft text-[clamp(18px,2.4vw,56px)]">
+            {face.votes} {face.votes === 1 ? "vote" : "votes"} so far
+          </p>
+        </div>
+      );
     case "pause":
       return <p className="m-auto text-center text-[clamp(30px,6vw,140px)] font-[620]">{face.words}</p>;
     case "empty":

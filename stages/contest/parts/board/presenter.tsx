@@ -51,6 +51,7 @@ const choicesFor = (events: readonly { id: string; name: string }[]): Choice[] =
     { key: `order ${e.id}`, label: `${e.name}: who is on`, shows: "order", eventId: e.id },
   ]),
   { key: "overall", label: "Overall", shows: "overall", eventId: null },
+  { key: "vote", label: "The crowd's vote", shows: "vote", eventId: null },
 ];
 
 /** One board from the presenter's tablet: each press changes what the hall sees. */
