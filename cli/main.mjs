@@ -11,6 +11,7 @@ import { task } from "./task.mjs";
 const help = `ironstone: design projects from the brief to the contest
 
   ./ironstone demo [--fresh]          a living school with made-up data; --fresh starts it over
+  ./ironstone demo --contest-day      the same on the morning of its contest, inspections half done
   ./ironstone start                   the same without demo data
   ./ironstone test [unit|db|e2e] [filter]
                                       everything that must hold; or one part of it
@@ -44,9 +45,9 @@ const help = `ironstone: design projects from the brief to the contest
 const ofDemo = process.env.IRONSTONE_DEMO === "1";
 
 /** The demo has a database of its own beside the school's. */
-function demoAddress(address) {
+function demoAddress(address, name = "demo") {
   const url = new URL(address);
-  url.pathname = `${url.pathname === "/" ? "/postgres" : url.pathname}_demo`;
+  url.pathname = `${url.pathname === "/" ? "/postgres" : url.pathname}_${name}`;
   return url.toString();
 }
 
@@ -59,7 +60,7 @@ async function withDatabase(work, demo = ofDemo) {
   await needPrograms({ postgres: !given });
   await needPackages();
   const cluster = given ? { url: given, stop: async () => {}, onGone: () => {} } : await startCluster();
-  const env = { DATABASE_URL: demo ? demoAddress(cluster.url) : cluster.url };
+  const env = { DATABASE_URL: demo ? demoAddress(cluster.url, demo === true ? "demo" : demo) : cluster.url };
   try {
     await task("migrate", demo ? ["--create"] : [], env);
     return await work(env, cluster);
@@ -73,34 +74,37 @@ const interrupted = () =>
     for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.once(signal, resolve);
   });
 
-async function live({ demo, fresh }) {
+async function live({ demo, fresh, contestDay }) {
   if (demo && !isLoopback && process.env.IRONSTONE_DEMO_OPEN !== "yes")
     throw new Refusal(
       `The demo lets everybody in by one click, and HOST=${host} opens it to the network. ` +
         "If that is meant, set IRONSTONE_DEMO_OPEN=yes.",
     );
-  await withDatabase(async (env, cluster) => {
-    const stopAsked = interrupted();
-    cluster.onGone(() => step("PostgreSQL ended by itself; starting it again"));
-    if (demo) await task("demo", fresh ? ["--fresh"] : [], env);
-    await needBuild();
-    const more = { ...env, ...(demo ? { IRONSTONE_DEMO: "1" } : {}) };
-    const server = await serve(more);
-    say("");
-    say(`  Ironstone is at ${server.url}`);
-    say(
-      demo
-        ? "  Sign in: the first page lists the people of Hartsedge School; one click each."
-        : "  The first visit creates the first instructor.",
-    );
-    const plan = demo ? null : backupPlan();
-    const stopBackups = plan ? backupDaily(plan, env) : async () => {};
-    say("  Ctrl-C stops it.");
-    const last = await keepServing(server, () => serve(more, { port: server.port, quiet: true }), stopAsked);
-    step("Stopping");
-    await end(last.child);
-    await stopBackups();
-  }, demo || ofDemo);
+  await withDatabase(
+    async (env, cluster) => {
+      const stopAsked = interrupted();
+      cluster.onGone(() => step("PostgreSQL ended by itself; starting it again"));
+      if (demo) await task("demo", [...(fresh ? ["--fresh"] : []), ...(contestDay ? ["--contest-day"] : [])], env);
+      await needBuild();
+      const more = { ...env, ...(demo ? { IRONSTONE_DEMO: "1" } : {}) };
+      const server = await serve(more);
+      say("");
+      say(`  Ironstone is at ${server.url}`);
+      say(
+        demo
+          ? "  Sign in: the first page lists the people of Hartsedge School; one click each."
+          : "  The first visit creates the first instructor.",
+      );
+      const plan = demo ? null : backupPlan();
+      const stopBackups = plan ? backupDaily(plan, env) : async () => {};
+      say("  Ctrl-C stops it.");
+      const last = await keepServing(server, () => serve(more, { port: server.port, quiet: true }), stopAsked);
+      step("Stopping");
+      await end(last.child);
+      await stopBackups();
+    },
+    contestDay ? "contest_day" : demo || ofDemo,
+  );
 }
 
 /** A backup into a folder in which so many stay. */
@@ -120,7 +124,7 @@ async function dispatch([command, ...rest]) {
   };
   switch (command) {
     case "demo":
-      return live({ demo: true, fresh: rest.includes("--fresh") });
+      return live({ demo: true, fresh: rest.includes("--fresh"), contestDay: rest.includes("--contest-day") });
     case "start":
       return live({ demo: false });
     case "test": {

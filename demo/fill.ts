@@ -4,16 +4,17 @@ import { today } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { createFirstInstructor } from "@/platform/sign-in/sign-in";
 import { coldBox } from "./cold-box";
+import { morning } from "./contest-day";
 import { lastYear } from "./last-year";
 import { porchHoist } from "./porch-hoist";
 import { clock } from "./run";
 import * as story from "./story";
 import { thisYear } from "./terrace-pump";
 
-/** Fills the demo so that today lies in week 7 of its first project. */
-export async function fillDemo(): Promise<void> {
+/** Fills the demo so that today lies in week 7 of its first project, or is the day of its contest, in week 10. */
+export async function fillDemo(contestDay = false): Promise<void> {
   clock.today = today();
-  const start = addDays(mondayOf(clock.today), -42);
+  const start = addDays(mondayOf(clock.today), contestDay ? -63 : -42);
   const first = await createFirstInstructor({
     ...story.instructors.owner,
     password: randomBytes(18).toString("base64url"),
@@ -22,7 +23,14 @@ export async function fillDemo(): Promise<void> {
   process.stdout.write("  last year's project\n");
   const before = await lastYear(first.personId, addDays(start, -364));
   process.stdout.write("  this year's project\n");
-  await thisYear(first.personId, story.instructors.co, before, start);
+  const projectId = await thisYear(
+    first.personId,
+    story.instructors.co,
+    before,
+    start,
+    contestDay ? clock.today : undefined,
+  );
+  if (contestDay) await morning(first.personId, projectId, clock.today);
   process.stdout.write("  the college's project\n");
   await coldBox(first.personId, addDays(mondayOf(clock.today), -14));
   process.stdout.write("  the middle school's project\n");

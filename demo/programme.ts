@@ -6,7 +6,7 @@ import { run } from "./run";
 const day = {
   "Timed lift": { starts: "9:00", lanes: 2, minutes: "6", repair: 15 },
   "Exact fill": { starts: "10:40", lanes: 1, minutes: "4", repair: 10 },
-  "Design and build": { starts: "11:20", lanes: 1, minutes: "8", repair: 0 },
+  "Design and build": { starts: "11:50", lanes: 1, minutes: "8", repair: 0 },
   "Tank race": { starts: "13:00", lanes: 1, minutes: "6", repair: 10 },
 } as const;
 

@@ -18,7 +18,13 @@ import { sealsOfTerrace } from "./terrace-seals";
 import { gatesOfTerrace, teamsOfTerrace, workOfTerrace } from "./terrace-work";
 
 /** The project of this year, from last year's edition, with its roster and brief. */
-export async function openTerrace(owner: string, co: { name: string; email: string }, before: string, start: string) {
+export async function openTerrace(
+  owner: string,
+  co: { name: string; email: string },
+  before: string,
+  start: string,
+  eventOn?: string,
+) {
   const rnd = random("terrace pump");
   const day = (week: number, d: number) => addDays(start, (week - 1) * 7 + d);
   await at(addDays(start, -4));
@@ -26,8 +32,8 @@ export async function openTerrace(owner: string, co: { name: string; email: stri
     projectId: before,
     title: "Terrace Pump",
     startsOn: start,
-    endsOn: day(10, 4),
-    eventOn: day(10, 4),
+    endsOn: eventOn && eventOn > day(10, 4) ? eventOn : day(10, 4),
+    eventOn: eventOn ?? day(10, 4),
     // This year's plan, event and grades are told below.
     parts: ["brief", "requirements", "protocols", "rubrics", "tools", "questions"],
   });
@@ -250,8 +256,10 @@ export async function thisYear(
   co: { name: string; email: string },
   before: string,
   start: string,
-): Promise<void> {
-  const opened = await openTerrace(owner, co, before, start);
+  /** The day of the contest, where it is not the last Friday. */
+  eventOn?: string,
+): Promise<string> {
+  const opened = await openTerrace(owner, co, before, start, eventOn);
   await askTerrace(owner, opened);
   const changed = await changeTerrace(owner, opened);
   const formed = await teamsOfTerrace(owner, start, opened, changed);
@@ -264,4 +272,5 @@ export async function thisYear(
   const { steps } = worked;
   steps.sort((a, b) => (a.when === b.when ? a.order - b.order : a.when < b.when ? -1 : 1));
   for (const s of steps) await s.act();
+  return opened.projectId;
 }

@@ -1,4 +1,4 @@
-// Fills the demo when the database is empty; --fresh empties it first.
+// Fills the demo when the database is empty; --fresh empties it first, --contest-day opens it on the day of the contest.
 import { fillDemo } from "@/demo/fill";
 import { emptySchool } from "@/platform/bundle/bundle";
 import { closeDb, db } from "@/platform/db/db";
@@ -11,7 +11,7 @@ async function main(): Promise<void> {
   if (process.argv.includes("--fresh")) await emptySchool(sql, tables);
   if ((await sql`SELECT FROM person LIMIT 1`).length) return;
   console.log("· Filling in the demo (about half a minute)");
-  await fillDemo();
+  await fillDemo(process.argv.includes("--contest-day"));
 }
 
 main()
