@@ -1,4 +1,4 @@
-// Fills the demo when the database is empty; --fresh empties it first, --contest-day opens it on the day of the contest.
+// Fills the demo when the database is empty; --fresh empties it first, --contest-day opens it on its contest's day.
 import { fillDemo } from "@/demo/fill";
 import { emptySchool } from "@/platform/bundle/bundle";
 import { closeDb, db } from "@/platform/db/db";

@@ -288,6 +288,7 @@ export interface Event {
   lanes: number;
   minutes: string;
   repair: number;
+  copied: boolean;
 }
 
 export interface EventCheck {

@@ -2,6 +2,7 @@
 import { action } from "@/platform/command/perform";
 import { settleAttempt, voidAttempt } from "./commands/attempts";
 import { revealAward, saveBoard, showOnBoard } from "./commands/boards";
+import { copyEvents, tickRules } from "./commands/copied";
 import { changeEntry, renameEvent } from "./commands/corrections";
 import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
 import { releaseBuild, saveAllowedPart } from "./commands/inspections";
@@ -66,6 +67,10 @@ export const openVoteAction = action(openVote);
 export const closeVoteAction = action(closeVote);
 
 export const withdrawBallotAction = action(withdrawBallot);
+
+export const copyEventsAction = action(copyEvents);
+
+export const tickRulesAction = action(tickRules);
 
 export const seedByEventAction = action(seedByEvent);
 

@@ -234,6 +234,9 @@ export const awards = yup.object({
   given: yup.array(c.oneOf(awardKind).required()).max(awardKind.values.length).default([]),
 });
 
+/** Events of the edition before that are copied. */
+export const copyEvents = yup.object({ projectId: c.id(), ids: c.ids(60).min(1, "Choose at least one event.") });
+
 /** A vote as a spectator's phone sends it. */
 export const voteSent = yup.object({ code: yup.string().max(12).required(), team: c.id() });
 

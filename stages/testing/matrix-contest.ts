@@ -80,6 +80,8 @@ export const contest: Record<string, Line> = {
   },
   asideSheet: { may: staff, input: (w) => ({ id: w.sheet, version: 1, aside: true, reason: "x" }) },
   recordRunOff: { may: staff, input: (w) => ({ id: w.event, version: 1, tied: [w.entry], reason: "x" }) },
+  copyEvents: { may: staff, input: (w) => ({ projectId: w.projectId, ids: [w.event] }) },
+  tickRules: { may: staff, input: (w) => ({ id: w.event, version: 1 }) },
   saveAwards: { may: staff, input: (w) => ({ projectId: w.projectId, given: ["champion", "improved"] }) },
   openVote: { may: staff, input: (w) => ({ projectId: w.projectId }) },
   closeVote: { may: staff, input: (w) => ({ id: w.ballot, version: 1 }) },

@@ -80,7 +80,8 @@ export const saveEvent = command({
         UPDATE event
         SET
           name = ${input.name}, definition = ${sql.json(definition as never)}, protocol_version_id = ${v!.id},
-          cautions = ${linesOf(input.cautions ?? "")}, officer = ${input.officer}, version = version + 1
+          cautions = ${linesOf(input.cautions ?? "")}, officer = ${input.officer}, copied = false,
+          version = version + 1
         WHERE id = ${id}
       `;
     } else {

@@ -54,7 +54,8 @@ export const saveJudgedEvent = command({
         UPDATE event
         SET
           name = ${input.name}, definition = ${sql.json(definition as never)},
-          cautions = ${linesOf(input.cautions ?? "")}, officer = ${input.officer}, version = version + 1
+          cautions = ${linesOf(input.cautions ?? "")}, officer = ${input.officer}, copied = false,
+          version = version + 1
         WHERE id = ${id}
       `;
     } else {

@@ -45,7 +45,8 @@ export const saveMatchEvent = command({
         UPDATE event
         SET
           name = ${input.name}, format = ${input.format!}, definition = ${sql.json(definition)},
-          cautions = ${linesOf(input.cautions ?? "")}, officer = ${input.officer}, version = version + 1
+          cautions = ${linesOf(input.cautions ?? "")}, officer = ${input.officer}, copied = false,
+          version = version + 1
         WHERE id = ${id}
       `;
       if (redraw) await forgetSeeds(sql, id);

@@ -7,9 +7,10 @@ import { safetyOfEvent } from "../queries/safety";
 import { ofEvent, ofHalt } from "../queries/whose";
 import * as s from "../schema";
 
-/** Nothing is scored while an event is halted, nor before its cautions are ticked. */
+/** Nothing is scored while an event is halted, nor before its copied rules and its cautions are ticked. */
 export async function refuseUnsafe(sql: Tx, eventId: string): Promise<void> {
   const e = (await safetyOfEvent(eventId, sql))!;
+  if (e.copied) refuse(`The rules of ${e.name} were copied: the instructor reads and ticks them first.`);
   if (e.halt)
     refuse(`${e.name} is halted: ${e.halt.reason} (${e.halt.by}). Nothing is scored until a judge lets it go on.`);
   if (e.cautions.length && !e.check)

@@ -4,6 +4,7 @@ const kinds = {
   event: "Measured, everybody by themselves",
   "matches/edit": "Two at a time, matches",
   "judged/edit": "Marked by judges",
+  copy: "Copied from the edition before",
 } as const;
 
 /** Which kind of event is set up: each has its own form. */

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { useSend } from "@/ui/form/send";
@@ -8,7 +9,7 @@ import { UnfoldForm } from "@/ui/form/unfold-form";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { TickList } from "@/ui/tick-list";
-import { checkEventAction, haltEventAction, liftHaltAction } from "../actions";
+import { checkEventAction, haltEventAction, liftHaltAction, tickRulesAction } from "../actions";
 import type { EventSafety } from "../queries/safety";
 import { halt, lift } from "../schema";
 
@@ -93,6 +94,23 @@ export function SafetyBar({ event, judges, via }: Of) {
     );
   return (
     <>
+      {event.copied && (
+        <section
+          aria-label={`Rules of ${event.name}`}
+          className="mb-3 border-l-4 border-ochre bg-ochre-wash px-3 py-2.5"
+        >
+          <p className="mb-2">
+            These rules were copied from the edition before. Nothing is scored until they are read and ticked.
+          </p>
+          {via ? (
+            <p className="text-sm text-soft">The instructor ticks them.</p>
+          ) : (
+            <ActButton action={tickRulesAction} input={{ id: event.eventId, version: event.version }} look="main">
+              I have read them, and they hold this year
+            </ActButton>
+          )}
+        </section>
+      )}
       {event.cautions.length > 0 &&
         !event.check &&
         (judges ? (

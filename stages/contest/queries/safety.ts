@@ -9,6 +9,9 @@ export interface EventSafety {
   readonly cautions: readonly string[];
   /** Who has to tick them; empty where the rules name nobody. */
   readonly officer: string;
+  /** It was copied from the edition before, and its rules are not ticked yet. */
+  readonly copied: boolean;
+  readonly version: number;
   /** The check of today, where it was ticked with these cautions. */
   readonly check: { readonly signed: string; readonly at: string } | null;
   readonly halt: { readonly id: string; readonly reason: string; readonly by: string; readonly at: string } | null;
@@ -24,7 +27,7 @@ export interface EventSafety {
 
 const rows = (sql: Tx, where: ReturnType<Tx>) => sql<EventSafety[]>`
   SELECT
-    e.id AS event_id, e.name, e.cautions, e.officer,
+    e.id AS event_id, e.name, e.cautions, e.officer, e.copied, e.version,
     (
       SELECT json_build_object('signed', k.signed, 'at', k.recorded_at)
       FROM event_check k

@@ -1,8 +1,8 @@
 import type { EventSafety } from "../queries/safety";
 
-/** Whether an event may be scored as far as safety goes: not halted, and its cautions ticked today. */
-export const mayBegin = (e: Pick<EventSafety, "cautions" | "check" | "halt">): boolean =>
-  !e.halt && (e.cautions.length === 0 || e.check !== null);
+/** Whether an event may be scored: its rules read, not halted, and its cautions ticked today. */
+export const mayBegin = (e: Pick<EventSafety, "cautions" | "check" | "copied" | "halt">): boolean =>
+  !e.copied && !e.halt && (e.cautions.length === 0 || e.check !== null);
 
 /** What is usual to be so before an event, one sentence a line: to be changed to what it needs. */
 export const usualCautions = [

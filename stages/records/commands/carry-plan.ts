@@ -1,6 +1,5 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import type { EventDefinition } from "@/core/contest/standings";
 import type { Component, SchemeDefinition } from "@/core/grades/scheme";
 import { addDays, daysBetween } from "@/core/sessions/date";
 import { newId } from "@/platform/db/db";
@@ -98,17 +97,8 @@ export async function carryPlan(
 /** The contest's events with their rules, without entries; those whose protocol is not carried stay behind. */
 export async function carryEvents(c: Carry, protocols: Ids): Promise<Ids> {
   const ids = new Map<string, string>();
-  const events = await c.sql<
-    {
-      id: row.Event["id"];
-      name: row.Event["name"];
-      format: row.Event["format"];
-      definition: EventDefinition;
-      weight: row.Event["weight"];
-      protocolId: string | null;
-    }[]
-  >`
-    SELECT e.id, e.name, e.format, e.definition, e.weight, v.protocol_id
+  const events = await c.sql<{ id: row.Event["id"]; protocolId: string | null }[]>`
+    SELECT e.id, v.protocol_id
     FROM event e
     LEFT JOIN protocol_version v ON v.id = e.protocol_version_id
     WHERE e.project_id = ${c.from}
@@ -118,20 +108,10 @@ export async function carryEvents(c: Carry, protocols: Ids): Promise<Ids> {
     const protocol = e.protocolId === null ? null : protocols.get(e.protocolId);
     if (protocol === undefined) continue;
     ids.set(e.id, newId());
-    if (protocol === null) {
-      await c.sql`
-        INSERT INTO event (id, project_id, name, format, definition, weight)
-        VALUES (
-          ${ids.get(e.id)!}, ${c.to}, ${e.name}, ${e.format}, ${c.sql.json(e.definition as never)}, ${e.weight}
-        )
-      `;
-      continue;
-    }
     await c.sql`
-      INSERT INTO event (id, project_id, protocol_version_id, name, definition, weight)
-      SELECT ${ids.get(e.id)!}, ${c.to}, id, ${e.name}, ${c.sql.json(e.definition as never)}, ${e.weight}::numeric
-      FROM protocol_version
-      WHERE protocol_id = ${protocol}
+      SELECT copy_event(
+        ${e.id}, ${ids.get(e.id)!}, ${c.to}, (SELECT id FROM protocol_version WHERE protocol_id = ${protocol}::uuid)
+      )
     `;
   }
   return ids;
