@@ -26,6 +26,8 @@ export interface Settings {
   readonly combine: CombineMethod;
   /** Which awards the contest gives. */
   readonly awards: readonly AwardKind[];
+  /** When the rehearsal of its day began; it is on while this is there. */
+  readonly rehearsal?: string;
 }
 
 const defaults: Settings = {

@@ -11,6 +11,7 @@ import { recordMatch } from "./commands/match-results";
 import { drawRound, saveMatchEvent, seedByEvent, seedByHand } from "./commands/matches";
 import { saveAwards, saveOverall } from "./commands/overall";
 import { saveProgramme } from "./commands/programme";
+import { simulateResults, startRehearsal, wipeRehearsal } from "./commands/rehearsal";
 import { recordRunOff } from "./commands/run-off";
 import { checkEvent, haltEvent, liftHalt } from "./commands/safety";
 import { closeVote, openVote } from "./commands/vote";
@@ -71,6 +72,12 @@ export const withdrawBallotAction = action(withdrawBallot);
 export const copyEventsAction = action(copyEvents);
 
 export const tickRulesAction = action(tickRules);
+
+export const startRehearsalAction = action(startRehearsal);
+
+export const simulateResultsAction = action(simulateResults);
+
+export const wipeRehearsalAction = action(wipeRehearsal);
 
 export const seedByEventAction = action(seedByEvent);
 

@@ -237,6 +237,9 @@ export const awards = yup.object({
 /** Events of the edition before that are copied. */
 export const copyEvents = yup.object({ projectId: c.id(), ids: c.ids(60).min(1, "Choose at least one event.") });
 
+/** Results that are made up in a rehearsal: an event's next round, or all of it. */
+export const simulate = yup.object({ id: c.id(), seed: c.text(40), all: yup.boolean().default(false) });
+
 /** A vote as a spectator's phone sends it. */
 export const voteSent = yup.object({ code: yup.string().max(12).required(), team: c.id() });
 

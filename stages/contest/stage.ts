@@ -14,6 +14,7 @@ import * as matchResults from "./commands/match-results";
 import * as matches from "./commands/matches";
 import * as overall from "./commands/overall";
 import * as programme from "./commands/programme";
+import * as rehearsal from "./commands/rehearsal";
 import * as runOff from "./commands/run-off";
 import * as safety from "./commands/safety";
 import * as vote from "./commands/vote";
@@ -54,6 +55,7 @@ export const contest: Stage = {
     matchResults,
     overall,
     programme,
+    rehearsal,
     runOff,
     safety,
     vote,

@@ -94,6 +94,9 @@ export function SafetyBar({ event, judges, via }: Of) {
     );
   return (
     <>
+      {event.rehearsal && (
+        <p className="mb-2 font-[600] text-ochre-deep">Rehearsal: what is scored now is wiped when it ends.</p>
+      )}
       {event.copied && (
         <section
           aria-label={`Rules of ${event.name}`}

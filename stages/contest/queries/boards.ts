@@ -11,7 +11,7 @@ const boardsOf = (projectId: string) => db()<row.Board[]>`
 
 /** Everything that the boards of a project show; null where the project is gone. */
 export async function boardSource(projectId: string): Promise<BoardSource | null> {
-  const [[project], { names, settings: _, ...awarded }, safety, boards] = await Promise.all([
+  const [[project], { names, settings, ...awarded }, safety, boards] = await Promise.all([
     db()<{ title: row.Project["title"] }[]>`SELECT title FROM project WHERE id = ${projectId}`,
     placedContestOf(projectId),
     safetyOf(projectId),
@@ -19,7 +19,7 @@ export async function boardSource(projectId: string): Promise<BoardSource | null
   ]);
   if (!project) return null;
   return {
-    title: `${project.title} contest`,
+    title: `${project.title} ${settings.rehearsal ? "rehearsal" : "contest"}`,
     ...awarded,
     halts: new Map([...safety].flatMap(([id, s]) => (s.halt ? [[id, s.halt.reason] as const] : []))),
     boards,

@@ -11,6 +11,8 @@ export interface EventSafety {
   readonly officer: string;
   /** It was copied from the edition before, and its rules are not ticked yet. */
   readonly copied: boolean;
+  /** The day is rehearsed: what is scored now is wiped. */
+  readonly rehearsal: boolean;
   readonly version: number;
   /** The check of today, where it was ticked with these cautions. */
   readonly check: { readonly signed: string; readonly at: string } | null;
@@ -28,6 +30,7 @@ export interface EventSafety {
 const rows = (sql: Tx, where: ReturnType<Tx>) => sql<EventSafety[]>`
   SELECT
     e.id AS event_id, e.name, e.cautions, e.officer, e.copied, e.version,
+    EXISTS (SELECT FROM project p WHERE p.id = e.project_id AND p.settings ? 'rehearsal') AS rehearsal,
     (
       SELECT json_build_object('signed', k.signed, 'at', k.recorded_at)
       FROM event_check k

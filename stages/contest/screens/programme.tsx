@@ -1,4 +1,5 @@
 import { clockOf } from "@/core/contest/programme";
+import { proposedSeed } from "@/platform/draw/seed";
 import { longDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { cx } from "@/ui/classes";
@@ -6,17 +7,25 @@ import { Caution, Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { contestActs } from "../acts";
 import { EventNav } from "../parts/event-nav";
 import { ProgrammeForm } from "../parts/programme-form";
+import { RehearsalBox } from "../parts/rehearsal-box";
 import { matchEventsOf } from "../queries/matches";
 import { programmeOf } from "../queries/programme";
+import { recordedOf, rehearsalOf } from "../queries/rehearsal";
 import { roundSizes } from "../view/lives";
 import { programmeView } from "../view/programme";
+import { recordedWords } from "../view/words";
 
 /** The programme of the day: when each team is on, in which lane, when each event ends, and how far behind it is. */
 export async function ProgrammeScreen({ slug }: { slug: string }) {
   const { frame, may } = await projectPage(slug, contestActs.read);
   const p = frame.project;
-  const [events, races] = await Promise.all([programmeOf(p.id), matchEventsOf(p.id)]);
   const staff = may(contestActs.edit) && !p.finishedAt;
+  const [events, races, since, recorded] = await Promise.all([
+    programmeOf(p.id),
+    matchEventsOf(p.id),
+    rehearsalOf(p.id),
+    staff ? recordedOf(p.id) : [],
+  ]);
   const view = programmeView(events, (id) => {
     const race = races.find((r) => r.id === id);
     return race ? roundSizes(race) : [];
@@ -33,6 +42,18 @@ export async function ProgrammeScreen({ slug }: { slug: string }) {
         >
           Each event gets its beginning here; when every team is on is computed from it.
         </Empty>
+      )}
+      {since && !staff && <p className="mb-3 text-ochre-deep">The day is rehearsed: nothing of it counts.</p>}
+      {staff && events.length > 0 && (
+        <div className="no-print mb-4">
+          <RehearsalBox
+            projectId={p.id}
+            on={since !== null}
+            recorded={recordedWords(recorded)}
+            events={events.map((e) => ({ id: e.id, name: e.name, confirmed: e.state === "confirmed" }))}
+            seed={proposedSeed()}
+          />
+        </div>
       )}
       {view.clashes.length > 0 && (
         <div className="mb-4">

@@ -26,3 +26,7 @@ export const matchWords = (
 /** A place as it is written: a shared one between two stands as a half. */
 export const placeWords = (place: number | null) =>
   place === null ? "–" : Number.isInteger(place) ? String(place) : `${Math.floor(place)}½`;
+
+/** What is on record of a contest's day, in words. */
+export const recordedWords = (of: readonly { readonly what: string; readonly n: number }[]): string =>
+  of.map((x) => `${x.n} ${x.what}`).join(", ");
