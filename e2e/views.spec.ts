@@ -50,6 +50,8 @@ const views = [
   "/contest/boards",
   "/contest/judged",
   "/contest/judged/edit",
+  "/contest/copy",
+  "/contest/steward",
   "/contest/matches",
   "/contest/matches/edit",
   "/contest/overall",

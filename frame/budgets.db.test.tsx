@@ -25,6 +25,7 @@ import { MatchesScreen } from "@/stages/contest/screens/matches";
 import { OverallScreen } from "@/stages/contest/screens/overall";
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
 import { ProgrammeScreen } from "@/stages/contest/screens/programme";
+import { StewardScreen } from "@/stages/contest/screens/steward";
 import { GradesScreen } from "@/stages/grades/screens/grades";
 import { InspectionScreen } from "@/stages/needs/screens/inspection";
 import { NeedsScreen } from "@/stages/needs/screens/needs";
@@ -138,6 +139,7 @@ const views: [string, number, () => ReactElement][] = [
   ["inspection of a contest", 12, () => <ContestInspection slug={slug} build={w.build} />],
   ["boards", 12, () => <BoardsScreen slug={slug} />],
   ["matches", 12, () => <MatchesScreen slug={slug} />],
+  ["steward", 12, () => <StewardScreen slug={slug} />],
   ["judged", 12, () => <JudgedScreen slug={slug} />],
   ["overall", 12, () => <OverallScreen slug={slug} />],
   ["board", 12, () => <OwnBoardScreen slug={slug} />],

@@ -73,6 +73,7 @@ const missing = new Set([
   "withdrawFinding",
   "withdrawSheet",
   "liftHalt",
+  "endCall",
   "withdrawInspection",
   "withdrawAllowedPart",
   "bringBack",

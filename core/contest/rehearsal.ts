@@ -17,8 +17,9 @@ const scatter = 0.04;
  * @param usual in the measure's unit; null where nothing was measured yet
  * @param random numbers in [0, 1)
  * @example simulatedReading({ resolution: "0.1", min: "0", max: "10" }, 8, () => 0.5) // => "8.0"
- * @example simulatedReading({ kind: "level", levels: ["whole", "cracked"], resolution: "1", min: "", max: "" }, null, () => 0.9)
- * // => "cracked"
+ * @example
+ * simulatedReading({ kind: "yes-no", resolution: "1", min: "", max: "" }, null, () => 0.9)
+ * // => "yes"
  */
 export function simulatedReading(measure: Rehearsed, usual: number | null, random: () => number): string {
   const levels = levelsOf(measure);

@@ -447,6 +447,15 @@ export interface GuestLink {
   version: number;
 }
 
+export interface HallCall {
+  id: Id<"hall_call">;
+  projectId: Id<"project">;
+  words: string;
+  calledBy: string;
+  calledAt: string;
+  endedAt: string | null;
+}
+
 export interface Inspection {
   id: Id<"inspection">;
   buildId: Id<"build">;

@@ -2,6 +2,7 @@
 import { action } from "@/platform/command/perform";
 import { settleAttempt, voidAttempt } from "./commands/attempts";
 import { revealAward, saveBoard, showOnBoard } from "./commands/boards";
+import { callInHall, endCall } from "./commands/calls";
 import { copyEvents, tickRules } from "./commands/copied";
 import { changeEntry, renameEvent } from "./commands/corrections";
 import { confirmEvent, drawRunOrder, refreshEntries, reopenEvent, saveEvent } from "./commands/events";
@@ -78,6 +79,10 @@ export const startRehearsalAction = action(startRehearsal);
 export const simulateResultsAction = action(simulateResults);
 
 export const wipeRehearsalAction = action(wipeRehearsal);
+
+export const callInHallAction = action(callInHall);
+
+export const endCallAction = action(endCall);
 
 export const seedByEventAction = action(seedByEvent);
 

@@ -240,6 +240,9 @@ export const copyEvents = yup.object({ projectId: c.id(), ids: c.ids(60).min(1, 
 /** Results that are made up in a rehearsal: an event's next round, or all of it. */
 export const simulate = yup.object({ id: c.id(), seed: c.text(40), all: yup.boolean().default(false) });
 
+/** Words that every board shows. */
+export const call = yup.object({ projectId: c.id(), id: c.id(), words: c.text(100) });
+
 /** A vote as a spectator's phone sends it. */
 export const voteSent = yup.object({ code: yup.string().max(12).required(), team: c.id() });
 

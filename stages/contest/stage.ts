@@ -5,6 +5,7 @@ import { plural, share } from "@/platform/registry/words";
 import { contestActs } from "./acts";
 import * as attempts from "./commands/attempts";
 import * as boards from "./commands/boards";
+import * as calls from "./commands/calls";
 import * as copied from "./commands/copied";
 import * as corrections from "./commands/corrections";
 import * as events from "./commands/events";
@@ -46,6 +47,7 @@ export const contest: Stage = {
   commands: [
     attempts,
     boards,
+    calls,
     copied,
     corrections,
     events,

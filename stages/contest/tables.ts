@@ -27,6 +27,7 @@ export const contestTables: readonly Table[] = [
   // The address of a vote is this school's; the copy of a project has none until its vote is opened.
   ofProject("ballot", { omit: ["code"] }),
   ofParent("vote", "ballot_id", "ballot"),
+  ofProject("hall_call"),
   ofProject("allowed_part"),
   ofProject("board"),
   ofParent("inspection", "build_id", "build", { check: { checks: fits(yup.array(inspectionCheck.required())) } }),

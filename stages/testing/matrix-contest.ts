@@ -83,6 +83,11 @@ export const contest: Record<string, Line> = {
   startRehearsal: { may: staff, input: (w) => ({ projectId: w.projectId }) },
   simulateResults: { may: staff, input: (w) => ({ id: w.event, seed: "7", all: true }) },
   wipeRehearsal: { may: staff, input: (w) => ({ projectId: w.projectId }) },
+  callInHall: {
+    may: [...staff, "judge"],
+    input: (w) => ({ projectId: w.projectId, id: randomUUID(), words: "Alder, please come" }),
+  },
+  endCall: { may: [], input: () => ({ id: randomUUID() }) },
   copyEvents: { may: staff, input: (w) => ({ projectId: w.projectId, ids: [w.event] }) },
   tickRules: { may: staff, input: (w) => ({ id: w.event, version: 1 }) },
   saveAwards: { may: staff, input: (w) => ({ projectId: w.projectId, given: ["champion", "improved"] }) },

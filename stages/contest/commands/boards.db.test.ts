@@ -9,9 +9,11 @@ import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
 import { boardStream } from "../board-stream";
 import { boardSource } from "../queries/boards";
+import { openCall } from "../queries/calls";
 import type { BoardState } from "../view/board-face";
 import { scoreAttempt } from "./attempts";
 import { revealAward, saveBoard, showOnBoard } from "./boards";
+import { callInHall, endCall } from "./calls";
 
 let done: () => Promise<void>;
 let boss: Actor;
@@ -59,6 +61,18 @@ test("a score reaches every screen, each as it asked; two that ask alike are sen
   for (const s of seen) expect(s.face).toMatchObject({ kind: "attempts", rows: [{ shown: "8.6" }, {}] });
   expect(seen[0]).toEqual(seen[1]);
   stop.abort();
+});
+
+test("who is called stands on every board, until they came or somebody else is called", async () => {
+  const call = async () => (await boardSource(w.projectId))!.call;
+  const first = { projectId: w.projectId, id: randomUUID(), words: "Alder: please come" };
+  await Promise.all([ok(callInHall, boss, first), ok(callInHall, boss, first)]);
+  expect(await call()).toBe("Alder: please come");
+  await ok(callInHall, boss, { ...first, id: randomUUID(), words: "Bramble: please come" });
+  expect(await call()).toBe("Bramble: please come");
+  await ok(endCall, boss, { id: (await openCall(w.projectId))!.id });
+  expect(await call()).toBe("");
+  await ok(endCall, boss, { id: first.id });
 });
 
 test("who comes later is shown what stands, without another reading", async () => {

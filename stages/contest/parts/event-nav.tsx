@@ -5,6 +5,7 @@ const pages = {
   programme: "Programme",
   inspection: "Inspection",
   overall: "Overall",
+  steward: "Steward",
   boards: "Boards",
 } as const;
 type PageOf = keyof typeof pages;
@@ -36,7 +37,12 @@ export const EventNav = ({
         { value: "inspection", label: pages.inspection },
         ...events.map((e) => ({ value: e.id, label: e.name })),
         ...(events.length > 1 ? [{ value: "overall", label: pages.overall }] : []),
-        ...(staff ? [{ value: "boards", label: pages.boards }] : []),
+        ...(staff
+          ? [
+              { value: "steward", label: pages.steward },
+              { value: "boards", label: pages.boards },
+            ]
+          : []),
       ]}
       chosen={chosen}
       hrefOf={(id) => (isPage(id) ? `/p/${slug}/contest/${id}` : eventHref(slug, events.find((e) => e.id === id)!))}

@@ -22,6 +22,9 @@ export const ofMatch = async (sql: Tx, id: string) => {
   return e ? { project: e.projectId } : null;
 };
 
+/** The project that a call in the hall is of. */
+export const ofCall = (sql: Tx, id: string) => projectOf(sql, "hall_call", id);
+
 /** The project that a vote of the crowd is of. */
 export const ofBallot = (sql: Tx, id: string) => projectOf(sql, "ballot", id);
 

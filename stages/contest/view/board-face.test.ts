@@ -1,7 +1,8 @@
 import { awardKind } from "@/core/vocabulary/contest";
 import type { ContestEvent } from "../queries/events";
 import type { MatchEvent } from "../queries/matches";
-import { type BoardFace, type BoardSetting, type BoardSource, boardState, upNext } from "./board-face";
+import { type BoardFace, type BoardSetting, type BoardSource, boardState } from "./board-face";
+import { upNext } from "./up-next";
 
 const entry = (team: string, runOrder: number, taken = 0, inspection = "passed") => ({
   id: team,
@@ -53,6 +54,7 @@ const source = (more: Partial<BoardSource> = {}, event = lift(), races: MatchEve
   given: awardKind.values,
   facts: { firsts: [], notebooks: [], ballot: null },
   halts: new Map(),
+  call: "",
   boards: [],
   names: [],
   ...more,

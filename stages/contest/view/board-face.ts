@@ -1,7 +1,7 @@
 import { isElimination } from "@/core/contest/matches";
 import { formatNumber } from "@/core/quantity/quantity";
 import { type BoardShows, combineMethod, type EventFormat } from "@/core/vocabulary/contest";
-import type { FieldEvent, PlacedEvent } from "../queries/events";
+import type { PlacedEvent } from "../queries/events";
 import type { JudgedEvent } from "../queries/judged";
 import type { MatchEvent } from "../queries/matches";
 import { type Awarded, awardsOf, besides } from "./awards";
@@ -10,6 +10,7 @@ import { bracketView, type Drawing } from "./bracket";
 import { judgedFace, toJudge } from "./judged-face";
 import { allPlaced, playedView, progressOf, toPlay } from "./lives";
 import { type Contest, overallView } from "./overall";
+import { upNext } from "./up-next";
 import { placeWords } from "./words";
 
 /** A board as it was set up. */
@@ -34,6 +35,8 @@ export interface BoardSource extends Omit<Awarded, "contest"> {
   };
   /** Why an event is halted, by event. */
   readonly halts: ReadonlyMap<string, string>;
+  /** Who is called in the hall now; empty for nobody. */
+  readonly call: string;
   readonly boards: readonly BoardSetting[];
   readonly names: readonly { readonly id: string; readonly name: string; readonly format: EventFormat }[];
 }
@@ -88,16 +91,8 @@ export interface BoardState {
   readonly seed: string;
   readonly foot: string;
   readonly halt: string;
+  readonly call: string;
   readonly face: BoardFace;
-}
-
-/** Who attempts next: in run order, those with the fewest attempts first. */
-export function upNext(event: Pick<FieldEvent, "definition" | "entries">): string[] {
-  const n = event.definition.policy.n;
-  return event.entries
-    .filter((e) => e.inspection === "passed" && e.taken < n)
-    .sort((a, b) => a.taken - b.taken || (a.runOrder ?? 999) - (b.runOrder ?? 999))
-    .map((e) => e.team);
 }
 
 function tieWords(event: PlacedEvent): string {
@@ -310,5 +305,5 @@ export function boardState(source: BoardSource, asked: { board?: string; event?:
         return chosen.race ? matchFace(chosen.race) : nothing;
     }
   };
-  return { title, light: board?.light ?? false, halt: haltWords(source, id), ...draw() };
+  return { title, light: board?.light ?? false, halt: haltWords(source, id), call: source.call, ...draw() };
 }

@@ -1,5 +1,5 @@
 import type { FieldEvent } from "../queries/events";
-import { upNext } from "./board-face";
+import { upNext } from "./up-next";
 
 /** So many entries stand open at once; in a larger field the others are a line each. */
 const most = 10;

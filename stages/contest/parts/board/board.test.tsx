@@ -23,6 +23,7 @@ const state = (face: BoardFace, more: Partial<BoardState> = {}): BoardState => (
   seed: "run order drawn with seed 7",
   foot: "",
   halt: "",
+  call: "",
   face,
   ...more,
 });

@@ -88,6 +88,17 @@ export const BoardFrame = ({
         Halted: {state.halt}
       </p>
     )}
+    {state.call && (
+      <p
+        role="status"
+        className={cx(
+          "mt-[1.2vw] px-[1.2vw] py-[0.8vw] text-[clamp(20px,3vw,72px)] font-[650]",
+          state.light ? "bg-[#41586a] text-white" : "bg-[#8fb4cc] text-[#1e1b18]",
+        )}
+      >
+        {state.call}
+      </p>
+    )}
     {children}
     <footer className="soft mt-auto pt-[1.5vw] text-[clamp(12px,1.1vw,26px)]">{state.foot}</footer>
   </main>
