@@ -24,6 +24,7 @@ import { JudgedScreen } from "@/stages/contest/screens/judged";
 import { MatchesScreen } from "@/stages/contest/screens/matches";
 import { OverallScreen } from "@/stages/contest/screens/overall";
 import { OwnBoardScreen } from "@/stages/contest/screens/own-board";
+import { PapersScreen } from "@/stages/contest/screens/papers";
 import { ProgrammeScreen } from "@/stages/contest/screens/programme";
 import { StewardScreen } from "@/stages/contest/screens/steward";
 import { GradesScreen } from "@/stages/grades/screens/grades";
@@ -140,6 +141,7 @@ const views: [string, number, () => ReactElement][] = [
   ["boards", 12, () => <BoardsScreen slug={slug} />],
   ["matches", 12, () => <MatchesScreen slug={slug} />],
   ["steward", 12, () => <StewardScreen slug={slug} />],
+  ["papers", 12, () => <PapersScreen slug={slug} what="results" />],
   ["judged", 12, () => <JudgedScreen slug={slug} />],
   ["overall", 12, () => <OverallScreen slug={slug} />],
   ["board", 12, () => <OwnBoardScreen slug={slug} />],

@@ -20,19 +20,22 @@ export async function standingsTable({ id }: { id: string }): Promise<string> {
         s.decidedBy,
       ]),
     ),
-    ...judged.flatMap((e) =>
-      e.standings.map((s) => [
-        e.name,
-        s.place,
-        s.shared ? "yes" : "no",
-        s.name,
-        s.counted === null ? null : s.shown,
-        "of 100",
-        s.points,
-        `${s.sheets} sheets`,
-        s.decidedBy,
-      ]),
-    ),
+    // Marks of judges are for everybody once they are confirmed.
+    ...judged
+      .filter((e) => e.state === "confirmed")
+      .flatMap((e) =>
+        e.standings.map((s) => [
+          e.name,
+          s.place,
+          s.shared ? "yes" : "no",
+          s.name,
+          s.counted === null ? null : s.shown,
+          "of 100",
+          s.points,
+          `${s.sheets} sheets`,
+          s.decidedBy,
+        ]),
+      ),
     ...races.flatMap((e) =>
       e.standings.map((s) => [
         e.name,

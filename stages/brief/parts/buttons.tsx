@@ -3,18 +3,6 @@
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { removeChallengeResultAction, withdrawChallengeAction } from "../actions";
 
-export function PrintButton() {
-  return (
-    <button
-      type="button"
-      onClick={() => window.print()}
-      className="text-soft underline decoration-line underline-offset-3 hover:text-ink"
-    >
-      Print
-    </button>
-  );
-}
-
 export const RemoveResult = ({ id }: { id: string }) => (
   <WithdrawButton action={removeChallengeResultAction} id={id}>
     remove

@@ -8,8 +8,9 @@ import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
 import { Markdown } from "@/ui/markdown";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
+import { PrintButton } from "@/ui/print-button";
 import { BriefTabs } from "../parts/brief-tabs";
-import { PrintButton } from "../parts/buttons";
+
 import { ReadButton } from "../parts/read-button";
 import { RuleLink } from "../parts/rule-link";
 import { briefReaders, briefVersions, rulesOf } from "../queries";

@@ -136,7 +136,11 @@ describe("a judged event", () => {
     await refused(asideSheet, here.boss, { id: here.w.sheet, version: 3, aside: true, reason: "x" }, /confirmed/);
     await ok(reopenEvent, here.boss, { id: here.w.judged, version: same.version + 1, reason: "A sheet was missing" });
     await mark(here.boss, here.w.shown[1]!, "4");
-    expect(await standingsTable({ id: here.w.projectId })).toContain("Design,1,no,Bramble,80.00,of 100,32,1 sheets");
+    // The table is for everybody: marks stand in it once they are confirmed.
+    const csv = () => standingsTable({ id: here.w.projectId });
+    expect(await csv()).not.toContain("Design,");
+    await ok(confirmEvent, here.boss, { id: here.w.judged, version: same.version + 2 });
+    expect(await csv()).toContain("Design,1,no,Bramble,80.00,of 100,32,1 sheets");
     const planned = (await programmeOf(here.w.projectId)).find((e) => e.id === here.w.judged)!;
     expect([planned.attempts, planned.made.map((m) => m.entry).sort()]).toEqual([1, ["Alder", "Bramble"]]);
   });

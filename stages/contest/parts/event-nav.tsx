@@ -5,6 +5,7 @@ const pages = {
   programme: "Programme",
   inspection: "Inspection",
   overall: "Overall",
+  papers: "On paper",
   steward: "Steward",
   boards: "Boards",
 } as const;
@@ -37,6 +38,7 @@ export const EventNav = ({
         { value: "inspection", label: pages.inspection },
         ...events.map((e) => ({ value: e.id, label: e.name })),
         ...(events.length > 1 ? [{ value: "overall", label: pages.overall }] : []),
+        { value: "papers", label: pages.papers },
         ...(staff
           ? [
               { value: "steward", label: pages.steward },

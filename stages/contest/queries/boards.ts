@@ -2,6 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db } from "@/platform/db/db";
 import type { BoardSource } from "../view/board-face";
+import { withoutOpenMarks } from "../view/overall";
 import { openCall } from "./calls";
 import { placedContestOf } from "./contest";
 import { safetyOf } from "./safety";
@@ -23,6 +24,7 @@ export async function boardSource(projectId: string): Promise<BoardSource | null
   return {
     title: `${project.title} ${settings.rehearsal ? "rehearsal" : "contest"}`,
     ...awarded,
+    contest: withoutOpenMarks(awarded.contest),
     call: call?.words ?? "",
     halts: new Map([...safety].flatMap(([id, s]) => (s.halt ? [[id, s.halt.reason] as const] : []))),
     boards,

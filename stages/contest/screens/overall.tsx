@@ -10,14 +10,15 @@ import { EventNav } from "../parts/event-nav";
 import { OverallForm } from "../parts/overall-form";
 import { contestOf } from "../queries/contest";
 import { awardsOf, besides } from "../view/awards";
-import { overallView } from "../view/overall";
+import { overallView, withoutOpenMarks } from "../view/overall";
 
 /** All events as one ranking, what other ways of making it would say, and the awards that the record gives. */
 export async function OverallScreen({ slug }: { slug: string }) {
   const { frame, may } = await projectPage(slug, contestActs.read);
   const p = frame.project;
-  const { names, settings, ...awarded } = await contestOf(p.id);
+  const { names, settings, ...all } = await contestOf(p.id);
   const { combine } = settings;
+  const awarded = may(contestActs.edit) ? all : { ...all, contest: withoutOpenMarks(all.contest) };
   const staff = may(contestActs.edit) && !p.finishedAt;
   const view = overallView(awarded.contest);
   const awards = awardsOf(awarded);

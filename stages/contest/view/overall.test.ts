@@ -2,7 +2,7 @@ import { awardKind } from "@/core/vocabulary/contest";
 import type { ContestEvent } from "../queries/events";
 import type { MatchEvent } from "../queries/matches";
 import { type Awarded, awardsOf as awardsBy, besides } from "./awards";
-import { type Contest, overallView } from "./overall";
+import { type Contest, overallView, withoutOpenMarks } from "./overall";
 
 const entry = (team: string, mass: string | null) => ({ id: team, team, mass });
 const lift = {
@@ -87,4 +87,14 @@ test("awards: the champion, the best of each event, the lightest that finished; 
   ]);
   expect(besides(awards)).toEqual(["Gully: not the champion, and yet the best in Timed lift (9.4 L/min)."]);
   expect(besides(awards.slice(1))).toEqual([]);
+});
+
+test("judges' marks are kept back until they are confirmed, also in the overall ranking", () => {
+  const design = { ...lift, id: "design", name: "Design", state: "running", rules: {} } as never;
+  const of = (state: string) =>
+    overallView(withoutOpenMarks(contest({ judged: [{ ...(design as object), state } as never] }))).rows.map(
+      (r) => r.parts[1],
+    );
+  expect(of("running")).toEqual(["0.00", "0.00", "0.00"]);
+  expect(of("confirmed")).toContain("100.00");
 });

@@ -92,5 +92,25 @@ export function overallView({ events, races, judged, weights, method }: Contest)
   };
 }
 
+/**
+ * A contest as everybody may see it: marks of judges are kept back until their event is confirmed, so that nobody plays
+ * to the judges who are still to come.
+ */
+export const withoutOpenMarks = <E extends Judged, C extends { readonly judged: readonly E[] }>(contest: C): C => ({
+  ...contest,
+  judged: contest.judged.map((e) =>
+    e.state === "confirmed"
+      ? e
+      : {
+          ...e,
+          standings: e.standings.map((s) => ({
+            ...s,
+            ...{ place: null, first: null, sharing: 1, shared: false, counted: null, shown: "–" },
+            ...{ raw: null, adjusted: null, points: null, decidedBy: null },
+          })),
+        },
+  ),
+});
+
 const winners = (rows: readonly Overall[]) => rows.filter((o) => o.place === 1).map((o) => o.entry);
 const shownDigits = (method: CombineMethod) => (method === "points" || method === "places" ? 2 : 3);
