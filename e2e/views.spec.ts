@@ -81,6 +81,8 @@ test("instructor's views", async ({ page }) => {
     "/p/terrace-pump-last-year",
     "/p/terrace-pump-last-year/contest",
     "/p/terrace-pump-last-year/contest/matches",
+    "/screen/terrace-pump-last-year/replay",
+    "/stopwatch",
     "/p/terrace-pump-last-year/contest/overall",
     "/p/cold-box",
     "/p/cold-box/needs/statements",

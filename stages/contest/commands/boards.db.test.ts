@@ -10,6 +10,7 @@ import type { World } from "@/stages/testing/world";
 import { boardStream } from "../board-stream";
 import { boardSource } from "../queries/boards";
 import { openCall } from "../queries/calls";
+import { momentsOf, replayedSource } from "../queries/replay";
 import type { BoardState } from "../view/board-face";
 import { scoreAttempt } from "./attempts";
 import { revealAward, saveBoard, showOnBoard } from "./boards";
@@ -61,6 +62,21 @@ test("a score reaches every screen, each as it asked; two that ask alike are sen
   for (const s of seen) expect(s.face).toMatchObject({ kind: "attempts", rows: [{ shown: "8.6" }, {}] });
   expect(seen[0]).toEqual(seen[1]);
   stop.abort();
+});
+
+test("a replay shows at its last moment what stands now, before it only what was recorded by then", async () => {
+  const moments = await momentsOf(w.projectId);
+  const places = async (at: string) => {
+    const source = (await replayedSource(w.projectId, moments, at))!;
+    return source.contest.events.find((e) => e.id === w.event)!;
+  };
+  const now = (await boardSource(w.projectId))!.contest.events.find((e) => e.id === w.event)!;
+  const last = await places(moments.at(-1)!.at);
+  expect(last.standings.map((s) => ({ ...s, working: undefined }))).toEqual(now.standings);
+  expect([last.state, last.entries.map((n) => n.taken)]).toEqual([now.state, now.entries.map((n) => n.taken)]);
+  const first = moments.find((m) => m.act === "scoreAttempt")!;
+  const before = await places(new Date(Date.parse(first.at) - 1000).toISOString());
+  expect([before.state, before.standings.map((s) => s.place)]).toEqual(["set up", [null, null]]);
 });
 
 test("who is called stands on every board, until they came or somebody else is called", async () => {

@@ -1,6 +1,7 @@
 import { redirect } from "next/navigation";
 import { can } from "@/core/access/can";
 import { currentGuest } from "@/platform/sign-in/cookies";
+import Link from "@/ui/link";
 import { LinkChoice } from "@/ui/link-choice";
 import { OfflinePage } from "@/ui/offline-page";
 import { Empty } from "@/ui/page";
@@ -80,7 +81,10 @@ async function Attempts({ event, safety, judges }: { event: FieldEvent; safety: 
       <h1>{event.name}</h1>
       <p className="mb-2 text-soft">
         {event.definition.policy.n} attempts each{event.definition.unit !== "1" && `, in ${event.definition.unit}`}.
-        What is saved is named below each team at once.
+        What is saved is named below each team at once.{" "}
+        <Link className="underline" href="/stopwatch">
+          Stopwatch
+        </Link>
       </p>
       <SafetyBar event={safety} judges={judges} via="guest" />
       <Field

@@ -38,8 +38,18 @@ interface Computed {
   readonly standings: readonly (Standing | MatchStanding | JudgedStanding)[];
 }
 
-/** The standings of these events as they come out of the facts now; for renewing and for checking. */
-async function computeStandings(sql: Tx, projectId: string, eventIds: readonly string[]): Promise<Computed[]> {
+/**
+ * The standings of these events as they come out of the facts: for renewing, for checking, and as they were at a time
+ * of the day.
+ * @param until facts that were recorded later are left out
+ */
+export async function computeStandings(
+  sql: Tx,
+  projectId: string,
+  eventIds: readonly string[],
+  until?: string,
+): Promise<Computed[]> {
+  const then = (at: string) => until === undefined || Date.parse(at) <= Date.parse(until);
   const [events, entries, runs, matches, judged] = await Promise.all([
     sql<(Scored & { id: string; name: string; version: number })[]>`
       SELECT e.id, e.name, e.version, e.definition, v.definition AS protocol_definition
@@ -77,7 +87,7 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
     standings: matchStandings(
       { ...e.definition, format: e.format },
       seeded(e.entries).map((n) => ({ id: n.id, name: n.team })),
-      e.results,
+      e.results.filter((r) => then(r.at)),
       e.drawn,
     ),
   }));
@@ -88,7 +98,7 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
     standings: judgedStandings(
       e.rules,
       e.entries.map((n) => ({ id: n.id, name: n.team, out: false })),
-      markedSheets(e.sheets),
+      markedSheets(e.sheets.filter((x) => then(x.at))),
     ),
   }));
   const measured = events.map((event) => ({
@@ -107,7 +117,7 @@ async function computeStandings(sql: Tx, projectId: string, eventIds: readonly s
           runOff: n.runOff,
           out: n.inspection === "turned away",
           attempts: runs
-            .filter((r) => r.entryId === n.id && r.state !== "void")
+            .filter((r) => r.entryId === n.id && r.state !== "void" && then(r.at))
             .map((r) => ({ state: r.state, value: attemptValue(event, r), charges: r.penalties })),
         })),
     ),

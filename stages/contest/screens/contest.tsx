@@ -88,6 +88,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
           CSV
         </LinkButton>
         <LinkButton href={`/screen/${slug}`}>Board</LinkButton>
+        {names.some((n) => n.state !== "set up") && <LinkButton href={`/screen/${slug}/replay`}>Replay</LinkButton>}
         {staff && (
           <>
             {event.attempts.length === 0 ? (

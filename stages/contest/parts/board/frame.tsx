@@ -37,12 +37,15 @@ export const BoardFrame = ({
   state,
   asOf,
   lost,
+  clock,
   children,
 }: {
   state: BoardState;
   /** When what it shows came in, on the board's own clock; empty at first. */
   asOf: string;
   lost: boolean;
+  /** The time that it shows, where that is not now. */
+  clock?: string;
   children: ReactNode;
 }) => (
   <main
@@ -68,7 +71,7 @@ export const BoardFrame = ({
         </p>
       </div>
       <div className="text-right">
-        <Clock />
+        {clock ? <p className="text-[clamp(22px,2.4vw,56px)] font-[650]">{clock}</p> : <Clock />}
         <p className="soft text-[clamp(11px,0.95vw,22px)]">
           {[state.seed, asOf && `as of ${asOf}`].filter(Boolean).join(" · ")}{" "}
           <span role="status" className="accent">
