@@ -28,8 +28,9 @@ import { mayBegin } from "../view/safety";
 
 /** The contest: events with inspection, run order, attempts and standings. */
 export async function ContestScreen({ slug, event: wanted }: { slug: string; event?: string }) {
-  const { frame, staff } = await projectPage(slug, contestActs.read);
+  const { frame, staff: runs } = await projectPage(slug, contestActs.read);
   const p = frame.project;
+  const staff = runs && !p.finishedAt;
   const [events, protocols, names, safety] = await Promise.all([
     eventsOf(p.id),
     protocolsOf(p.id),
@@ -83,7 +84,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
   return (
     <>
       <PageHead title={event.name} note={`${event.protocol} · ${rules} · ${event.state}`}>
-        <EventNav slug={slug} events={names} chosen={event.id} staff={staff && !p.finishedAt} />
+        <EventNav slug={slug} events={names} chosen={event.id} staff={staff} />
         <LinkButton href={`/p/${slug}/csv/standings`} download>
           CSV
         </LinkButton>
@@ -124,7 +125,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
             </div>
           )}
         </section>
-        {staff && (
+        {runs && (
           <Sheet title="Scoring" aside={event.attempts.length === 0 && <RefreshButton id={event.id} />}>
             {event.state !== "confirmed" && <SafetyBar event={safety.get(event.id)!} judges />}
             {event.attempts.length === 0 && (
