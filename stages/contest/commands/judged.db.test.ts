@@ -8,9 +8,11 @@ import { inspected } from "@/stages/testing/inspected";
 import { worldEach } from "@/stages/testing/world-each";
 import { judgedEventsOf } from "../queries/judged";
 import { programmeOf } from "../queries/programme";
+import { resultNotes } from "../queries/versions";
 import { standingsTable } from "../standings-csv";
 import { judging } from "../view/judged";
 import { runOffs } from "../view/run-off";
+import { resultVersions } from "../view/versions";
 import { scoreAttempt } from "./attempts";
 import { confirmEvent, reopenEvent, saveEvent } from "./events";
 import { asideSheet, markSheet, saveJudgedEvent } from "./judged";
@@ -141,6 +143,14 @@ describe("a judged event", () => {
     expect(await csv()).not.toContain("Design,");
     await ok(confirmEvent, here.boss, { id: here.w.judged, version: same.version + 2 });
     expect(await csv()).toContain("Design,1,no,Bramble,80.00,of 100,32,1 sheets");
+    const versions = resultVersions(await resultNotes(here.w.projectId, here.w.judged));
+    expect(versions.map((v) => [v.number, v.reason])).toEqual([
+      [2, "A sheet was missing"],
+      [1, ""],
+    ]);
+    expect(versions[0]!.changed).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^Bramble: place – → 1, points – → 32, counted – → 80$/)]),
+    );
     const planned = (await programmeOf(here.w.projectId)).find((e) => e.id === here.w.judged)!;
     expect([planned.attempts, planned.made.map((m) => m.entry).sort()]).toEqual([1, ["Alder", "Bramble"]]);
   });

@@ -17,6 +17,7 @@ import { EventNav, eventHref } from "../parts/event-nav";
 import { SafetyBar } from "../parts/event-safety";
 import { Field } from "../parts/field";
 import { ReopenForm } from "../parts/reopen-form";
+import { ResultVersions } from "../parts/result-versions";
 import { RunOffForm } from "../parts/run-off-form";
 import { StandingsTable } from "../parts/standings-table";
 import { eventsOf, withAttempts } from "../queries/events";
@@ -110,6 +111,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
             {event.orderSeed && `Run order drawn with seed ${event.orderSeed}. `}Lots use seed {d.seed}.
             {event.attempts.length > 0 && " Rules and run order are fixed since the first attempt."}
           </p>
+          <ResultVersions projectId={p.id} eventId={event.id} />
           {staff &&
             runOffs(event).map((tie) => (
               <div key={tie.says} className="mt-2">

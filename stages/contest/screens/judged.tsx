@@ -15,6 +15,7 @@ import { JudgeList } from "../parts/judge-list";
 import { JudgeSheets } from "../parts/judge-sheets";
 import { JudgedStandingsTable } from "../parts/judged-standings";
 import { ReopenForm } from "../parts/reopen-form";
+import { ResultVersions } from "../parts/result-versions";
 import { judgedEventsOf, judgesOf } from "../queries/judged";
 import { eventNames } from "../queries/matches";
 import { safetyOf } from "../queries/safety";
@@ -75,6 +76,7 @@ export async function JudgedScreen({ slug, event: wanted }: { slug: string; even
                 {agreementWords(view.agreement)} {event.orderSeed && `Order drawn with seed ${event.orderSeed}. `}
                 {begun && "Rules are fixed since the first sheet."}
               </p>
+              <ResultVersions projectId={p.id} eventId={event.id} />
               {view.says.map((says) => (
                 <p key={says} className="mt-1 text-ochre-deep">
                   {says}

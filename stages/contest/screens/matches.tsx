@@ -18,6 +18,7 @@ import { MatchEntry } from "../parts/match-entry";
 import { PlayedTools } from "../parts/match-played";
 import { MatchStandingsTable } from "../parts/match-standings";
 import { ReopenForm } from "../parts/reopen-form";
+import { ResultVersions } from "../parts/result-versions";
 import { RoundsList } from "../parts/rounds-list";
 import { SeedForms } from "../parts/seed-forms";
 import { eventNames, matchEventsOf } from "../queries/matches";
@@ -161,6 +162,7 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
                   : "Not seeded yet. "}
               {begun && "Rules and seeds are fixed since the first match."}
             </p>
+            <ResultVersions projectId={p.id} eventId={event.id} />
             {staff && (
               <div className="no-print mt-3 flex flex-wrap items-center gap-3">
                 {event.state === "running" && allPlaced(event.standings) && (
