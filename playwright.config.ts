@@ -3,6 +3,9 @@ import { defineConfig } from "@playwright/test";
 /** Journeys that begin with an empty school. */
 const fromNothing = /(journey|us-school)\.spec\.ts/;
 
+/** Journeys of the demo that go in a copy of it, beside the others. */
+const second = /(front|judging|logins|matches|offline|pieces|programme|whole-day|withdrawn)[^/]*\.spec\.ts/;
+
 /** Pages that are looked at and not written to. */
 const looks = /views\.spec\.ts/;
 
@@ -11,7 +14,8 @@ export default defineConfig({
   // Three of them side by side on two cores: slow is not wrong.
   timeout: 300_000,
   projects: [
-    { name: "demo", testIgnore: [fromNothing, looks], outputDir: "test-results/demo" },
+    { name: "demo", testIgnore: [fromNothing, looks, second], outputDir: "test-results/demo" },
+    { name: "demo-copy", testMatch: second, outputDir: "test-results/demo-copy" },
     { name: "views", testMatch: looks, outputDir: "test-results/views" },
     { name: "empty", testMatch: fromNothing, outputDir: "test-results/empty" },
   ],

@@ -59,7 +59,7 @@ async function jest(project, filter, env) {
 async function prepare(cluster) {
   await needBuild();
   step(`built (at ${at()})`);
-  const fill = async (name, demo) => {
+  const create = async (name, more = "") => {
     const url = new URL(cluster.url);
     url.pathname = `/${name}`;
     await capture(
@@ -70,28 +70,34 @@ async function prepare(cluster) {
         [
           `import postgres from "postgres"`,
           `const sql = postgres(process.env.U)`,
-          `await sql.unsafe('CREATE DATABASE ${name}')`,
+          `await sql.unsafe('CREATE DATABASE ${name}${more}')`,
           `await sql.end()`,
         ].join("; "),
       ],
       { cwd: root, env: { ...process.env, U: cluster.url } },
     );
-    const env = { DATABASE_URL: url.toString(), IRONSTONE_TODAY: "2027-03-02" };
+    return { DATABASE_URL: url.toString(), IRONSTONE_TODAY: "2027-03-02" };
+  };
+  const fill = async (name, demo) => {
+    const env = await create(name);
     await task("migrate", [], env);
     if (demo) await task("demo", [], env);
     return env;
   };
-  return [await fill("e2e_demo", true), await fill("e2e_empty", false)];
+  const demo = await fill("e2e_demo", true);
+  return [demo, await create("e2e_copy", " TEMPLATE e2e_demo"), await fill("e2e_empty", false)];
 }
 
-async function e2e(filter, [demoEnv, emptyEnv]) {
-  const demo = await serve({ ...demoEnv, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
+async function e2e(filter, [demoEnv, copyEnv, emptyEnv]) {
+  const serveDemo = async (env) => serve({ ...env, IRONSTONE_DEMO: "1" }, { port: await freePort(), quiet: true });
+  const demo = await serveDemo(demoEnv);
+  const copy = await serveDemo(copyEnv);
   const empty = await serve(emptyEnv, { port: await freePort(), quiet: true });
   const scratch = mkdtempSync("/tmp/ironstone-e2e-");
-  // The journeys of the demo and those from an empty school share nothing, and who only looks is in nobody's way:
-  // they go side by side.
+  // The journeys of the demo, those of its copy and those from an empty school share nothing, and who only looks is in
+  // nobody's way: they go side by side.
   const runs = await Promise.all(
-    ["demo", "views", "empty"].map(async (project) => {
+    ["demo", "demo-copy", "views", "empty"].map(async (project) => {
       const report = join(scratch, `${project}.json`);
       const { out } = await capture(
         bin("playwright"),
@@ -100,9 +106,9 @@ async function e2e(filter, [demoEnv, emptyEnv]) {
           cwd: root,
           env: {
             ...process.env,
-            DEMO_URL: demo.url,
+            DEMO_URL: (project === "demo-copy" ? copy : demo).url,
             EMPTY_URL: empty.url,
-            DEMO_DATABASE_URL: demoEnv.DATABASE_URL,
+            DEMO_DATABASE_URL: (project === "demo-copy" ? copyEnv : demoEnv).DATABASE_URL,
             EMPTY_DATABASE_URL: emptyEnv.DATABASE_URL,
             CHROMIUM: chromium(),
             PLAYWRIGHT_JSON_OUTPUT_NAME: report,
@@ -113,7 +119,7 @@ async function e2e(filter, [demoEnv, emptyEnv]) {
       return { out, stats: existsSync(report) ? JSON.parse(readFileSync(report, "utf8")).stats : null };
     }),
   );
-  await Promise.all([end(demo.child), end(empty.child)]);
+  await Promise.all([demo, copy, empty].map((server) => end(server.child)));
   const total = (what) => runs.reduce((n, run) => n + (run.stats?.[what] ?? 0), 0);
   count.passed += total("expected") + total("flaky");
   count.failed += total("unexpected") + runs.filter((run) => !run.stats).length;

@@ -142,7 +142,7 @@ test("a league set up by keyboard: what is wrong stands beside its field, seeds 
 }) => {
   await enter(page, "Mara");
   await page.goto(`${demoUrl}/p/porch-hoist/contest/event`);
-  await page.getByRole("link", { name: "Two at a time instead: matches" }).click();
+  await page.getByRole("link", { name: "Two at a time, matches" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "New event of matches" })).toBeVisible();
   await page.getByRole("radio", { name: /^the best of several games/ }).click();
   await page.getByLabel("At most so many games").fill("4");

@@ -41,7 +41,9 @@ const school = async () =>
       .map(
         (t) => `SELECT '${t.name}' AS t, count(*)::int AS n, sum(hashtextextended(x::text, 0)) AS h FROM ${t.name} x`,
       )
-      .join(" UNION ALL "),
+      .join(" UNION ALL ")
+      // Large unions are read in parallel, in no order.
+      .concat(" ORDER BY t"),
     [],
     { prepare: true },
   );

@@ -10,6 +10,6 @@ export async function POST(request: Request): Promise<Response> {
   if (!fromOurPages(request) || !type.startsWith("application/json"))
     return new Response("Only from a page of this application.", { status: 403 });
   const sent: unknown = await request.json().catch(() => null);
-  if (!isWritten(sent)) return new Response("This is no attempt, match or inspection.", { status: 400 });
+  if (!isWritten(sent)) return new Response("This is no attempt, match, inspection or sheet.", { status: 400 });
   return Response.json(await writeOfTheDay(sent), { headers: { "cache-control": "no-store" } });
 }

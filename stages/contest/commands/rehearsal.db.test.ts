@@ -2,10 +2,12 @@ import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { ok, refused } from "@/stages/testing/database";
 import { worldEach } from "@/stages/testing/world-each";
+import { ballotOf } from "../queries/awards";
 import { boardSource } from "../queries/boards";
 import { contestOf } from "../queries/contest";
 import { matchEventsOf } from "../queries/matches";
 import { recordedOf, rehearsalOf } from "../queries/rehearsal";
+import { momentsOf } from "../queries/replay";
 import { boardState } from "../view/board-face";
 import { allPlaced } from "../view/lives";
 import { drawRunOrder, refreshEntries } from "./events";
@@ -18,7 +20,6 @@ const project = () => ({ projectId: here.w.projectId });
 async function before() {
   await db()`DELETE FROM match_result`;
   await db()`DELETE FROM judge_sheet`;
-  await db()`DELETE FROM ballot`;
   await db()`DELETE FROM draw`;
   await db()`UPDATE entry SET run_order = NULL`;
   await db()`UPDATE event SET state = 'set up'`;
@@ -60,6 +61,9 @@ test("a rehearsal makes a whole day up, says that it is one, and leaves nothing 
   expect(await record()).toEqual(was);
   expect(await rehearsalOf(here.w.projectId)).toBeNull();
   await refused(wipeRehearsal, here.boss, project(), /Nobody rehearses/);
+  // The vote that was open before is open still; nothing of the rehearsal is replayed afterwards.
+  expect(await ballotOf(here.w.projectId)).toMatchObject({ code: here.w.code, open: true });
+  expect(await momentsOf(here.w.projectId)).toEqual([]);
 });
 
 test("a contest that has begun is not rehearsed: its record stays", async () => {

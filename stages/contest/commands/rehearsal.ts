@@ -67,7 +67,9 @@ export const wipeRehearsal = command({
     await sql`DELETE FROM judge_sheet WHERE entry_id IN (${entries})`;
     await sql`DELETE FROM event_check WHERE event_id IN (${events})`;
     await sql`DELETE FROM event_halt WHERE event_id IN (${events})`;
-    await sql`DELETE FROM ballot WHERE project_id = ${projectId}`;
+    await sql`DELETE FROM vote WHERE ballot_id IN (SELECT id FROM ballot WHERE project_id = ${projectId})`;
+    await sql`DELETE FROM ballot WHERE project_id = ${projectId} AND opened_at >= ${since}::timestamptz`;
+    await sql`DELETE FROM hall_call WHERE project_id = ${projectId} AND called_at >= ${since}::timestamptz`;
     await sql`DELETE FROM inspection WHERE build_id IN (SELECT id FROM build WHERE project_id = ${projectId})`;
     // Orders and seeds that were drawn in the rehearsal are drawn again on the day.
     const drawn = await sql<{ event: string }[]>`

@@ -5,6 +5,7 @@ import type { BoardSource } from "../view/board-face";
 import { asOf, type Moment } from "../view/replay";
 import { boardSource } from "./boards";
 import { computeStandings } from "./standings";
+import { sinceRehearsal } from "./versions";
 
 const acts = ["scoreAttempt", "recordMatch", "markSheet", "inspectBuild", "confirmEvent"];
 
@@ -12,7 +13,7 @@ const acts = ["scoreAttempt", "recordMatch", "markSheet", "inspectBuild", "confi
 export const momentsOf = (projectId: string) => db()<Moment[]>`
   SELECT at, act, label, subject_id
   FROM audit
-  WHERE project_id = ${projectId} AND act = ANY(${acts})
+  WHERE project_id = ${projectId} AND act = ANY(${acts}) AND ${sinceRehearsal(db(), projectId)}
   ORDER BY at, id
 `;
 

@@ -123,7 +123,7 @@ export async function JudgedScreen({ slug, event: wanted }: { slug: string; even
                       { key: "severity", text: "Marks" },
                     ]}
                     rows={view.judges.map((j) => ({
-                      id: j.name,
+                      id: j.id,
                       cells: {
                         judge: { value: j.name },
                         marked: { value: j.marked },

@@ -48,9 +48,9 @@ describe("how the judging stands", () => {
     const e = event([sheet("Alder", "J1", 7), sheet("Alder", "J2", 5), sheet("Gully", "J2", null)], "Alder", "Gully");
     const { judges, says } = judging(e, [{ id: "J3", name: "Parent" }]);
     expect(judges).toEqual([
-      { name: "J1", marked: 1, stepped: [], missing: "Gully", severity: "10.0 above the average judge" },
-      { name: "J2", marked: 1, stepped: ["Gully"], missing: "–", severity: "10.0 below the average judge" },
-      { name: "Parent", marked: 0, stepped: [], missing: "everybody", severity: "–" },
+      { id: "J1", name: "J1", marked: 1, stepped: [], missing: "Gully", severity: "10.0 above the average judge" },
+      { id: "J2", name: "J2", marked: 1, stepped: ["Gully"], missing: "–", severity: "10.0 below the average judge" },
+      { id: "J3", name: "Parent", marked: 0, stepped: [], missing: "everybody", severity: "–" },
     ]);
     expect(says).toEqual([]);
   });

@@ -43,6 +43,7 @@ export interface Judging {
   readonly agreement: Agreement;
   /** Each judge with what they have marked of it all, and from whom they stepped back. */
   readonly judges: readonly {
+    readonly id: string;
     readonly name: string;
     readonly marked: number;
     readonly stepped: readonly string[];
@@ -98,6 +99,7 @@ export function judging(
     const done = new Set(own.map((s) => s.entryId));
     const marked = own.filter((s) => s.state === "marked").length;
     return {
+      id,
       name,
       marked,
       stepped,
