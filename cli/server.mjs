@@ -14,23 +14,27 @@ await app.prepare();
 const handle = app.getRequestHandler();
 
 let large = 0;
-const server = createServer({ headersTimeout: 20_000, requestTimeout: 300_000 }, (req, res) => {
-  if (!proxy) {
-    // Only a declared proxy may say on whose behalf it asks; otherwise it is whoever is connected.
-    for (const name of ["x-forwarded-host", "x-forwarded-proto", "x-forwarded-port", "forwarded", "x-real-ip"])
-      delete req.headers[name];
-    req.headers["x-forwarded-for"] = req.socket.remoteAddress ?? "";
-  }
-  const no = refusal(req, large);
-  if (no) {
-    res.writeHead(no.status, { "content-type": "text/plain; charset=utf-8", connection: "close" });
-    res.end(no.message, () => req.socket.destroySoon());
-    return;
-  }
-  if (limitOf(req).large) {
-    large++;
-    res.once("close", () => large--);
-  }
-  void handle(req, res);
-});
+// A connection is kept longer than browsers and proxies keep theirs: none of them sends into one that was just closed.
+const server = createServer(
+  { headersTimeout: 20_000, requestTimeout: 300_000, keepAliveTimeout: 75_000 },
+  (req, res) => {
+    if (!proxy) {
+      // Only a declared proxy may say on whose behalf it asks; otherwise it is whoever is connected.
+      for (const name of ["x-forwarded-host", "x-forwarded-proto", "x-forwarded-port", "forwarded", "x-real-ip"])
+        delete req.headers[name];
+      req.headers["x-forwarded-for"] = req.socket.remoteAddress ?? "";
+    }
+    const no = refusal(req, large);
+    if (no) {
+      res.writeHead(no.status, { "content-type": "text/plain; charset=utf-8", connection: "close" });
+      res.end(no.message, () => req.socket.destroySoon());
+      return;
+    }
+    if (limitOf(req).large) {
+      large++;
+      res.once("close", () => large--);
+    }
+    void handle(req, res);
+  },
+);
 server.listen(port, host, () => process.send?.("ready"));

@@ -67,6 +67,8 @@ const views = [
 ];
 
 test("instructor's views", async ({ page }) => {
+  // Some fifty pages, each with a search for what hinders people: on a slow machine that takes its time.
+  test.setTimeout(900_000);
   const errors: string[] = [];
   page.on("console", (m) => m.type() === "error" && errors.push(m.text()));
   page.on("pageerror", (e) => errors.push(String(e)));
