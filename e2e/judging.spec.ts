@@ -1,18 +1,9 @@
 // A judged event from its rules to the result: two judges with links of their own, by keyboard and on a phone.
-import { expect, type Page, test } from "@playwright/test";
-import { demoUrl, enter, findings, guestLink, stranger } from "./tools";
+import { expect, test } from "@playwright/test";
+import { demoUrl, enter, findings, guestLink, openEvent, stranger } from "./tools";
 
 const slug = "porch-hoist";
 const event = "Poster and talk";
-
-async function openLink(page: Page, { url, pin }: { url: string; pin: string | null }): Promise<void> {
-  await page.goto(url);
-  if (pin) await page.getByLabel("PIN").fill(pin);
-  await page.getByRole("button", { name: "Open" }).click();
-  await page.waitForURL(/\/guest/);
-  await page.getByRole("link", { name: event }).click();
-  await expect(page.getByRole("heading", { level: 1, name: event })).toBeVisible();
-}
 
 test("judges mark by keyboard, one steps back, the severe one is adjusted for, and the result is confirmed", async ({
   page,
@@ -35,7 +26,7 @@ test("judges mark by keyboard, one steps back, the severe one is adjusted for, a
   const [joiner, aunt] = [await stranger(browser), await stranger(browser)];
   await aunt.setViewportSize({ width: 360, height: 740 });
 
-  await openLink(joiner, links[0]!);
+  await openEvent(joiner, links[0]!, event);
   const teams = await joiner.getByRole("tab").allTextContents();
   expect(teams).toHaveLength(5);
   for (const [i] of teams.entries()) {
@@ -50,7 +41,7 @@ test("judges mark by keyboard, one steps back, the severe one is adjusted for, a
   }
   await expect(joiner.getByText(/You have marked every team/)).toBeVisible();
 
-  await openLink(aunt, links[1]!);
+  await openEvent(aunt, links[1]!, event);
   await aunt.getByRole("button", { name: "Step back from this team" }).click();
   await aunt.getByLabel("Why").fill("My nephew is in it");
   await aunt.getByRole("button", { name: "Step back", exact: true }).click();

@@ -6,7 +6,7 @@ import { join } from "node:path";
 import { type BrowserContext, chromium, expect, type Page, test } from "@playwright/test";
 import config from "../playwright.config";
 import { relayTo } from "./relay";
-import { choose, demoUrl, enter, findings, guestLink, passAll, stranger, tickCautions } from "./tools";
+import { choose, demoUrl, enter, findings, guestLink, openEvent, passAll, stranger, tickCautions } from "./tools";
 
 const slug = "porch-hoist";
 const event = "Barrel run";
@@ -30,13 +30,8 @@ async function setUp(page: Page): Promise<void> {
 }
 
 /** A scorer's device opens its link, and is ready to lose the network. */
-async function openLink(page: Page, { url, pin }: { url: string; pin: string | null }, via: string): Promise<void> {
-  await page.goto(url.replace(demoUrl, via));
-  if (pin) await page.getByLabel("PIN").fill(pin);
-  await page.getByRole("button", { name: "Open" }).click();
-  await page.waitForURL(/\/guest/);
-  await page.getByRole("link", { name: event }).click();
-  await expect(page.getByRole("heading", { level: 1, name: event })).toBeVisible();
+async function openLink(page: Page, link: { url: string; pin: string | null }, via: string): Promise<void> {
+  await openEvent(page, link, event, via);
   await expect(page.getByText("This page opens without a network too.", { exact: false })).toBeVisible();
 }
 

@@ -73,6 +73,22 @@ export async function guestLink(
   };
 }
 
+/** A device opens a guest's link, and on it the page of an event. */
+export async function openEvent(
+  page: Page,
+  { url, pin }: { url: string; pin: string | null },
+  event: string,
+  /** By which address the server is come to, where it is not its own. */
+  via = demoUrl,
+): Promise<void> {
+  await page.goto(url.replace(demoUrl, via));
+  if (pin) await page.getByLabel("PIN").fill(pin);
+  await page.getByRole("button", { name: "Open" }).press("Enter");
+  await page.waitForURL(/\/guest/);
+  await page.getByRole("link", { name: event }).press("Enter");
+  await expect(page.getByRole("heading", { level: 1, name: event })).toBeVisible();
+}
+
 /** Ticks the safety check of the bench by keyboard, where the day's first run still waits for it. */
 export async function begin(
   page: Page,

@@ -1,6 +1,6 @@
 // The whole day: a steward, two scorers, one of them without a network for a while, a judge, a board, a spectator.
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings, guestLink, passAll, stranger, tickCautions } from "./tools";
+import { choose, demoUrl, enter, findings, guestLink, openEvent, passAll, stranger, tickCautions } from "./tools";
 
 const base = `${demoUrl}/p/porch-hoist`;
 const [pull, race, talk] = ["Sack pull", "Porch race", "Two-minute talk"];
@@ -36,12 +36,7 @@ async function setUp(page: Page): Promise<void> {
 /** Somebody's device, which opens a link and an event. */
 async function device(browser: Browser, link: { url: string; pin: string | null }, event: string): Promise<Page> {
   const page = await (await browser.newContext({ viewport: { width: 360, height: 740 } })).newPage();
-  await page.goto(link.url);
-  if (link.pin) await page.getByLabel("PIN").fill(link.pin);
-  await page.getByRole("button", { name: "Open" }).press("Enter");
-  await page.waitForURL(/\/guest/);
-  await page.getByRole("link", { name: event }).press("Enter");
-  await expect(page.getByRole("heading", { level: 1, name: event })).toBeVisible();
+  await openEvent(page, link, event);
   return page;
 }
 

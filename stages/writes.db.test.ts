@@ -3,31 +3,17 @@ import type { Actor } from "@/core/access/can";
 import { auditOf } from "@/platform/audit/audit";
 import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
-import { actorOf } from "@/platform/sign-in/actors";
 import { createGuestLink } from "@/stages/people/commands/guests";
 import { editProject } from "@/stages/plan/commands/projects";
-import { freshDatabase, ok, refused } from "@/stages/testing/database";
-import { firstInstructor } from "@/stages/testing/school";
-import { makeProject, type World } from "@/stages/testing/world";
+import { ok, refused } from "@/stages/testing/database";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 
-let done: () => Promise<void>;
-
+const here = worldEach("Pump");
 let boss: Actor;
-
 let w: World;
-
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-
-afterAll(() => done());
-
-beforeEach(async () => {
-  w = await makeProject(boss, `Pump ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+beforeEach(() => {
+  ({ boss, w } = here);
 });
 
 describe("writes", () => {

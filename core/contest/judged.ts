@@ -1,6 +1,6 @@
 import Decimal from "decimal.js";
 import { adjustForSeverity, concordance, connected, type Rating } from "../concepts/raters";
-import { applyRule, type PointsRule } from "../points/rule";
+import { pointsOfPlaces } from "../points/rule";
 import { formatNumber } from "../quantity/quantity";
 import { rank } from "../ranking/rank";
 import { type JudgeMethod, type JudgeTie, judgeMethod } from "../vocabulary/contest";
@@ -181,10 +181,7 @@ export const groupsWhenMarked = (
 
 /** What an entry earns by its mark or by its place. */
 function pointsOf(rules: JudgedRules, counted: string, first: number, sharing: number): string | null {
-  if (rules.placePoints.length) {
-    const rule: PointsRule = { kind: "place", points: rules.placePoints, floor: "0", school: "complete" } as PointsRule;
-    return applyRule(rule, counted, "", { place: first, sharing }).value;
-  }
+  if (rules.placePoints.length) return pointsOfPlaces(rules.placePoints, first, sharing);
   return rules.full ? new Decimal(rules.full).times(counted).div(100).toDecimalPlaces(9).toString() : null;
 }
 

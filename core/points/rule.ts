@@ -208,3 +208,15 @@ export function applyRule(
     }
   }
 }
+
+/**
+ * What places earn by a list of points: those who share places share the sum of theirs.
+ * @param first the first of the places that are filled, from 1
+ * @param sharing how many fill them
+ * @example pointsOfPlaces(["10", "8", "6"], 2, 2) // => "7"
+ */
+export const pointsOfPlaces = (points: readonly string[], first: number, sharing: number): string | null =>
+  applyRule({ kind: "place", points, floor: "0", school: "complete" } as PointsRule, "0", "", {
+    place: first,
+    sharing,
+  }).value;

@@ -7,31 +7,18 @@ import { saveBuild } from "@/stages/builds/commands/builds";
 import { keepEvidence, recordFinding } from "@/stages/needs/commands/findings";
 import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
-import { freshDatabase, ok, refused } from "@/stages/testing/database";
-import { firstInstructor } from "@/stages/testing/school";
+import { ok, refused } from "@/stages/testing/database";
 import { statusIn } from "@/stages/testing/status";
-import { makeProject, type World } from "@/stages/testing/world";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 import { acknowledgeBrief, saveBrief } from "./commands";
 import { briefReaders, briefVersions } from "./queries";
 
-let done: () => Promise<void>;
-
+const here = worldEach("Pump");
 let boss: Actor;
-
 let w: World;
-
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-
-afterAll(() => done());
-
-beforeEach(async () => {
-  w = await makeProject(boss, `Pump ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+beforeEach(() => {
+  ({ boss, w } = here);
 });
 
 const change = async (id: string, more: object) => {

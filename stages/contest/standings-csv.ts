@@ -1,10 +1,10 @@
 import "server-only";
 import { toCsv } from "@/platform/csv/csv";
-import { contestOf } from "./queries/contest";
+import { placedContestOf } from "./queries/contest";
 
 /** The standings of every event, as CSV. */
 export async function standingsTable({ id }: { id: string }): Promise<string> {
-  const { events, races, judged } = (await contestOf(id)).contest;
+  const { events, races, judged } = (await placedContestOf(id, false)).contest;
   return toCsv([
     ["Event", "Place", "Shared", "Team", "Counted", "Unit", "Points", "Attempts", "Decided by"],
     ...events.flatMap((e) =>

@@ -6,6 +6,7 @@ import { countLevels } from "@/core/run/reading";
 import { describe } from "@/core/stats/describe";
 import { foresight } from "@/core/stats/prediction";
 import { compareSeveral, type Pair } from "@/core/stats/several";
+import { listed } from "@/core/text/listed";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { ProjectState } from "@/stages/needs/queries/state";
 
@@ -107,20 +108,17 @@ export function valuesByBuild(values: readonly { buildId: string; value: number 
   return (id: string): readonly number[] => byBuild.get(id) ?? [];
 }
 
-const list = (words: readonly string[]) =>
-  words.length < 2 ? words.join("") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
-
 /** What changed between two builds, and what would tell several changes apart, in words. */
 export function changeWords(s: Separation, first: string, others: readonly string[]): string {
   if (s.kind === "repeat") return "nothing changed: a repeat";
   if (s.changed.length === 1) return `one variable changed: ${s.changed[0]}`;
   const helped = s.helped.map((i) => others[i]!);
   if (s.kind === "clean")
-    return `${list(s.changed)} changed; with ${list(helped)} on record each can be told by itself`;
+    return `${listed(s.changed)} changed; with ${listed(helped)} on record each can be told by itself`;
   const wanted = s.further.map((f) => (f.value ? `${f.variable} “${f.value}”` : `no ${f.variable}`));
   return (
-    `${list(s.changed)} changed together: the record cannot say which one did it. To tell, also test ` +
-    `${first} with ${wanted.join(", and one with ")}${helped.length ? `; ${list(helped)} helps already` : ""}`
+    `${listed(s.changed)} changed together: the record cannot say which one did it. To tell, also test ` +
+    `${first} with ${wanted.join(", and one with ")}${helped.length ? `; ${listed(helped)} helps already` : ""}`
   );
 }
 

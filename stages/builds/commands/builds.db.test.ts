@@ -2,31 +2,17 @@ import sharp from "sharp";
 import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { readContent } from "@/platform/files/files";
-import { actorOf } from "@/platform/sign-in/actors";
-import { freshDatabase, ok, refused } from "@/stages/testing/database";
-import { firstInstructor } from "@/stages/testing/school";
-import { makeProject, type World } from "@/stages/testing/world";
+import { ok, refused } from "@/stages/testing/database";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 import { buildById } from "../queries/builds";
 import { addPhoto } from "./builds";
 
-let done: () => Promise<void>;
-
+const here = worldEach("Pump");
 let boss: Actor;
-
 let w: World;
-
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-
-afterAll(() => done());
-
-beforeEach(async () => {
-  w = await makeProject(boss, `Pump ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+beforeEach(() => {
+  ({ boss, w } = here);
 });
 
 describe("builds and photos", () => {

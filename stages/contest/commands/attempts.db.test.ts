@@ -3,29 +3,20 @@ import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
-import { actorOf } from "@/platform/sign-in/actors";
-import { freshDatabase, ok } from "@/stages/testing/database";
+import { ok } from "@/stages/testing/database";
 import { inspected } from "@/stages/testing/inspected";
-import { firstInstructor } from "@/stages/testing/school";
-import { makeProject, type World } from "@/stages/testing/world";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 import { eventsOf, withAttempts } from "../queries/events";
 import { fieldRows } from "../view/field";
 import { scoreAttempt, settleAttempt, voidAttempt } from "./attempts";
 import { confirmEvent, saveEvent } from "./events";
 
-let done: () => Promise<void>;
+const here = worldEach("Care");
 let boss: Actor;
 let w: World;
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-afterAll(() => done());
 beforeEach(async () => {
-  w = await makeProject(boss, `Care ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+  ({ boss, w } = here);
   await inspected(boss, w.build);
 });
 

@@ -1,39 +1,25 @@
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { execute } from "@/platform/command/command";
-import { actorOf } from "@/platform/sign-in/actors";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { createEdition, finishProject } from "@/stages/records/commands/editions";
 import { bestOf } from "@/stages/records/queries";
-import { freshDatabase, ok } from "@/stages/testing/database";
+import { ok } from "@/stages/testing/database";
 import { inspected } from "@/stages/testing/inspected";
-import { firstInstructor } from "@/stages/testing/school";
-import { makeProject, type World } from "@/stages/testing/world";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 import { eventsOf } from "../queries/events";
 import { programmeOf } from "../queries/programme";
 import { scoreAttempt, voidAttempt } from "./attempts";
 import { confirmEvent, drawRunOrder } from "./events";
 import { saveProgramme } from "./programme";
 
-let done: () => Promise<void>;
-
+const here = worldEach("Pump");
 let boss: Actor;
-
 let w: World;
-
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-
-afterAll(() => done());
-
-beforeEach(async () => {
-  w = await makeProject(boss, `Pump ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+beforeEach(() => {
+  ({ boss, w } = here);
 });
 
 describe("contest and records", () => {

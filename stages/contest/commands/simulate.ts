@@ -1,6 +1,5 @@
 import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
-import { roundsOf } from "@/core/contest/matches";
 import { simulatedMark, simulatedReading } from "@/core/contest/rehearsal";
 import { seededRandom } from "@/core/draw/draw";
 import { fromSi } from "@/core/quantity/quantity";
@@ -12,7 +11,7 @@ import { enteredOf, linesOf } from "../queries/inspections";
 import { judgedEventsOf, judgesOf } from "../queries/judged";
 import { matchEventsOf } from "../queries/matches";
 import { usualReadings } from "../queries/rehearsal";
-import { checkAll } from "../view/inspection";
+import { asRecorded } from "../view/inspection";
 import { playedView, toPlay } from "../view/lives";
 import { scoreAttempt } from "./attempts";
 import { drawRunOrder } from "./events";
@@ -21,12 +20,12 @@ import { markSheet } from "./judged";
 import { recordMatch } from "./match-results";
 import { drawRound } from "./matches";
 
-type Does = <O>(cmd: Command<never, O>, input: unknown, as?: Actor) => Promise<O>;
+type Does = <I, O>(cmd: Command<I, O>, input: unknown, as?: Actor) => Promise<O>;
 
 /** Fills an event's next round in, or all of it, by the commands that people call; gives how many results it made. */
 export async function simulateEvent(sql: Tx, actor: Actor, id: string, seed: string, all: boolean): Promise<number> {
   const does: Does = async (cmd, input, as = actor) => {
-    const r = await execute(cmd as unknown as Command<unknown, never>, as, input);
+    const r = await execute(cmd, as, input);
     if (!r.ok) refuse(r.message);
     return r.value;
   };
@@ -55,11 +54,9 @@ async function inspectWaiting(projectId: string, eventId: string, sql: Tx, does:
     SELECT build_id FROM entry WHERE event_id = ${eventId} AND inspection = 'waiting' AND build_id IS NOT NULL
   `;
   for (const b of (await enteredOf(projectId)).filter((x) => waiting.some((w) => w.buildId === x.buildId))) {
-    const lines = await linesOf(projectId, b.buildId);
-    const typed = Object.fromEntries(lines.map((l) => [l.key, l.reads === "word" ? "met" : l.declared]));
-    const { over, missing } = checkAll(lines, typed);
-    const waiver = over.length || missing.length ? "Rehearsal" : "";
-    await does(inspectBuild as never, {
+    const { typed, waives } = asRecorded(await linesOf(projectId, b.buildId));
+    const waiver = waives ? "Rehearsal" : "";
+    await does(inspectBuild, {
       ...{ id: randomUUID(), buildId: b.buildId, after: b.inspections.length, typed },
       ...{ outcome: "passed", waiver },
     });
@@ -85,7 +82,7 @@ async function attempts({ sql, projectId, id, all, random, does }: Of): Promise<
         }),
       );
       const foul = random() < 0.06;
-      await does(scoreAttempt as never, {
+      await does(scoreAttempt, {
         ...{ id: randomUUID(), entryId: e.id, state: foul ? "foul" : "valid", sure: true },
         ...{ readings, seconds: event.definition.care ? readings : {} },
       });
@@ -107,7 +104,7 @@ async function sheets({ sql, projectId, id, all, random, does }: Of, actor: Acto
       const marks = Object.fromEntries(
         event.rules.criteria.map((c) => [c.key, String(simulatedMark(event.rules.most, random))]),
       );
-      await does(markSheet as never, { id: randomUUID(), entryId: n.id, after: 0, marks }, judge);
+      await does(markSheet, { id: randomUUID(), entryId: n.id, after: 0, marks }, judge);
       made++;
     }
     if (made > 0 && !all) break;
@@ -120,8 +117,7 @@ async function matches({ sql, projectId, id, seed, all, random, does }: Of): Pro
   let made = 0;
   for (let event = await read(); event; event = await read()) {
     const { matches: known } = playedView(event);
-    if (event.entries.every((n) => n.seed === null))
-      await does(drawRunOrder as never, { id, version: event.version, seed });
+    if (event.entries.every((n) => n.seed === null)) await does(drawRunOrder, { id, version: event.version, seed });
     else {
       const [next] = toPlay(playedView(event)).filter((m) => m.waiting.length === 0);
       const open = event.rules.format === "records" && event.drawn.length < event.rules.rounds;
@@ -132,14 +128,14 @@ async function matches({ sql, projectId, id, seed, all, random, does }: Of): Pro
         const score = event.rules.decides === "games" ? [best, best - 1] : [12, 10];
         const [aScore, bScore] = (winner === "a" ? score : score.toReversed()).map(String);
         const { slot, a, b } = next;
-        await does(recordMatch as never, {
+        await does(recordMatch, {
           ...{ id: randomUUID(), eventId: id, slot, a, b, outcome: "won", winner: measured ? null : winner },
           ...(measured && { aScore, bScore }),
         });
         made++;
-        if (!all && roundsOf(known).length > 0) return made;
+        if (!all) return made;
       } else if (open && known.every((m) => m.state !== "ready"))
-        await does(drawRound as never, { id, version: event.version, seed: `${seed}-${event.drawn.length + 1}` });
+        await does(drawRound, { id, version: event.version, seed: `${seed}-${event.drawn.length + 1}` });
       else return made;
     }
   }

@@ -12,7 +12,8 @@ import { castVote, closeVote, openVote } from "./vote";
 
 const here = worldEach("Vote");
 const teams = async () => (await openBallot(here.w.code))!.teams;
-const favourite = async () => awardsOf(await placedContestOf(here.w.projectId)).find((a) => a.kind === "favourite");
+const favourite = async () =>
+  awardsOf(await placedContestOf(here.w.projectId, true)).find((a) => a.kind === "favourite");
 
 describe("the favourite of the crowd", () => {
   test("is voted on while the vote is open, one a device, which may change its mind", async () => {

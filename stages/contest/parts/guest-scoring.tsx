@@ -127,9 +127,9 @@ async function ToScore({ project, wanted, judge }: { project: string; wanted?: s
   if (!chosen)
     return <Empty title="Nothing to score now">The instructor sets up the event; this page shows it by itself.</Empty>;
   const [event, [race], [judged], safety] = await Promise.all([
-    fieldEvent(project, chosen.id),
-    matchEventsOf(project, undefined, chosen.id),
-    judgedEventsOf(project, undefined, chosen.id),
+    chosen.format === "attempts" ? fieldEvent(project, chosen.id) : undefined,
+    chosen.format === "attempts" || chosen.format === "judged" ? [] : matchEventsOf(project, undefined, chosen.id),
+    chosen.format === "judged" ? judgedEventsOf(project, undefined, chosen.id) : [],
     safetyOfEvent(chosen.id),
   ]);
   return (

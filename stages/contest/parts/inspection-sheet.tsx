@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { cx } from "@/ui/classes";
 import { keep } from "@/ui/kept";
 import { buttonClass } from "@/ui/page";
@@ -10,32 +10,11 @@ import { useTyping } from "@/ui/typing";
 import { VerdictMark } from "@/ui/verdict";
 import { checkAll, checkLine, type InspectionLine } from "../view/inspection";
 import { type InspectionSent, useDay } from "./day-box";
+import { focusNext, useNextKey } from "./sheet-keys";
+import { SheetWords } from "./sheet-words";
 import { WordChoice } from "./word-choice";
 
 const keyOf = (buildId: string, after: number) => `ironstone.inspection.${buildId}.${after}`;
-
-const Words = ({
-  label,
-  most,
-  value,
-  onChange,
-}: {
-  label: string;
-  most: number;
-  value: string;
-  onChange: (text: string) => void;
-}) => (
-  <label className="grid gap-0.5 text-sm">
-    <span>{label}</span>
-    <input
-      data-line
-      className="input min-h-11"
-      maxLength={most}
-      value={value}
-      onChange={(e) => onChange(e.target.value)}
-    />
-  </label>
-);
 
 /**
  * The inspection of one build: each line with its limit, what was measured or seen, the margin and the verdict as it is
@@ -65,11 +44,7 @@ export function InspectionSheet({
   const [tried, setTried] = useState(false);
   const { wrong, over, missing } = checkAll(lines, typed);
   const waives = over.length > 0 || (tried && missing.length > 0);
-  const onNext = (from: HTMLElement) => {
-    const stops = [...(form.current?.querySelectorAll<HTMLElement>("[data-line]") ?? [])];
-    const here = stops.findIndex((x) => x === from || from.contains(x));
-    stops[here + 1]?.focus();
-  };
+  const onNext = (from: HTMLElement) => focusNext(form.current, from);
   const end = (outcome: InspectionSent["outcome"]) => {
     const sent = day.items.some(
       ({ item, problem }) =>
@@ -100,17 +75,7 @@ export function InspectionSheet({
       },
     );
   };
-  useEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      const at = e.target as HTMLElement;
-      const typing = at.closest("input, textarea, [role=radiogroup]");
-      if (e.key.toLowerCase() !== "n" || e.ctrlKey || e.metaKey || e.altKey || typing || !next) return;
-      e.preventDefault();
-      router.push(next.href);
-    };
-    document.addEventListener("keydown", press);
-    return () => document.removeEventListener("keydown", press);
-  }, [next, router]);
+  useNextKey(next && (() => router.push(next.href)));
   return (
     <form ref={form} aria-label={`Inspection of ${build.name}`} onSubmit={(e) => e.preventDefault()}>
       <ul className="mb-3">
@@ -180,7 +145,7 @@ export function InspectionSheet({
       </ul>
       <div className="grid gap-2.5">
         {waives && (
-          <Words
+          <SheetWords
             label={
               over.length > 0
                 ? `Over on ${over.join(", ")}: why it may start all the same`
@@ -191,7 +156,7 @@ export function InspectionSheet({
             onChange={setWaiver}
           />
         )}
-        <Words
+        <SheetWords
           label="Note (why it was turned away, what was seen besides)"
           most={400}
           value={note}

@@ -9,19 +9,8 @@ import { useTyping } from "@/ui/typing";
 import type { JudgedRow } from "../view/judged";
 import { useDay } from "./day-box";
 import { MarkChoice } from "./mark-choice";
-
-const Words = ({ label, value, onChange }: { label: string; value: string; onChange: (text: string) => void }) => (
-  <label className="grid gap-0.5 text-sm">
-    <span>{label}</span>
-    <input
-      data-line
-      className="input min-h-11"
-      maxLength={600}
-      value={value}
-      onChange={(e) => onChange(e.target.value)}
-    />
-  </label>
-);
+import { focusNext } from "./sheet-keys";
+import { SheetWords } from "./sheet-words";
 
 /** One judge's sheet of one team: a mark for each criterion, what it comes to, and the way to step back. */
 export function JudgeSheet({
@@ -44,10 +33,7 @@ export function JudgeSheet({
   const [problem, setProblem] = useState("");
   const [busy, setBusy] = useState(false);
   const missing = rules.criteria.filter((c) => !marks[c.key]);
-  const onNext = (from: HTMLElement) => {
-    const stops = [...(form.current?.querySelectorAll<HTMLElement>("[data-line]") ?? [])];
-    stops[stops.findIndex((x) => x === from || from.contains(x)) + 1]?.focus();
-  };
+  const onNext = (from: HTMLElement) => focusNext(form.current, from);
   const send = (stepped: boolean) => {
     if (busy) return;
     if (stepped && !why.trim()) return setProblem("Say why you step back, in a few words.");
@@ -70,7 +56,7 @@ export function JudgeSheet({
       {
         saved() {
           type(null);
-          onSaved(`${words} is saved.`.replace("you step back is saved", "you step back, and that is saved"));
+          onSaved(`${words}${stepped ? ", and that" : ""} is saved.`);
         },
         refused(text) {
           setBusy(false);
@@ -121,7 +107,12 @@ export function JudgeSheet({
           </li>
         ))}
       </ul>
-      <Words label="What you saw (kept with your sheet)" value={note} onChange={(to) => type({ note: to })} />
+      <SheetWords
+        most={600}
+        label="What you saw (kept with your sheet)"
+        value={note}
+        onChange={(to) => type({ note: to })}
+      />
       <div className="flex flex-wrap items-center gap-3">
         <button
           type="submit"
@@ -145,7 +136,7 @@ export function JudgeSheet({
           <p className="text-sm text-soft">
             Who taught, coached or is kin to this team does not mark it. The others' sheets count.
           </p>
-          <Words label="Why" value={why} onChange={(to) => type({ why: to })} />
+          <SheetWords most={600} label="Why" value={why} onChange={(to) => type({ why: to })} />
           <button type="button" className={`${buttonClass()} min-h-11 justify-self-start`} onClick={() => send(true)}>
             Step back
           </button>

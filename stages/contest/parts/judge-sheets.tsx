@@ -1,14 +1,16 @@
 "use client";
 
 import { Tabs } from "radix-ui";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import type { JudgedRules } from "@/core/contest/judged";
+import { sheetState } from "@/core/vocabulary/contest";
 import { cx } from "@/ui/classes";
 import type { JudgedRow } from "../view/judged";
 import { useDay } from "./day-box";
 import { JudgeSheet } from "./judge-sheet";
+import { useNextKey } from "./sheet-keys";
 
-const stateWords = { marked: "marked", stepped: "stepped back", aside: "set aside" } as const;
+//X from "./judge-sheet";
 
 /** A row with what this device has written of it: also what still waits for the network. */
 function useRows(rows: readonly JudgedRow[]): JudgedRow[] {
@@ -43,16 +45,7 @@ export function JudgeSheets({
   const here = rows.findIndex((r) => r.entryId === at);
   const next = [...rows.slice(here + 1), ...rows.slice(0, here)].find((r) => r.state === null);
   const goTo = next?.entryId;
-  useEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      const typing = (e.target as HTMLElement).closest("input, textarea, [role=radiogroup]");
-      if (e.key.toLowerCase() !== "n" || e.ctrlKey || e.metaKey || e.altKey || typing || !goTo) return;
-      e.preventDefault();
-      setAt(goTo);
-    };
-    document.addEventListener("keydown", press);
-    return () => document.removeEventListener("keydown", press);
-  }, [goTo]);
+  useNextKey(goTo ? () => setAt(goTo) : null);
   if (!rows.length) return <p className="text-soft">No team has entered.</p>;
   const left = rows.filter((r) => r.state === null).length;
   return (
@@ -74,7 +67,7 @@ export function JudgeSheets({
               "data-[state=active]:border-ink data-[state=active]:bg-ink data-[state=active]:text-sheet",
             )}
           >
-            {r.team} <span className="text-sm opacity-85">{r.state && stateWords[r.state]}</span>
+            {r.team} <span className="text-sm opacity-85">{r.state && sheetState.labels[r.state]}</span>
           </Tabs.Trigger>
         ))}
       </Tabs.List>

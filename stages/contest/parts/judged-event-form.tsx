@@ -2,12 +2,12 @@
 
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { judgeMethod, judgeTie } from "@/core/vocabulary/contest";
-import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
-import { buttonClass, LinkButton } from "@/ui/page";
+import { buttonClass } from "@/ui/page";
 import { saveJudgedEventAction } from "../actions";
 import { judgedEvent } from "../schema-judged";
+import { type EventFormOf, EventFrame } from "./event-frame";
 import { SafetyFields } from "./safety-fields";
 
 const { TextField, MethodField } = fieldsOf(judgedEvent);
@@ -54,34 +54,8 @@ function Criteria() {
 }
 
 /** The rules of an event that judges mark on sheets. */
-export const JudgedEventForm = ({
-  projectId,
-  slug,
-  id,
-  version,
-  defaults,
-}: {
-  projectId: string;
-  slug: string;
-  id?: string;
-  version: number;
-  defaults: Record<string, unknown>;
-}) => (
-  <ActionForm
-    schema={judgedEvent}
-    action={saveJudgedEventAction}
-    fixed={{ projectId, id, version }}
-    defaults={defaults}
-    submit={id ? "Save the event" : "Set up the event"}
-    saved="The event is saved."
-    goTo={`/p/${slug}/contest/judged?event=:id`}
-    cancel={
-      <LinkButton href={`/p/${slug}/contest`} look="quiet">
-        Leave without saving
-      </LinkButton>
-    }
-    className="grid max-w-[980px] gap-4"
-  >
+export const JudgedEventForm = (of: EventFormOf) => (
+  <EventFrame {...of} schema={judgedEvent} action={saveJudgedEventAction} page="judged">
     <div className="grid items-start gap-5 md:grid-cols-2">
       <div className="grid gap-4">
         <TextField name="name" label="Event" hint="for example Design and build" />
@@ -113,5 +87,5 @@ export const JudgedEventForm = ({
       </div>
     </div>
     <SafetyFields />
-  </ActionForm>
+  </EventFrame>
 );

@@ -3,11 +3,10 @@
 import { useFormContext } from "react-hook-form";
 import { matchFormat, matchRule } from "@/core/vocabulary/contest";
 import { better } from "@/core/vocabulary/runs";
-import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
-import { LinkButton } from "@/ui/page";
 import { saveMatchEventAction } from "../actions";
 import { matchEvent } from "../schema";
+import { type EventFormOf, EventFrame } from "./event-frame";
 import { SafetyFields } from "./safety-fields";
 
 const { TextField, SelectField, CheckField, MethodField } = fieldsOf(matchEvent);
@@ -52,34 +51,8 @@ function More() {
 }
 
 /** The rules of an event in which two meet at a time. */
-export const MatchEventForm = ({
-  projectId,
-  slug,
-  id,
-  version,
-  defaults,
-}: {
-  projectId: string;
-  slug: string;
-  id?: string;
-  version: number;
-  defaults: Record<string, unknown>;
-}) => (
-  <ActionForm
-    schema={matchEvent}
-    action={saveMatchEventAction}
-    fixed={{ projectId, id, version }}
-    defaults={defaults}
-    submit={id ? "Save the event" : "Set up the event"}
-    saved="The event is saved."
-    goTo={`/p/${slug}/contest/matches?event=:id`}
-    cancel={
-      <LinkButton href={`/p/${slug}/contest`} look="quiet">
-        Leave without saving
-      </LinkButton>
-    }
-    className="grid max-w-[980px] gap-4"
-  >
+export const MatchEventForm = (of: EventFormOf) => (
+  <EventFrame {...of} schema={matchEvent} action={saveMatchEventAction} page="matches">
     <TextField name="name" label="Event" hint="for example Tank race" className="max-w-md" />
     <div className="grid items-start gap-5 md:grid-cols-2">
       <MethodField name="format" label="How it is played" options={matchFormat.options} />
@@ -95,5 +68,5 @@ export const MatchEventForm = ({
       </div>
     </div>
     <SafetyFields />
-  </ActionForm>
+  </EventFrame>
 );

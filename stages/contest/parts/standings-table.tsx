@@ -5,8 +5,7 @@ import { Measured } from "@/ui/measured";
 import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import type { ContestEvent } from "../queries/events";
-
-const place = (p: number) => (Number.isInteger(p) ? String(p) : `${Math.floor(p)}½`);
+import { placeWords } from "../view/words";
 
 const numeric = (x: string | null) => (x === null ? null : Number(x));
 
@@ -31,7 +30,7 @@ export function StandingsTable({ event }: { event: ContestEvent }) {
       rows={event.standings.map((s) => ({
         id: s.id,
         cells: {
-          place: { value: s.place, className: "font-[650] text-iron", show: s.place === null ? "–" : place(s.place) },
+          place: { value: s.place, className: "font-[650] text-iron", show: placeWords(s.place) },
           team: {
             value: s.name,
             show: (

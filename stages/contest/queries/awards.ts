@@ -42,7 +42,7 @@ export async function awardFacts(projectId: string): Promise<AwardFacts> {
       ) AS notebooks,
       (
         SELECT json_build_object(
-          'code', b.code, 'open', b.closed_at IS NULL,
+          'id', b.id, 'version', b.version, 'code', b.code, 'open', b.closed_at IS NULL,
           'votes', (
             SELECT coalesce(json_agg(json_build_object('name', c.name, 'votes', c.votes) ORDER BY c.name), '[]')
             FROM (

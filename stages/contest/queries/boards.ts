@@ -11,14 +11,18 @@ const boardsOf = (projectId: string) => db()<row.Board[]>`
   SELECT * FROM board WHERE project_id = ${projectId} ORDER BY lower(name)
 `;
 
-/** Everything that the boards of a project show; null where the project is gone. */
-export async function boardSource(projectId: string): Promise<BoardSource | null> {
-  const [[project], { names, settings, ...awarded }, safety, call, boards] = await Promise.all([
+/**
+ * Everything that the boards of a project show; null where the project is gone.
+ * @param awards whether awards are asked for though no board shows them
+ */
+export async function boardSource(projectId: string, awards = false): Promise<BoardSource | null> {
+  const boards = await boardsOf(projectId);
+  const shown = awards || boards.some((b) => b.shows === "awards" || b.shows === "vote");
+  const [[project], { names, settings, ...awarded }, safety, call] = await Promise.all([
     db()<{ title: row.Project["title"] }[]>`SELECT title FROM project WHERE id = ${projectId}`,
-    placedContestOf(projectId),
+    placedContestOf(projectId, shown),
     safetyOf(projectId),
     openCall(projectId),
-    boardsOf(projectId),
   ]);
   if (!project) return null;
   return {

@@ -2,23 +2,27 @@ import "server-only";
 import { unitsOf } from "@/core/quantity/systems";
 import { settingsOf } from "@/platform/project/settings";
 import { freshen } from "@/stages/needs/queries/kept";
+import type { AwardFacts } from "../view/awards";
 import { awardFacts } from "./awards";
 import { eventsOf, placedEventsOf } from "./events";
 import { judgedEventsOf } from "./judged";
 import { eventNames, matchEventsOf } from "./matches";
 import { freshenStandings } from "./standings";
 
+/** What awards are made of where nobody asks for awards. */
+const noFacts: AwardFacts = { firsts: [], notebooks: [], ballot: null };
+
 /** Everything that the overall ranking of a contest is made of, and the names of its events. */
-async function read<E>(projectId: string, measured: (projectId: string) => Promise<E[]>) {
-  // What is marked is computed first, so that every kind of event is read once.
-  await freshenStandings(projectId);
+async function read<E>(projectId: string, measured: (projectId: string) => Promise<E[]>, awards: boolean) {
+  // What is marked is computed first, so that every kind of event is read once; awards lean on builds too.
+  await Promise.all([freshenStandings(projectId), awards ? freshen([projectId]) : undefined]);
   const [events, races, judged, names, settings, facts] = await Promise.all([
     measured(projectId),
     matchEventsOf(projectId),
     judgedEventsOf(projectId),
     eventNames(projectId),
     settingsOf(projectId),
-    awardFacts(projectId),
+    awards ? awardFacts(projectId) : noFacts,
   ]);
   const weights = new Map(names.map((e) => [e.id as string, e.weight]));
   const contest = { events, races, judged, method: settings.combine, weights };
@@ -26,12 +30,8 @@ async function read<E>(projectId: string, measured: (projectId: string) => Promi
   return { names, settings, contest, massUnit, given: settings.awards, facts };
 }
 
-/** The events of a contest with their standings and how they are put together. */
-export async function contestOf(projectId: string) {
-  // What first builds reached is kept too.
-  await freshen([projectId]);
-  return read(projectId, eventsOf);
-}
+/** The events of a contest with their standings, how they are put together, and what awards are made of. */
+export const contestOf = (projectId: string) => read(projectId, eventsOf, true);
 
-/** The same where no working of a measured event is opened: boards. */
-export const placedContestOf = (projectId: string) => read(projectId, placedEventsOf);
+/** The same where no working of a measured event is opened, with what awards are made of or without. */
+export const placedContestOf = (projectId: string, awards: boolean) => read(projectId, placedEventsOf, awards);

@@ -6,18 +6,18 @@ import { contestActs } from "../acts";
 import { NewBoard, Presenter } from "../parts/board/presenter";
 import { CrowdVote } from "../parts/crowd-vote";
 import { EventNav } from "../parts/event-nav";
-import { ballotOf } from "../queries/awards";
 import { boardSource } from "../queries/boards";
+import { votesCast } from "../view/awards";
 import { awardCount } from "../view/board-face";
 
 /** The boards of a contest from the presenter's tablet: what each shows, and the awards one by one. */
 export async function BoardsScreen({ slug }: { slug: string }) {
   const { frame } = await projectPage(slug, contestActs.edit);
   const p = frame.project;
-  const source = await boardSource(p.id);
+  const source = await boardSource(p.id, true);
   if (!source) notFound();
   const { boards, names } = source;
-  const ballot = await ballotOf(p.id);
+  const { ballot } = source.facts;
   return (
     <>
       <PageHead
@@ -35,7 +35,7 @@ export async function BoardsScreen({ slug }: { slug: string }) {
         </Empty>
       )}
       <div className={cx("grid items-start gap-4 xl:grid-cols-2", boards.length === 0 && "mt-4")}>
-        {names.length > 0 && <CrowdVote projectId={p.id} ballot={ballot} />}
+        {names.length > 0 && <CrowdVote projectId={p.id} ballot={ballot && { ...ballot, votes: votesCast(ballot) }} />}
         {boards.map((b) => (
           <Presenter
             key={b.id}

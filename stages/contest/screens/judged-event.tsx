@@ -5,7 +5,7 @@ import { contestActs } from "../acts";
 import { EventKinds } from "../parts/event-kinds";
 import { JudgedEventForm } from "../parts/judged-event-form";
 import { judgedEventsOf } from "../queries/judged";
-import { safetyOf } from "../queries/safety";
+import { safetyOfEvent } from "../queries/safety";
 
 /** An event that judges mark, new or its rules changed before the first sheet. */
 export async function JudgedEventScreen({ slug, id }: { slug: string; id?: string }) {
@@ -14,7 +14,7 @@ export async function JudgedEventScreen({ slug, id }: { slug: string; id?: strin
   const [e] = id ? await judgedEventsOf(p.id, undefined, id) : [];
   if (id && !e) notFound();
   const r = e?.rules;
-  const safety = e && (await safetyOf(p.id)).get(e.id);
+  const safety = e && (await safetyOfEvent(e.id));
   return (
     <>
       <PageHead

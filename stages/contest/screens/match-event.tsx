@@ -5,17 +5,17 @@ import { contestActs } from "../acts";
 import { EventKinds } from "../parts/event-kinds";
 import { MatchEventForm } from "../parts/match-event-form";
 import { matchEventsOf } from "../queries/matches";
-import { safetyOf } from "../queries/safety";
+import { safetyOfEvent } from "../queries/safety";
 import { usualCautions } from "../view/safety";
 
 /** An event in which two meet at a time, new or its rules changed before the first match. */
 export async function MatchEventScreen({ slug, id }: { slug: string; id?: string }) {
   const { frame } = await projectPage(slug, contestActs.edit);
   const p = frame.project;
-  const e = id ? (await matchEventsOf(p.id)).find((x) => x.id === id) : undefined;
+  const [e] = id ? await matchEventsOf(p.id, undefined, id) : [];
   if (id && !e) notFound();
   const r = e?.rules;
-  const safety = e && (await safetyOf(p.id)).get(e.id);
+  const safety = e && (await safetyOfEvent(e.id));
   return (
     <>
       <PageHead

@@ -9,7 +9,7 @@ import { Certificates } from "../parts/certificates";
 import { EventNav } from "../parts/event-nav";
 import { ResultsSheet } from "../parts/results-sheet";
 import { ScoreSheetTable } from "../parts/score-sheet";
-import { contestOf } from "../queries/contest";
+import { placedContestOf } from "../queries/contest";
 import { programmeOf } from "../queries/programme";
 import { safetyOf } from "../queries/safety";
 import { awardsOf } from "../view/awards";
@@ -34,7 +34,7 @@ export async function PapersScreen({ slug, what = "", names: named }: { slug: st
   const offered = (Object.keys(papers) as Paper[]).filter((k) => staff || k === "rules" || k === "results");
   const chosen = offered.find((k) => k === what) ?? "rules";
   const [{ names, ...all }, programme, safety, teams] = await Promise.all([
-    contestOf(p.id),
+    placedContestOf(p.id, true),
     programmeOf(p.id),
     safetyOf(p.id),
     chosen === "certificates" && named === "yes" ? teamsOf(p.id) : [],

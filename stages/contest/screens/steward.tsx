@@ -12,14 +12,15 @@ import { safetyOf } from "../queries/safety";
 import { twiceScored } from "../queries/twice";
 import { roundSizes } from "../view/lives";
 import { programmeView } from "../view/programme";
-import { calledAt, stewardView } from "../view/steward";
+import { stewardView } from "../view/steward";
+import { clockAt } from "../view/words";
 
 /** The day from its steward's tablet: what runs, who must come, what is late or in the way, and calls to the boards. */
 export async function StewardScreen({ slug }: { slug: string }) {
   const { frame } = await projectPage(slug, contestActs.edit);
   const p = frame.project;
   const [{ contest, names }, programme, safety, twice, call] = await Promise.all([
-    placedContestOf(p.id),
+    placedContestOf(p.id, false),
     programmeOf(p.id),
     safetyOf(p.id),
     twiceScored(p.id),
@@ -44,7 +45,7 @@ export async function StewardScreen({ slug }: { slug: string }) {
         <div className="grid items-start gap-4 xl:grid-cols-2">
           <CallBox
             projectId={p.id}
-            now={call && { id: call.id, words: call.words, at: calledAt(call.calledAt), by: call.calledBy }}
+            now={call && { id: call.id, words: call.words, at: clockAt(call.calledAt), by: call.calledBy }}
           />
           {watched.map((e) => (
             <Sheet

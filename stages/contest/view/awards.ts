@@ -28,6 +28,8 @@ export interface AwardFacts {
   readonly notebooks: readonly { readonly team: string; readonly members: number; readonly days: number }[];
   /** The crowd's vote; null where there was none. */
   readonly ballot: {
+    readonly id: string;
+    readonly version: number;
     readonly code: string | null;
     readonly open: boolean;
     readonly votes: readonly { readonly name: string; readonly votes: number }[];
@@ -140,3 +142,6 @@ export const besides = (awards: readonly Award[]): string[] => {
       return `${a.teams.join(" and ")}: not the champion, and yet the ${what}.`;
     });
 };
+
+/** How many have voted, for whomever. */
+export const votesCast = (ballot: AwardFacts["ballot"]): number => ballot?.votes.reduce((n, v) => n + v.votes, 0) ?? 0;

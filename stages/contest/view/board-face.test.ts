@@ -165,7 +165,7 @@ test("the crowd's vote: where it is and how many have voted, and for whom nowher
   const facts = (open: boolean) => ({
     firsts: [],
     notebooks: [],
-    ballot: { code: "ABC234", open, votes: [{ name: "Weir", votes: 7 }] },
+    ballot: { id: "b", version: 1, code: "ABC234", open, votes: [{ name: "Weir", votes: 7 }] },
   });
   const s = on({ shows: "vote" }, { facts: facts(true) });
   expect(s.face).toEqual({ kind: "vote", code: "ABC234", votes: 7 });

@@ -4,7 +4,7 @@ import { type BoardShows, combineMethod, type EventFormat } from "@/core/vocabul
 import type { PlacedEvent } from "../queries/events";
 import type { JudgedEvent } from "../queries/judged";
 import type { MatchEvent } from "../queries/matches";
-import { type Awarded, awardsOf, besides } from "./awards";
+import { type Awarded, awardsOf, besides, votesCast } from "./awards";
 import { onBoard } from "./board";
 import { bracketView, type Drawing } from "./bracket";
 import { judgedFace, toJudge } from "./judged-face";
@@ -242,7 +242,7 @@ function awardsFace(source: BoardSource, revealed: number): Drawn {
 
 /** Where the crowd votes, and how many have; for whom is not shown before the vote is closed and revealed. */
 function voteFace({ ballot }: BoardSource["facts"]): Drawn {
-  const votes = ballot?.votes.reduce((n, v) => n + v.votes, 0) ?? 0;
+  const votes = votesCast(ballot);
   return {
     says: [{ text: "Favourite of the crowd" }],
     seed: "",

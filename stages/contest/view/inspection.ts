@@ -148,3 +148,10 @@ export function checkAll(lines: readonly InspectionLine[], typed: Readonly<Recor
   const wrong = Object.fromEntries(read.flatMap(({ line, is }) => ("wrong" in is ? [[line.key, is.wrong]] : [])));
   return { checks, wrong, ...passes(checks) };
 }
+
+/** A sheet on which every build is found as its team recorded it, and what is looked at in order. */
+export function asRecorded(lines: readonly InspectionLine[]) {
+  const typed = Object.fromEntries(lines.map((l) => [l.key, l.reads === "word" ? "met" : l.declared]));
+  const { over, missing } = checkAll(lines, typed);
+  return { typed, waives: over.length > 0 || missing.length > 0 };
+}

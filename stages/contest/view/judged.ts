@@ -1,4 +1,5 @@
 import { type Agreement, agreement, groupsWhenMarked, type JudgedRules, type JudgeSheet } from "@/core/contest/judged";
+import { listed } from "@/core/text/listed";
 import type { JudgedEvent } from "../queries/judged";
 import type { StoredSheet } from "../queries/judged-facts";
 import type { MatchEntry } from "../queries/match-facts";
@@ -56,9 +57,6 @@ export interface Judging {
   readonly says: readonly string[];
 }
 
-const and = (names: readonly string[]) =>
-  names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
-
 const severityWords = (by: number | undefined, alone: boolean): string =>
   by === undefined || alone
     ? "–"
@@ -67,7 +65,7 @@ const severityWords = (by: number | undefined, alone: boolean): string =>
       : `${Math.abs(by).toFixed(1)} ${by > 0 ? "above" : "below"} the average judge`;
 
 function groupWords(groups: readonly (readonly string[])[], team: (id: string) => string, method: string): string {
-  const parts = groups.map((g) => and(g.map(team)));
+  const parts = groups.map((g) => listed(g.map(team)));
   return (
     `No judge connects ${parts.join(" with ")}: ` +
     (method === "adjusted"
@@ -123,7 +121,7 @@ export function judging(
     judges,
     says: [
       ...(known.size > 0 && nobody.length > 0
-        ? [`Every judge steps back from ${and(nobody.map((n) => n.team))}: another judge is needed.`]
+        ? [`Every judge steps back from ${listed(nobody.map((n) => n.team))}: another judge is needed.`]
         : []),
       ...(ever.length > 1
         ? [`Even when everything is marked: ${groupWords(ever, team, rules.method)}`]

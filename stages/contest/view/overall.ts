@@ -1,5 +1,5 @@
 import { type CountedEvent, type Overall, overall, type Reached, whatIf } from "@/core/contest/overall";
-import { applyRule } from "@/core/points/rule";
+import { pointsOfPlaces } from "@/core/points/rule";
 import { formatNumber } from "@/core/quantity/quantity";
 import { type CombineMethod, combineMethod } from "@/core/vocabulary/contest";
 import type { Better } from "@/core/vocabulary/runs";
@@ -37,10 +37,7 @@ const valuedEvent = (e: Measured | Judged, better: Better, weight: string): Coun
 function pointsOf(e: Race, place: number | null, sharing: number): string | null {
   const points = e.rules.placePoints ?? [];
   if (place === null || !points.length) return null;
-  return applyRule({ kind: "place", points, floor: "0" } as Parameters<typeof applyRule>[0], "0", "", {
-    place,
-    sharing,
-  }).value;
+  return pointsOfPlaces(points, place, sharing);
 }
 
 const raceEvent = (e: Race, weight: string): CountedEvent => ({

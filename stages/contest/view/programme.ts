@@ -1,5 +1,6 @@
 import { behind, clashes, clockOf, laneTable, matchesEnd, programme, type Turn } from "@/core/contest/programme";
 import type { ProgrammeEvent } from "../queries/programme";
+import { minutesAt } from "./words";
 
 /** A turn as it stands in the programme. */
 export interface TurnLine {
@@ -28,11 +29,6 @@ const onTime = 2;
 
 const keyOf = (t: { readonly entry: string; readonly attempt: number }): string => `${t.entry} ${t.attempt}`;
 
-const minutesOf = (at: string): number => {
-  const d = new Date(at);
-  return d.getHours() * 60 + d.getMinutes();
-};
-
 const planOf = (e: ProgrammeEvent, starts: number) => ({
   starts,
   lanes: e.lanes,
@@ -43,7 +39,7 @@ const planOf = (e: ProgrammeEvent, starts: number) => ({
 function lateWords(event: ProgrammeEvent, turns: readonly Turn[]): string {
   const by = behind(
     turns,
-    event.made.map((m) => ({ ...m, at: minutesOf(m.recordedAt) })),
+    event.made.map((m) => ({ ...m, at: minutesAt(m.recordedAt) })),
   );
   if (by === null || event.state === "confirmed" || event.made.length >= turns.length) return "";
   if (Math.abs(by) <= onTime) return "on time";

@@ -1,10 +1,10 @@
 import type { JudgedStanding } from "@/core/contest/judged";
 import type { MatchStanding } from "@/core/contest/matches";
-import { clockOf } from "@/core/contest/programme";
 import type { Standing } from "@/core/contest/standings";
 import type { EventState } from "@/core/vocabulary/contest";
 import type { BoardSource } from "./board-face";
 import { withoutOpenMarks } from "./overall";
+import { clockAt } from "./words";
 
 /** Something that was recorded of a contest. */
 export interface Moment {
@@ -78,10 +78,6 @@ export interface ReplayAt {
   readonly happened: readonly { readonly key: string; readonly clock: string; readonly label: string }[];
 }
 
-const clock = (at: string): string => {
-  const d = new Date(at);
-  return clockOf(d.getHours() * 60 + d.getMinutes());
-};
 const hour = (at: string): string => `${new Date(at).toDateString()} ${new Date(at).getHours()}`;
 
 /**
@@ -99,7 +95,7 @@ export function replayAt(moments: readonly Moment[], asked: string | undefined):
   const days = new Set(times.map((t) => new Date(t).toDateString())).size;
   return {
     at,
-    clock: clock(at),
+    clock: clockAt(at),
     hours: [...lastOfHour].map(([, t]) => ({
       label: `${days > 1 ? `${new Date(t).getDate()}., ` : ""}${new Date(t).getHours()} h`,
       at: t,
@@ -109,6 +105,6 @@ export function replayAt(moments: readonly Moment[], asked: string | undefined):
     happened: moments
       .filter((m) => hour(m.at) === hour(at) && time(m.at) <= time(at))
       .slice(-6)
-      .map((m, i) => ({ key: `${m.at} ${i}`, clock: clock(m.at), label: m.label })),
+      .map((m, i) => ({ key: `${m.at} ${i}`, clock: clockAt(m.at), label: m.label })),
   };
 }

@@ -1,4 +1,4 @@
-import { clockOf } from "@/core/contest/programme";
+import { listed } from "@/core/text/listed";
 import type { PlacedEvent } from "../queries/events";
 import type { JudgedEvent } from "../queries/judged";
 import type { MatchEvent } from "../queries/matches";
@@ -35,9 +35,6 @@ interface Entered {
   readonly inspection: string;
 }
 
-const and = (names: readonly string[]) =>
-  names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
-
 function hindersOf(entries: readonly Entered[], safety: EventSafety | undefined, twice: readonly string[]): string[] {
   const of = (inspection: string) => entries.filter((n) => n.inspection === inspection).map((n) => n.team);
   const [waiting, away] = [of("waiting"), of("turned away")];
@@ -47,9 +44,9 @@ function hindersOf(entries: readonly Entered[], safety: EventSafety | undefined,
     ...(safety && safety.cautions.length > 0 && !safety.check
       ? [`Its cautions are not ticked today${safety.officer && `: ${safety.officer} ticks them`}.`]
       : []),
-    ...(waiting.length ? [`Not inspected: ${and(waiting)}.`] : []),
-    ...(away.length ? [`Turned away: ${and(away)}.`] : []),
-    ...(twice.length ? [`Scored by two people, and to be chosen: ${and(twice)}.`] : []),
+    ...(waiting.length ? [`Not inspected: ${listed(waiting)}.`] : []),
+    ...(away.length ? [`Turned away: ${listed(away)}.`] : []),
+    ...(twice.length ? [`Scored by two people, and to be chosen: ${listed(twice)}.`] : []),
   ];
 }
 
@@ -119,9 +116,3 @@ export function stewardView(of: {
     ),
   ];
 }
-
-/** When somebody was called, on the clock. */
-export const calledAt = (at: string): string => {
-  const d = new Date(at);
-  return clockOf(d.getHours() * 60 + d.getMinutes());
-};

@@ -1,5 +1,6 @@
 import type { Slot } from "@/core/contest/bracket";
 import type { Match } from "@/core/contest/play";
+import { clockOf } from "@/core/contest/programme";
 
 /** Which part of an event a match is, in words. */
 export function slotWords(slot: Pick<Slot, "side" | "round" | "key">): string {
@@ -30,3 +31,12 @@ export const placeWords = (place: number | null) =>
 /** What is on record of a contest's day, in words. */
 export const recordedWords = (of: readonly { readonly what: string; readonly n: number }[]): string =>
   of.map((x) => `${x.n} ${x.what}`).join(", ");
+
+/** The time of the day of an instant, in minutes after midnight. */
+export const minutesAt = (at: string): number => {
+  const d = new Date(at);
+  return d.getHours() * 60 + d.getMinutes();
+};
+
+/** The same as a clock shows it. */
+export const clockAt = (at: string): string => clockOf(minutesAt(at));

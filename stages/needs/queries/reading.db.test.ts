@@ -7,28 +7,14 @@ import { actorOf } from "@/platform/sign-in/actors";
 import { stages } from "@/stages/index";
 import { calendarOf } from "@/stages/plan/ics";
 import { readDaysOff } from "@/stages/plan/view/days-off";
-import { freshDatabase } from "@/stages/testing/database";
-import { firstInstructor } from "@/stages/testing/school";
-import { makeProject, type World } from "@/stages/testing/world";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 
-let done: () => Promise<void>;
-
+const here = worldEach("Pump");
 let boss: Actor;
-
 let w: World;
-
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-
-afterAll(() => done());
-
-beforeEach(async () => {
-  w = await makeProject(boss, `Pump ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+beforeEach(() => {
+  ({ boss, w } = here);
 });
 
 const listOf = (kind: string) =>

@@ -8,32 +8,19 @@ import { createFirstInstructor, signIn } from "@/platform/sign-in/sign-in";
 import { recordRun } from "@/stages/bench/commands/runs";
 import { runsOf } from "@/stages/bench/queries/runs";
 import { publishGrades } from "@/stages/grades/commands";
-import { freshDatabase, ok, refused } from "@/stages/testing/database";
-import { firstInstructor } from "@/stages/testing/school";
-import { makeProject, type World } from "@/stages/testing/world";
+import { ok, refused } from "@/stages/testing/database";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 import { studentRecord } from "../queries/record";
 import { eraseStudent } from "./erase";
 import { createGuestLink, revokeGuestLink } from "./guests";
 import { giveLogin } from "./logins";
 
-let done: () => Promise<void>;
-
+const here = worldEach("Pump");
 let boss: Actor;
-
 let w: World;
-
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-
-afterAll(() => done());
-
-beforeEach(async () => {
-  w = await makeProject(boss, `Pump ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+beforeEach(() => {
+  ({ boss, w } = here);
 });
 
 describe("people", () => {
@@ -96,8 +83,8 @@ describe("people", () => {
   });
   test("a student's record can be taken out, and erased for good", async () => {
     const [id, name] = [w.students[0]!, w.names[0]!];
-    const { password } = await ok(giveLogin, boss, { projectId: w.projectId, personId: id, email: `s${n}@s.example` });
-    expect(await signIn(`s${n}@s.example`, password, "b")).toMatchObject({ ok: true });
+    const { password } = await ok(giveLogin, boss, { projectId: w.projectId, personId: id, email: "erased@s.example" });
+    expect(await signIn("erased@s.example", password, "b")).toMatchObject({ ok: true });
     await ok(recordRun, await actorOf(id), {
       id: randomUUID(),
       buildId: w.build,

@@ -1,32 +1,18 @@
 import type { Actor } from "@/core/access/can";
-import { actorOf } from "@/platform/sign-in/actors";
 import { drawTeams } from "@/stages/teams/commands/teams";
 import { teamsOf } from "@/stages/teams/queries/teams";
-import { freshDatabase, ok, refused } from "@/stages/testing/database";
-import { firstInstructor } from "@/stages/testing/school";
-import { makeProject, type World } from "@/stages/testing/world";
+import { ok, refused } from "@/stages/testing/database";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 import { studentsOf } from "../queries/students";
 import { decodeText } from "../view";
 import { importRoster, previewRoster } from "./roster";
 
-let done: () => Promise<void>;
-
+const here = worldEach("Pump");
 let boss: Actor;
-
 let w: World;
-
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-
-afterAll(() => done());
-
-beforeEach(async () => {
-  w = await makeProject(boss, `Pump ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+beforeEach(() => {
+  ({ boss, w } = here);
 });
 
 describe("roster and teams", () => {

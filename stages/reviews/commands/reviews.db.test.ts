@@ -1,33 +1,20 @@
 import type { Actor } from "@/core/access/can";
-import { actorOf, guestActor } from "@/platform/sign-in/actors";
+import { guestActor } from "@/platform/sign-in/actors";
 import { enterMark, publishGrades } from "@/stages/grades/commands";
 import { gradebook, publicationsOf } from "@/stages/grades/queries";
 import { createGuestLink } from "@/stages/people/commands/guests";
 import { checkMilestone } from "@/stages/plan/commands/milestones";
-import { freshDatabase, ok, refused } from "@/stages/testing/database";
-import { firstInstructor } from "@/stages/testing/school";
-import { makeProject, type World } from "@/stages/testing/world";
+import { ok, refused } from "@/stages/testing/database";
+import type { World } from "@/stages/testing/world";
+import { worldEach } from "@/stages/testing/world-each";
 import { reviewsOf } from "../queries";
 import { decideReview, submitSheet } from "./marking";
 
-let done: () => Promise<void>;
-
+const here = worldEach("Pump");
 let boss: Actor;
-
 let w: World;
-
-let n = 0;
-
-beforeAll(async () => {
-  done = await freshDatabase();
-  boss = await firstInstructor();
-});
-
-afterAll(() => done());
-
-beforeEach(async () => {
-  w = await makeProject(boss, `Pump ${++n}`);
-  boss = await actorOf((boss as { id: string }).id);
+beforeEach(() => {
+  ({ boss, w } = here);
 });
 
 describe("reviews and grades", () => {
