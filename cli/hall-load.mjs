@@ -83,8 +83,10 @@ export async function screen({ address, heard, ended }) {
           if (whole < 2) return;
           const states = rest.slice(0, whole);
           rest = rest.slice(whole);
-          const last = states.lastIndexOf("event: board\ndata: ");
-          if (last >= 0) heard(states.slice(last + 19));
+          for (const said of states.split("\n\n")) {
+            const [, event, text] = /(?:^|\n)event: (board|change)\ndata: (.*)$/.exec(said) ?? [];
+            if (event) heard({ event, text });
+          }
         });
         answer.on("close", resolve);
       });

@@ -16,6 +16,14 @@ const attempts = 20;
 /** Every score has a value of its own, by which it is known on a screen. */
 const figureOf = (scorer, n) => (scorer + 1 + (n + 1) / 1000).toFixed(3);
 
+/** What a screen shows after what was said to it: the whole state, or a change of the one before. */
+function shownAfter(before, { event, text }) {
+  const said = JSON.parse(text);
+  if (event === "board") return said;
+  const rows = said.rows.map((r) => (typeof r === "number" ? before.face.rows[r] : r));
+  return { ...said.state, face: { ...said.state.face, rows } };
+}
+
 export async function hall(minutes, { kill }) {
   if (!(minutes >= 1 && minutes <= 60)) throw new Refusal("How many minutes? Write: ./ironstone hall 10");
   const events = Math.ceil((minutes * 60_000) / every / attempts);
@@ -32,14 +40,16 @@ async function contest({ place, url, minutes, kill, cluster, sql, ended, serverN
   setMaxListeners(0, ended.signal);
   const [writes, refusals, acknowledged, waiting] = [clock(), new Map(), new Map(), new Map()];
   const delays = [];
-  const last = Array.from({ length: screens }, () => "");
-  // Five hundred screens are sent the same: what is new in a state is looked up once, and each screen only compares.
-  let [newest, shown] = ["", []];
-  const heard = (i) => (state) => {
+  const last = Array.from({ length: screens }, () => null);
+  // Five hundred screens are sent the same: what is new in a text is looked up once, and each screen only compares.
+  let [newest, shown, made] = ["", [], null];
+  const heard = (i) => (said) => {
     const now = performance.now();
-    last[i] = state;
-    if (state !== newest)
-      [newest, shown] = [state, [...waiting.values()].filter((s) => state.includes(`"${s.value}"`))];
+    if (said.text !== newest)
+      [newest, shown] = [said.text, [...waiting.values()].filter((s) => said.text.includes(`"${s.value}"`))];
+    if (made?.before !== last[i] || made.text !== said.text)
+      made = { before: last[i], text: said.text, after: shownAfter(last[i], said) };
+    last[i] = made.after;
     for (const s of shown)
       if (!s.seen[i]) {
         s.seen[i] = now;
@@ -142,7 +152,8 @@ async function report({ sql, acknowledged, refusals, waiting, delays, last, writ
   const w = writes.take();
   const sorted = Float64Array.from(delays).sort();
   const at = (q) => (sorted.length ? sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] : 0);
-  const same = last.filter((x) => x === last[0]).length;
+  const first = JSON.stringify(last[0]);
+  const same = last.filter((x) => x && JSON.stringify(x) === first).length;
   say(`\n${ids.length} scores acknowledged, ${lost.length} lost; p50 ${w.p50.toFixed(0)} p95 ${w.p95.toFixed(0)} ms`);
   for (const [id, words] of refusals) say(`  never acknowledged: ${id}: ${words}`);
   say(

@@ -117,6 +117,25 @@ test("the whole day, from the call of the first team to the award", async ({ pag
   await page.getByRole("button", { name: "Add", exact: true }).click();
   const own = (await page.getByRole("link", { name: "open it on its screen" }).getAttribute("href"))!;
   await hall.goto(`${hall.url()}${own.slice(own.indexOf("?"))}`);
+
+  // The crowd votes on a phone for its favourite, which is one of the awards.
+  await page.getByRole("button", { name: "Open the vote" }).press("Enter");
+  await page
+    .getByRole("group", { name: "What Gym shows" })
+    .getByRole("button", { name: "The crowd's vote" })
+    .press("Enter");
+  await expect(hall.getByText("0 votes so far")).toBeVisible();
+  const address = new URL(`http://${await hall.getByText("/vote/").innerText()}`).pathname;
+  const phone = await stranger(browser);
+  await phone.setViewportSize({ width: 360, height: 740 });
+  await phone.goto(`${demoUrl}${address.toLowerCase()}`);
+  await phone.getByRole("radio", { name: teams[1] }).press(" ");
+  await phone.getByRole("button", { name: "Vote" }).press("Enter");
+  await expect(phone.getByText(`Your vote for ${teams[1]} is counted.`)).toBeVisible();
+  await expect(hall.getByText("1 vote so far")).toBeVisible();
+  await page.getByRole("button", { name: "Close the vote" }).press("Enter");
+  await expect(hall.getByText("The vote is closed. 1 vote.")).toBeVisible();
+
   await page.getByRole("button", { name: "Reveal the first award" }).press("Enter");
   await expect(
     hall
@@ -126,5 +145,6 @@ test("the whole day, from the call of the first team to the award", async ({ pag
   ).toBeVisible();
   await page.goto(`${base}/contest/papers?what=results`);
   await expect(page.getByText(`Winner of ${race}:`)).toBeVisible();
-  for (const p of [page, hall]) expect(await findings(p)).toEqual([]);
+  await expect(page.getByText(/^Favourite of the crowd:/)).toContainText(teams[1]!);
+  for (const p of [page, hall, phone]) expect(await findings(p)).toEqual([]);
 });

@@ -95,10 +95,11 @@ export const instruments: Readonly<Record<InstrumentKind, Model>> = {
       return [current * s.load!, current, current ** 2 * s.load!];
     },
   },
-  // 1 while the flag stands in the first gate; 1 from the first gate to the second.
+  // 1 while the flag stands in a gate, and 1 from the first gate to the second.
   photogate: {
     channels: [
       { channel: "gate", unit: "1", resolution: 1, noise: 0 },
+      { channel: "gate2", unit: "1", resolution: 1, noise: 0 },
       { channel: "between", unit: "1", resolution: 1, noise: 0 },
     ],
     rate: 500,
@@ -106,10 +107,12 @@ export const instruments: Readonly<Record<InstrumentKind, Model>> = {
       set("speed", "Speed", "m/s", 2, 0.01, 100),
       set("flag", "Length of the flag", "m", 0.1, 0.001, 5),
       set("distance", "From gate to gate", "m", 2, 0.01, 100),
+      set("again", "Passes again after", "s", 5, 0.1, 3600),
     ],
     values: (s, t) => {
-      const way = s.speed! * (t - 2);
-      return [way >= 0 && way < s.flag! ? 1 : 0, way >= 0 && way < s.distance! ? 1 : 0];
+      const way = t < 2 ? -1 : s.speed! * ((t - 2) % s.again!);
+      const inside = (from: number, to: number) => (way >= from && way < to ? 1 : 0);
+      return [inside(0, s.flag!), inside(s.distance!, s.distance! + s.flag!), inside(0, s.distance!)];
     },
   },
   // The specimen bends, gives way slowly, and breaks; specimens of one kind scatter by a twentieth.

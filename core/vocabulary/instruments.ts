@@ -10,3 +10,11 @@ export const instrumentKind = vocabulary({
   frame: "load frame with a specimen that breaks",
 });
 export type InstrumentKind = Term<typeof instrumentKind>;
+
+/** What is timed with light gates. */
+export const gateMeasure = vocabulary({
+  between: "from the first gate to the second",
+  blocked: "while a gate's beam is broken",
+  laps: "from one break of a gate to its next",
+});
+export type GateMeasure = Term<typeof gateMeasure>;

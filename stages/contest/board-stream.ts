@@ -1,7 +1,8 @@
 import "server-only";
 import { hear, stream } from "@/platform/live/live";
 import { boardSource } from "./queries/boards";
-import { type BoardSource, boardState } from "./view/board-face";
+import { boardChange } from "./view/board-change";
+import { type BoardSource, type BoardState, boardState } from "./view/board-face";
 
 /** What a screen asks to see. */
 export interface Asked {
@@ -9,11 +10,13 @@ export interface Asked {
   readonly event?: string;
 }
 
-/** One way of asking: what was sent last, made into bytes once for all, and to whom. */
+/** One way of asking: what it shows, made into bytes once for all, and to whom it is sent. */
 interface View {
   readonly asked: Asked;
-  last: string;
-  bytes: Uint8Array<ArrayBuffer>;
+  last: BoardState | null;
+  text: string;
+  /** The whole state, for a screen that comes now; made when the first one does. */
+  whole: Uint8Array<ArrayBuffer> | null;
   readonly to: Set<(bytes: Uint8Array<ArrayBuffer>) => void>;
 }
 
@@ -51,12 +54,18 @@ async function renew(project: string, caster: Caster): Promise<void> {
 
 const utf8 = new TextEncoder();
 
+const bytesOf = (event: string, text: string) => utf8.encode(`event: ${event}\ndata: ${text}\n\n`);
+const whole = (view: View) => (view.whole ??= bytesOf("board", view.text));
+
+/** Sends what is new: what has changed to those that have the state before, all of it where most is new. */
 function cast(source: BoardSource, view: View): void {
-  const text = JSON.stringify(boardState(source, view.asked));
-  if (text === view.last) return;
-  view.last = text;
-  view.bytes = utf8.encode(`event: board\ndata: ${text}\n\n`);
-  for (const send of view.to) send(view.bytes);
+  const state = boardState(source, view.asked);
+  const text = JSON.stringify(state);
+  if (text === view.text) return;
+  const change = JSON.stringify(boardChange(view.last, state));
+  Object.assign(view, { last: state, text, whole: null });
+  const bytes = change !== "null" && change.length < text.length ? bytesOf("change", change) : whole(view);
+  for (const send of view.to) send(bytes);
 }
 
 function changed(project: string, caster: Caster): void {
@@ -95,12 +104,13 @@ export function boardStream(project: string, asked: Asked, signal: AbortSignal, 
   return stream({ project, signal, who, most: 2000 }, (send) => {
     const caster = casterOf(project);
     const key = JSON.stringify([asked.board ?? "", asked.event ?? ""]);
-    const view = caster.views.get(key) ?? { asked, last: "", bytes: new Uint8Array(), to: new Set() };
+    const view = caster.views.get(key) ?? { asked, last: null, text: "", whole: null, to: new Set() };
     caster.views.set(key, view);
+    // Who comes has the state as it was last sent, from which changes go on.
+    if (view.text) send(whole(view));
     view.to.add(send);
-    if (caster.fresh && view.last) send(view.bytes);
-    else if (caster.fresh && caster.source) cast(caster.source, view);
-    else changed(project, caster);
+    if (!caster.fresh) changed(project, caster);
+    else if (!view.text && caster.source) cast(caster.source, view);
     return () => {
       view.to.delete(send);
       if (view.to.size === 0) caster.views.delete(key);

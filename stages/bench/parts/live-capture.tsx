@@ -5,15 +5,15 @@ import { useEffect, useRef, useState } from "react";
 import type { Measure } from "@/core/run/protocol";
 import { takingOf } from "@/core/series/measure";
 import { instrumentKind } from "@/core/vocabulary/instruments";
+import { plug } from "@/ui/instrument/serial";
+import { fittingInstruments, simulationOf } from "@/ui/instrument/simulation";
+import { LiveSource, type Source, simulatedSource, unusableSimulation } from "@/ui/instrument/source";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
-import { openSerial } from "@/ui/serial";
 import type { Live } from "../capture/engine";
 import { beginCapture, type Capture, endCapture } from "../capture/store";
-import { fittingInstruments, simulationOf, typedSimulation } from "../view/simulation";
 import { CaptureKept } from "./captures-kept";
 import { LiveReadings } from "./live-readings";
-import { LiveSource, type Source } from "./live-source";
 import { useCaptures } from "./use-captures";
 
 /** An instrument that is listened to: begun, drawn while it comes, ended, and sent as it fills. */
@@ -36,7 +36,7 @@ export function LiveCapture({
   const router = useRouter();
   const fitting = fittingInstruments(measures);
   const first = fitting[0] ?? "scale";
-  const [source, setSource] = useState<Source>({ from: first, baud: "115200", typed: typedSimulation(first) });
+  const [source, setSource] = useState<Source>(simulatedSource(first));
   const [live, setLive] = useState<Live | null>(null);
   const [running, setRunning] = useState<Capture | null>(null);
   const [ending, setEnding] = useState(false);
@@ -78,16 +78,14 @@ export function LiveCapture({
   }
 
   /** The cable's stream where a real instrument is meant; null where it cannot be had, with the reason shown. */
-  async function plug(): Promise<ReadableStream<Uint8Array> | null> {
-    try {
-      const port = await openSerial(Number(source.baud));
-      if (!port) return null;
-      cable.current = port.close;
-      return port.stream;
-    } catch (error) {
-      setNote(`The instrument cannot be listened to: ${(error as Error).message} Is another program using it?`);
+  async function plugIn(): Promise<ReadableStream<Uint8Array> | null> {
+    const port = await plug(source.baud);
+    if ("why" in port) {
+      setNote(port.why);
       return null;
     }
+    cable.current = port.close;
+    return port.stream;
   }
 
   async function begin() {
@@ -95,8 +93,8 @@ export function LiveCapture({
     setEnding(false);
     const real = source.from === "cable";
     const simulation = source.from === "cable" ? null : simulationOf(source.from, source.typed);
-    if (!real && !simulation) return setNote("A number under “Its test, its noise and its faults” cannot be used.");
-    const stream = real ? await plug() : undefined;
+    if (!real && !simulation) return setNote(unusableSimulation);
+    const stream = real ? await plugIn() : undefined;
     if (stream === null) return;
     const capture: Capture = {
       id: crypto.randomUUID(),
@@ -124,7 +122,7 @@ export function LiveCapture({
   async function goOn(capture: Capture) {
     setNote("");
     setEnding(false);
-    const stream = capture.simulation ? undefined : await plug();
+    const stream = capture.simulation ? undefined : await plugIn();
     if (stream !== null) listen(capture, stream);
   }
 
@@ -150,15 +148,7 @@ export function LiveCapture({
           onDrop={() => void drop(k.capture)}
         />
       ))}
-      {!running && !sending && (
-        <LiveSource
-          source={source}
-          fitting={fitting}
-          onChange={setSource}
-          onKind={(from) => setSource({ ...source, from, typed: from === "cable" ? {} : typedSimulation(from) })}
-          disabled={!ready}
-        />
-      )}
+      {!running && !sending && <LiveSource source={source} fitting={fitting} onChange={setSource} disabled={!ready} />}
       <div className="flex flex-wrap items-center gap-3">
         {running ? (
           <button

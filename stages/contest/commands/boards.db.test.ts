@@ -11,6 +11,7 @@ import { boardStream } from "../board-stream";
 import { boardSource } from "../queries/boards";
 import { openCall } from "../queries/calls";
 import { momentsOf, replayedSource } from "../queries/replay";
+import { type BoardChange, withChange } from "../view/board-change";
 import type { BoardState } from "../view/board-face";
 import { scoreAttempt } from "./attempts";
 import { revealAward, saveBoard, showOnBoard } from "./boards";
@@ -28,16 +29,20 @@ afterAll(async () => {
   await done();
 });
 
-/** A screen's stream: gives what it shows, one state after the other. */
-function screen(asked: { board?: string; event?: string }, signal: AbortSignal, who = "hall") {
+/** A screen's stream: gives what it shows, one state after the other; `said` is told how each came. */
+function screen(asked: { board?: string; event?: string }, signal: AbortSignal, who = "hall", said: string[] = []) {
   const reader = boardStream(w.projectId, asked, signal, who).body!.getReader();
   let text = "";
+  let now: BoardState | null = null;
   return async (): Promise<BoardState> => {
     for (;;) {
-      const data = /event: board\ndata: (.*)\n\n/.exec(text);
+      const data = /event: (board|change)\ndata: (.*)\n\n/.exec(text);
       if (data) {
         text = text.slice(data.index + data[0].length);
-        return JSON.parse(data[1]!) as BoardState;
+        said.push(data[1]!);
+        const sent = JSON.parse(data[2]!) as BoardState & BoardChange;
+        now = data[1] === "board" ? sent : withChange(now!, sent)!;
+        return now;
       }
       const { value, done: ended } = await reader.read();
       if (ended) throw new Error("the stream has ended");
@@ -50,8 +55,9 @@ const score = (m: string) =>
 
 test("a score reaches every screen, each as it asked; two that ask alike are sent the same", async () => {
   const stop = new AbortController();
+  const said: string[] = [];
   const screens = [
-    screen({ event: w.event }, stop.signal),
+    screen({ event: w.event }, stop.signal, "hall", said),
     screen({ event: w.event }, stop.signal),
     screen({ board: w.board }, stop.signal),
   ];
@@ -61,6 +67,12 @@ test("a score reaches every screen, each as it asked; two that ask alike are sen
   const seen = await Promise.all(screens.map((next) => next()));
   for (const s of seen) expect(s.face).toMatchObject({ kind: "attempts", rows: [{ shown: "8.6" }, {}] });
   expect(seen[0]).toEqual(seen[1]);
+  // All of it first, then what has changed; who comes now is sent all of it, and the same change after it.
+  expect(said).toEqual(["board", "change"]);
+  const late = screen({ event: w.event }, stop.signal);
+  expect(await late()).toEqual(seen[0]);
+  await score("8.9");
+  expect(await late()).toEqual(await screens[0]!());
   stop.abort();
 });
 
@@ -95,7 +107,7 @@ test("who comes later is shown what stands, without another reading", async () =
   const stop = new AbortController();
   const [early, late] = [screen({}, stop.signal), screen({}, stop.signal)];
   await early();
-  expect((await late()).face).toMatchObject({ rows: [{ shown: "8.6" }, {}] });
+  expect((await late()).face).toMatchObject({ rows: [{ shown: "8.9" }, {}] });
   stop.abort();
 });
 

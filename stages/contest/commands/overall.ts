@@ -1,9 +1,21 @@
+import type { AwardKind } from "@/core/vocabulary/contest";
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { command, found, refuse } from "@/platform/command/command";
+import { type Context, command, found, refuse } from "@/platform/command/command";
 import { settingsOf } from "@/platform/project/settings";
 import { contestActs } from "../acts";
 import * as s from "../schema";
+
+/** Sets which awards the contest gives. */
+export async function giveAwards(
+  { sql, audit }: Pick<Context, "sql" | "audit">,
+  projectId: string,
+  given: readonly AwardKind[],
+): Promise<void> {
+  const { awards } = await settingsOf(projectId, sql);
+  await sql`UPDATE project SET settings = settings || ${sql.json({ awards: given })} WHERE id = ${projectId}`;
+  audit({ type: "awards", id: projectId, label: "awards", before: awards, after: given });
+}
 
 /** Which awards the contest gives; the record says who has them. */
 export const saveAwards = command({
@@ -12,11 +24,7 @@ export const saveAwards = command({
   schema: s.awards,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
-    const { projectId } = input;
-    const { awards } = await settingsOf(projectId, sql);
-    const given = [...new Set(input.given)];
-    await sql`UPDATE project SET settings = settings || ${sql.json({ awards: given })} WHERE id = ${projectId}`;
-    audit({ type: "awards", id: projectId, label: "awards", before: awards, after: given });
+    await giveAwards({ sql, audit }, input.projectId, [...new Set(input.given)]);
   },
 });
 

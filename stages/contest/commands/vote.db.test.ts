@@ -7,7 +7,6 @@ import { ballotOf, openBallot, votedFor } from "../queries/awards";
 import { placedContestOf } from "../queries/contest";
 import { awardsOf } from "../view/awards";
 import { withdrawBallot } from "../withdrawals";
-import { saveAwards } from "./overall";
 import { castVote, closeVote, openVote } from "./vote";
 
 const here = worldEach("Vote");
@@ -29,7 +28,6 @@ describe("the favourite of the crowd", () => {
     // Who is a member of which class or what phone it was is nowhere.
     const [row] = await db()`SELECT * FROM vote WHERE device = 'one'`;
     expect(Object.keys(row!).sort()).toEqual(["ballotId", "castAt", "device", "teamId"]);
-    await ok(saveAwards, here.boss, { projectId: here.w.projectId, given: ["favourite"] });
     expect(await favourite()).toBeUndefined();
     await ok(closeVote, here.boss, { id: here.w.ballot, version: 1 });
     expect(await favourite()).toMatchObject({ teams: ["Bramble"], says: "2 of 3 votes" });

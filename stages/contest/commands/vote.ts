@@ -3,15 +3,17 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse, tellProject } from "@/platform/command/command";
 import { inTransaction, newId } from "@/platform/db/db";
+import { settingsOf } from "@/platform/project/settings";
 import { contestActs } from "../acts";
 import { ofBallot } from "../queries/whose";
 import * as s from "../schema";
+import { giveAwards } from "./overall";
 
 // Letters and digits that nobody takes for one another from the tenth row.
 const letters = "BCDFGHJKMNPQRSTVWXYZ23456789";
 const newCode = () => Array.from({ length: 6 }, () => letters[randomInt(letters.length)]).join("");
 
-/** Opens the crowd's vote, or opens it again: what was voted before still counts. */
+/** Opens the crowd's vote, or opens it again: what was voted before still counts. Its award is given from then on. */
 export const openVote = command({
   name: "openVote",
   act: contestActs.edit,
@@ -31,6 +33,8 @@ export const openVote = command({
       RETURNING id, code
     `;
     audit({ type: "vote", id: b!.id, label: "The crowd's vote is open" });
+    const { awards } = await settingsOf(projectId, sql);
+    if (!awards.includes("favourite")) await giveAwards({ sql, audit }, projectId, [...awards, "favourite"]);
     return { code: b!.code };
   },
 });

@@ -30,7 +30,7 @@ export const CrowdVote = ({ projectId, ballot }: { projectId: string; ballot: Ba
     ) : (
       <p className="text-soft">
         {ballot
-          ? "The vote is closed. It gives an award where the overall page says that there is one for it."
+          ? "The vote is closed. It gives an award, unless the overall page leaves it out."
           : "Spectators vote on their phones, one vote a device. Nobody signs in, and nobody is asked who they are."}
       </p>
     )}

@@ -1,7 +1,6 @@
 import { redirect } from "next/navigation";
 import { can } from "@/core/access/can";
 import { currentGuest } from "@/platform/sign-in/cookies";
-import Link from "@/ui/link";
 import { LinkChoice } from "@/ui/link-choice";
 import { OfflinePage } from "@/ui/offline-page";
 import { Empty } from "@/ui/page";
@@ -23,6 +22,7 @@ import { Field } from "./field";
 import { InspectionPanel } from "./inspection-panel";
 import { JudgeSheets } from "./judge-sheets";
 import { MatchEntry } from "./match-entry";
+import { Timing } from "./timing";
 
 const eventHref = (id: string) => `/guest?event=${id}`;
 const inspectAt = "/guest?inspect=";
@@ -69,6 +69,7 @@ function Matches({ race, safety, judges }: { race: MatchEvent; safety: EventSafe
           />
         ))}
       </fieldset>
+      {race.rules.decides === "measured" && <Timing label="Stopwatch and light gates" />}
     </>
   );
 }
@@ -81,10 +82,7 @@ async function Attempts({ event, safety, judges }: { event: FieldEvent; safety: 
       <h1>{event.name}</h1>
       <p className="mb-2 text-soft">
         {event.definition.policy.n} attempts each{event.definition.unit !== "1" && `, in ${event.definition.unit}`}.
-        What is saved is named below each team at once.{" "}
-        <Link className="underline" href="/stopwatch">
-          Stopwatch
-        </Link>
+        What is saved is named below each team at once.
       </p>
       <SafetyBar event={safety} judges={judges} via="guest" />
       <Field
@@ -98,6 +96,7 @@ async function Attempts({ event, safety, judges }: { event: FieldEvent; safety: 
         confirmed={event.state === "confirmed"}
         open={openEntries(event)}
       />
+      <Timing label="Stopwatch and light gates" />
     </>
   );
 }

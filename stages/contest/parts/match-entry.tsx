@@ -7,6 +7,7 @@ import { useReady } from "@/ui/ready";
 import type { Playable } from "../view/lives";
 import { useDay } from "./day-box";
 import { OddEnd } from "./match-odd";
+import { TimeKeys } from "./time-keys";
 
 /** How one match ended: a press for who has won, or the score of each. What waits for the network is kept and sent. */
 export function MatchEntry({
@@ -32,6 +33,10 @@ export function MatchEntry({
       item.what === "match" && item.input.eventId === eventId && item.input.slot === match.slot && !sent && !problem,
   );
   const scored = rules.decides === "games" || rules.decides === "measured";
+  const enter = (i: number, text: string) => {
+    setScore(i === 0 ? [text, score[1]] : [score[0], text]);
+    setNote(null);
+  };
   const add = (winner: "a" | "b" | null) => {
     if (waits) return;
     if (scored && score.some((x) => !/^-?\d+([.,]\d+)?$/.test(x.trim())))
@@ -80,23 +85,23 @@ export function MatchEntry({
           }}
         >
           {match.teams.map((team, i) => (
-            <label key={team} className="grid gap-0.5 text-sm">
-              <span>{team}</span>
-              <span className="flex items-center gap-1">
-                <input
-                  disabled={!ready}
-                  inputMode="decimal"
-                  autoComplete="off"
-                  className={`input text-right ${large ? "min-h-13 w-32 text-[22px]" : "w-20"}`}
-                  value={score[i]}
-                  onChange={(e) => {
-                    setScore(i === 0 ? [e.target.value, score[1]] : [score[0], e.target.value]);
-                    setNote(null);
-                  }}
-                />
-                <span className="text-soft">{unit}</span>
-              </span>
-            </label>
+            <div key={team}>
+              <label className="grid gap-0.5 text-sm">
+                <span>{team}</span>
+                <span className="flex items-center gap-1">
+                  <input
+                    disabled={!ready}
+                    inputMode="decimal"
+                    autoComplete="off"
+                    className={`input text-right ${large ? "min-h-13 w-32 text-[22px]" : "w-20"}`}
+                    value={score[i]}
+                    onChange={(e) => enter(i, e.target.value)}
+                  />
+                  <span className="text-soft">{unit}</span>
+                </span>
+              </label>
+              {unit === "s" && <TimeKeys unit={unit} disabled={!ready} onPick={(text) => enter(i, text)} />}
+            </div>
           ))}
           <button type="submit" disabled={!ready} className={`${buttonClass("main")} ${size}`}>
             Save

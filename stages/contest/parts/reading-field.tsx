@@ -1,6 +1,8 @@
 import { levelsOf } from "@/core/run/reading";
 import { LevelKeys } from "@/ui/level-keys";
 import type { FieldReading } from "../view/field";
+import { isTime } from "../view/gates";
+import { TimeKeys } from "./time-keys";
 
 /** One reading beside the field: a number with its unit, or the keys of its levels. */
 export function ReadingField({
@@ -39,6 +41,7 @@ export function ReadingField({
           {reading.unit !== "1" && <span className="text-soft">{reading.unit}</span>}
         </span>
       </label>
+      {isTime(reading.unit) && <TimeKeys unit={reading.unit} disabled={disabled || busy} onPick={onEnter} />}
       {levels && (
         <LevelKeys levels={levels} chosen={value} disabled={disabled || busy} large={large} onPick={onEnter} />
       )}

@@ -1,9 +1,10 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { compareWatches, elapsed, fresh, split, toggled, type Watch, watchText } from "@/core/contest/stopwatch";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
+import { tookTime } from "./taken-times";
 
 /** The keys of each watch: start and stop, split, back to zero. */
 const keys = [
@@ -14,17 +15,33 @@ const keys = [
 /** Hands differ by about this much, in seconds. */
 const usual = "0.2";
 
+/** Whether a key belongs to what has the focus: typing in a field, or Space and Enter on what they press. */
+const ownKey = (e: KeyboardEvent) =>
+  (e.target as HTMLElement).closest(
+    `input, textarea, select, [contenteditable]${[" ", "Enter"].includes(e.key) ? ", button, a" : ""}`,
+  ) !== null;
+
 /** Two watches for two pairs of eyes, by keys or by presses: their splits, how far they are apart, and their mean. */
 export function Stopwatch() {
   const ready = useReady();
   const [watches, setWatches] = useState<readonly [Watch, Watch]>([fresh, fresh]);
   const [now, setNow] = useState(0);
   const running = watches.some((w) => w.since !== null);
-  const change = (i: number, to: (w: Watch, at: number) => Watch) => {
+  const kept = useRef(watches);
+  const box = useRef<HTMLDivElement>(null);
+  const change = useRef((i: number, to: (w: Watch, at: number) => Watch) => {
     const at = performance.now();
+    const before = kept.current;
+    kept.current = before.map((w, k) => (k === i ? to(w, at) : w)) as [Watch, Watch];
     setNow(at);
-    setWatches((all) => all.map((w, k) => (k === i ? to(w, at) : w)) as [Watch, Watch]);
-  };
+    setWatches(kept.current);
+    const stopped = kept.current[i]!;
+    if (before[i]!.since === null || stopped.since !== null) return;
+    tookTime(watchText(stopped.before), keys[i]!.name.toLowerCase());
+    const other = kept.current[1 - i]!;
+    if (other.since === null && other.before > 0)
+      tookTime(compareWatches(stopped.before, other.before, usual).mean, "mean of two watches");
+  }).current;
   useEffect(() => {
     if (!running) return;
     const timer = setInterval(() => setNow(performance.now()), 31);
@@ -32,29 +49,27 @@ export function Stopwatch() {
   }, [running]);
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
-      if (e.repeat || e.ctrlKey || e.metaKey || e.altKey) return;
-      // On a button that has the focus, Space and Enter press that button.
-      if ((e.key === " " || e.key === "Enter") && (e.target as HTMLElement).closest("button, a")) return;
-      const at = performance.now();
-      const act = (i: number, to: (w: Watch) => Watch) => {
+      if (e.repeat || e.ctrlKey || e.metaKey || e.altKey || ownKey(e)) return;
+      // Folded away, it hears nothing.
+      if (box.current?.closest("[data-state=closed]")) return;
+      const act = (i: number, to: (w: Watch, at: number) => Watch) => {
         e.preventDefault();
-        setNow(at);
-        setWatches((all) => all.map((w, k) => (k === i ? to(w) : w)) as [Watch, Watch]);
+        change(i, to);
       };
       for (const [i, k] of keys.entries()) {
-        if (e.key === k.toggle) act(i, (w) => toggled(w, at));
-        if (e.key.toLowerCase() === k.split) act(i, (w) => split(w, at));
+        if (e.key === k.toggle) act(i, toggled);
+        if (e.key.toLowerCase() === k.split) act(i, split);
         if (e.key.toLowerCase() === k.zero) act(i, () => fresh);
       }
     };
     document.addEventListener("keydown", press);
     return () => document.removeEventListener("keydown", press);
-  }, []);
+  }, [change]);
   const [a, b] = watches.map((w) => elapsed(w, now)) as [number, number];
   const both = !running && a > 0 && b > 0;
   const { difference, mean, apart } = compareWatches(a, b, usual);
   return (
-    <div className="grid gap-5">
+    <div ref={box} className="grid gap-5">
       <div className="grid gap-5 sm:grid-cols-2">
         {keys.map((k, i) => {
           const watch = watches[i]!;

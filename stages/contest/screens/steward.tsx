@@ -35,7 +35,7 @@ export async function StewardScreen({ slug }: { slug: string }) {
     <>
       <PageHead title="Steward" note={p.eventOn ? longDate(p.eventOn) : undefined}>
         <EventNav slug={slug} events={names} chosen="steward" staff />
-        <LinkButton href="/stopwatch">Stopwatch</LinkButton>
+        <LinkButton href="/stopwatch">Stopwatch, gates</LinkButton>
       </PageHead>
       {watched.length === 0 ? (
         <Empty title="No event yet" action={<LinkButton href={`/p/${slug}/contest`}>To the contest</LinkButton>}>

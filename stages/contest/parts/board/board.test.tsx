@@ -1,6 +1,7 @@
 /** @jest-environment jsdom */
 // A board: it draws what is sent to it, says when its line is lost, and comes back by itself.
 import { act, render, screen } from "@testing-library/react";
+import { boardChange } from "../../view/board-change";
 import type { BoardFace, BoardState } from "../../view/board-face";
 import { Board } from "./board";
 
@@ -42,6 +43,19 @@ test("a new state is drawn when it comes, and the board says as of when", () => 
   say("board", rows("8.9"));
   expect(screen.getByRole("row", { name: /Alder 8\.9/ })).toBeTruthy();
   expect(screen.getByText(/seed 7 · as of \d\d:\d\d:\d\d/)).toBeTruthy();
+});
+
+test("what has changed is drawn into what stands; what belongs to another state is not", () => {
+  render(<Board first={rows("8.6")} url="/x" />);
+  say("change", { state: rows("1.1"), rows: [0] });
+  expect(screen.getByRole("row", { name: /Alder 8\.6/ })).toBeTruthy();
+  say("board", rows("8.6"));
+  say("change", boardChange(rows("8.6"), rows("9.2")));
+  expect(screen.getByRole("row", { name: /Alder 9\.2/ })).toBeTruthy();
+  say("change", { ...boardChange(rows("9.2"), rows("9.9")), rows: [7] });
+  expect(screen.getByRole("row", { name: /Alder 9\.2/ })).toBeTruthy();
+  // It asks for all of it again.
+  expect(closed).toHaveBeenCalledTimes(1);
 });
 
 test("a lost line is said, and gone when something is heard again", () => {

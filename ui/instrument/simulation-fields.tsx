@@ -1,6 +1,6 @@
 import type { InstrumentKind } from "@/core/vocabulary/instruments";
-import { Fold } from "@/ui/fold";
-import { simulationNote, simulationRows, type TypedSimulation } from "../view/simulation";
+import { Fold } from "../fold";
+import { simulationNote, simulationRows, type TypedSimulation } from "./simulation";
 
 /** What a simulated instrument stands at, and its faults: a number each. */
 export function SimulationFields({

@@ -2,12 +2,22 @@
 
 import { useEffect, useState } from "react";
 import { type InstrumentKind, instrumentKind } from "@/core/vocabulary/instruments";
-import { Select } from "@/ui/select";
-import { hasSerial } from "@/ui/serial";
-import type { TypedSimulation } from "../view/simulation";
+import { Select } from "../select";
+import { hasSerial } from "./serial";
+import { type TypedSimulation, typedSimulation } from "./simulation";
 import { SimulationFields } from "./simulation-fields";
 
 const speeds = ["9600", "19200", "57600", "115200", "230400"].map((value) => ({ value, label: `${value} baud` }));
+
+/** What an instrument is chosen as at first: a simulated one, as it ships. */
+export const simulatedSource = (from: InstrumentKind): Source => ({
+  from,
+  baud: "115200",
+  typed: typedSimulation(from),
+});
+
+/** What was wrong in the form of a simulated instrument. */
+export const unusableSimulation = "A number under “Its test, its noise and its faults” cannot be used.";
 
 /** Where samples come from: an instrument on a cable, or a simulated one. */
 export interface Source {
@@ -21,14 +31,12 @@ export function LiveSource({
   source,
   fitting,
   onChange,
-  onKind,
   disabled,
 }: {
   source: Source;
   /** The simulated instruments that send what the protocol takes. */
   fitting: readonly InstrumentKind[];
   onChange: (source: Source) => void;
-  onKind: (from: Source["from"]) => void;
   disabled: boolean;
 }) {
   const [cable, setCable] = useState(false);
@@ -46,7 +54,10 @@ export function LiveSource({
             aria-label="Instrument"
             className="w-88 max-w-full"
             value={source.from}
-            onChange={(v) => onKind(v as Source["from"])}
+            onChange={(v) => {
+              const from = v as Source["from"];
+              onChange({ ...source, from, typed: from === "cable" ? {} : typedSimulation(from) });
+            }}
             options={options}
             disabled={disabled}
           />

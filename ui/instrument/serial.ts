@@ -15,13 +15,24 @@ const serial = (): Serial | undefined => (navigator as unknown as { serial?: Ser
 export const hasSerial = (): boolean => typeof navigator !== "undefined" && serial() !== undefined;
 
 /** The port that a person chooses, opened; null where none was chosen. Throws where it cannot be opened. */
-export async function openSerial(
-  baudRate: number,
-): Promise<{ stream: ReadableStream<Uint8Array>; close: () => void } | null> {
+async function openSerial(baudRate: number): Promise<{ stream: ReadableStream<Uint8Array>; close: () => void } | null> {
   const port = await serial()!
     .requestPort()
     .catch(() => null);
   if (!port) return null;
   await port.open({ baudRate });
   return { stream: port.readable!, close: () => void port.close().catch(() => {}) };
+}
+
+/** Plugs an instrument in: its stream and how to let go of it, or why it cannot be listened to; empty where none was chosen. */
+export async function plug(
+  baud: string,
+): Promise<{ stream: ReadableStream<Uint8Array>; close: () => void } | { why: string }> {
+  try {
+    return (await openSerial(Number(baud))) ?? { why: "" };
+  } catch (error) {
+    return {
+      why: `The instrument cannot be listened to: ${(error as Error).message} Is another program using it?`,
+    };
+  }
 }
