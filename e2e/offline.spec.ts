@@ -12,8 +12,8 @@ const slug = "porch-hoist";
 const event = "Barrel run";
 const attempts = 20;
 /**
- * The outage is as long as it takes to score, the devices' clocks set on; IRONSTONE_OUTAGE=20 makes it last as many real
- * minutes, spread over the attempts in it.
+ * The outage is as long as it takes to score, the devices' clocks set on; IRONSTONE_OUTAGE=20 makes it last as many
+ * real minutes, spread over the attempts in it.
  */
 const minutes = Number(process.env.IRONSTONE_OUTAGE ?? 0);
 const inOutage = 3 * 17;

@@ -42,7 +42,9 @@ const half = 0.5;
  * @param step the step of the instrument's clock in seconds, for gates that send changes only
  * @returns what a sample brings: a change, or null
  * @example
- * [[0, 0], [0.5, 0], [0.51, 1]].map(((edge) => ([t, value]) => edge({ t, channel: "gate", value, unit: "1" }))(gateEdges(0.001)))[2]
+ * [[0, 0], [0.5, 0], [0.51, 1]].map(
+ *   ((edge) => ([t, value]) => edge({ t, channel: "gate", value, unit: "1" }))(gateEdges(0.001)),
+ * )[2]
  * // => { gate: "gate", broken: true, clock: 0, t: 0.505, within: 0.005 }
  */
 export function gateEdges(step: number): (sample: LineSample) => GateEdge | null {

@@ -24,7 +24,7 @@ async function openSerial(baudRate: number): Promise<{ stream: ReadableStream<Ui
   return { stream: port.readable!, close: () => void port.close().catch(() => {}) };
 }
 
-/** Plugs an instrument in: its stream and how to let go of it, or why it cannot be listened to; empty where none was chosen. */
+/** Plugs an instrument in: its stream and how to let go of it, or why it cannot be; empty where none was chosen. */
 export async function plug(
   baud: string,
 ): Promise<{ stream: ReadableStream<Uint8Array>; close: () => void } | { why: string }> {
