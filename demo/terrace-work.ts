@@ -22,6 +22,7 @@ import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { planReviews } from "@/stages/reviews/commands/planning";
 import { reviewsOf, rubricsOf } from "@/stages/reviews/queries";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
+import { allowParts } from "./allowed";
 import { chooseAwards } from "./crowd";
 import { setUpExactFill } from "./exact-fill";
 import * as record from "./failures";
@@ -421,6 +422,7 @@ export async function gatesOfTerrace(
       await setUpExactFill(owner, projectId, "4419");
       await setUpTankRace(owner, projectId, "4418");
       await setUpJudging(owner, projectId, "4420");
+      await allowParts(owner, projectId);
       await planTheDay(owner, projectId);
       await chooseAwards(owner, projectId);
       await run(saveScheme, owner, {

@@ -36,7 +36,8 @@ export const EventNav = ({
       options={[
         { value: "programme", label: pages.programme },
         { value: "inspection", label: pages.inspection },
-        ...events.map((e) => ({ value: e.id, label: e.name })),
+        // As they were set up, on every page alike.
+        ...events.toSorted((a, b) => (a.id < b.id ? -1 : 1)).map((e) => ({ value: e.id, label: e.name })),
         ...(events.length > 1 ? [{ value: "overall", label: pages.overall }] : []),
         { value: "papers", label: pages.papers },
         ...(staff

@@ -12,7 +12,7 @@ import { safetyOf } from "../queries/safety";
 import { twiceScored } from "../queries/twice";
 import { roundSizes } from "../view/lives";
 import { programmeView } from "../view/programme";
-import { stewardView } from "../view/steward";
+import { inspectionLeft, stewardView } from "../view/steward";
 import { clockAt } from "../view/words";
 
 /** The day from its steward's tablet: what runs, who must come, what is late or in the way, and calls to the boards. */
@@ -31,6 +31,7 @@ export async function StewardScreen({ slug }: { slug: string }) {
     return race ? roundSizes(race) : [];
   });
   const watched = stewardView({ ...contest, planned, safety, twice });
+  const left = inspectionLeft(contest);
   return (
     <>
       <PageHead title="Steward" note={p.eventOn ? longDate(p.eventOn) : undefined}>
@@ -43,10 +44,28 @@ export async function StewardScreen({ slug }: { slug: string }) {
         </Empty>
       ) : (
         <div className="grid items-start gap-4 xl:grid-cols-2">
-          <CallBox
-            projectId={p.id}
-            now={call && { id: call.id, words: call.words, at: clockAt(call.calledAt), by: call.calledBy }}
-          />
+          <div className="grid gap-4">
+            <CallBox
+              projectId={p.id}
+              now={call && { id: call.id, words: call.words, at: clockAt(call.calledAt), by: call.calledBy }}
+            />
+            {left.length > 0 && (
+              <Sheet
+                title="Inspection"
+                aside={
+                  <Link className="underline" href={`/p/${slug}/contest/inspection`}>
+                    inspect
+                  </Link>
+                }
+              >
+                {left.map((words) => (
+                  <p key={words} className="text-ochre-deep">
+                    {words}
+                  </p>
+                ))}
+              </Sheet>
+            )}
+          </div>
           {watched.map((e) => (
             <Sheet
               key={e.id}
@@ -72,6 +91,7 @@ export async function StewardScreen({ slug }: { slug: string }) {
                       <span className={d.when === "now" ? "font-[650] text-iron" : "text-soft"}>{d.when}</span>
                       <span>
                         <strong>{d.who}</strong> <span className="text-sm text-soft">{d.where}</span>
+                        {d.waits && <span className="text-sm text-ochre-deep"> not inspected</span>}
                       </span>
                       <CallButton projectId={p.id} words={d.call} />
                     </li>

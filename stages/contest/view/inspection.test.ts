@@ -1,6 +1,6 @@
 import { unitsOf } from "@/core/quantity/systems";
 import { aRequirement } from "@/stages/testing/rows";
-import { checkAll, checkLine, inspectionLines } from "./inspection";
+import { asRecorded, checkAll, checkLine, inspectionLines } from "./inspection";
 import { chosenBuild, entered, nextToInspect } from "./inspection-list";
 
 const register = [
@@ -74,6 +74,15 @@ test("what is over, what is missing and what is wrong is told apart; what is no 
     missing: ["size (R-02)", "No mains power (R-05)", "Battery"],
     wrong: { [of("R-03").key]: expect.any(String) },
   });
+});
+
+test("as recorded: what the team declared, what is looked at in order, and parts that nobody listed as allowed", () => {
+  expect(asRecorded(lines)).toEqual({
+    typed: expect.objectContaining({ [of("R-01").key]: "4.62 kg", [of("R-05").key]: "met", "allowed a1": "9" }),
+    waives: true,
+  });
+  const unlisted = inspectionLines([], allowed, { ...build, parts: [] }, "", unitsOf("metric"));
+  expect(asRecorded(unlisted)).toEqual({ typed: { "allowed a1": "8", "allowed a2": "0" }, waives: false });
 });
 
 describe("the list of builds", () => {

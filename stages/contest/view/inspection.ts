@@ -149,9 +149,13 @@ export function checkAll(lines: readonly InspectionLine[], typed: Readonly<Recor
   return { checks, wrong, ...passes(checks) };
 }
 
-/** A sheet on which every build is found as its team recorded it, and what is looked at in order. */
+/**
+ * A sheet on which every build is found as its team recorded it, and what is looked at in order; a part of which
+ * nothing is recorded as many times as is allowed.
+ */
 export function asRecorded(lines: readonly InspectionLine[]) {
-  const typed = Object.fromEntries(lines.map((l) => [l.key, l.reads === "word" ? "met" : l.declared]));
+  const found = (l: InspectionLine) => (l.reads === "word" ? "met" : l.declared || (l.code ? "" : l.limit!.target!));
+  const typed = Object.fromEntries(lines.map((l) => [l.key, found(l)]));
   const { over, missing } = checkAll(lines, typed);
   return { typed, waives: over.length > 0 || missing.length > 0 };
 }

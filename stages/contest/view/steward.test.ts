@@ -1,4 +1,4 @@
-import { stewardView } from "./steward";
+import { inspectionLeft, stewardView } from "./steward";
 
 type Of = Parameters<typeof stewardView>[0];
 const entry = (team: string, inspection = "passed", more: object = {}) => ({
@@ -71,9 +71,24 @@ test("without a programme: by the order; what is in the way is said in sentences
     "Halted: Wet floor.",
     "Its rules were copied and are not ticked.",
     "Its cautions are not ticked today: Mara ticks them.",
-    "Not inspected: Weir.",
-    "Turned away: Out.",
     "Scored by two people, and to be chosen: Alder and Gully.",
+  ]);
+});
+
+test("who is not inspected is said once for the day, and beside who is due", () => {
+  const race = { ...lift({ entries: [entry("Weir", "waiting"), entry("Rill", "waiting")] }), id: "race" };
+  const done = lift({ id: "done", state: "confirmed", entries: [entry("Late", "waiting")] });
+  expect(inspectionLeft(of({ events: [lift(), done, race] }))).toEqual([
+    "Not inspected: Rill and Weir.",
+    "Turned away: Out.",
+  ]);
+  expect(inspectionLeft(of({ events: [done] }))).toEqual([]);
+  const turns = ["Weir", "Alder"].map((team, i) => turn(team, 1, `9:0${i}`, 1));
+  const planned = [{ id: "lift", from: "", until: "", turns, lanes: [], late: "" }];
+  const [seen] = stewardView(of({ events: [lift()], planned }));
+  expect(seen!.due.map((d) => [d.who, d.waits])).toEqual([
+    ["Weir", true],
+    ["Alder", false],
   ]);
 });
 
@@ -81,5 +96,5 @@ test("a judged event asks for no inspection; what is confirmed asks for nobody",
   const judged = { id: "d", name: "Design", state: "running", entries: [entry("Weir", "waiting")], sheets: [] };
   const [done, design] = stewardView(of({ events: [lift({ state: "confirmed" })], judged: [judged] }));
   expect(done).toMatchObject({ due: [], hinders: [], late: "" });
-  expect(design).toMatchObject({ due: [{ who: "Weir" }], hinders: [] });
+  expect(design).toMatchObject({ due: [{ who: "Weir", waits: false }], hinders: [] });
 });
