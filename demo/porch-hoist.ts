@@ -10,7 +10,7 @@ import { saveBrief } from "@/stages/brief/commands";
 import { saveBuild } from "@/stages/builds/commands/builds";
 import { saveFailure } from "@/stages/builds/commands/failures";
 import { saveEvent } from "@/stages/contest/commands/events";
-import { saveScheme } from "@/stages/grades/commands";
+import { saveScheme } from "@/stages/grades/commands/scheme";
 import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { createProject } from "@/stages/plan/commands/projects";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";

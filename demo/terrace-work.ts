@@ -12,7 +12,9 @@ import { savePartLine } from "@/stages/builds/commands/parts";
 import { buildById, buildsBefore, buildsOf } from "@/stages/builds/queries/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { saveEvent } from "@/stages/contest/commands/events";
-import { enterMark, publishGrades, saveScheme } from "@/stages/grades/commands";
+import { enterMarks } from "@/stages/grades/commands/marks";
+import { publishGrades } from "@/stages/grades/commands/publish";
+import { saveScheme } from "@/stages/grades/commands/scheme";
 import { recordFinding } from "@/stages/needs/commands/findings";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { staffOf } from "@/stages/people/queries/students";
@@ -431,15 +433,10 @@ export async function gatesOfTerrace(
         decimals: 1,
         components: scheme("First review", { protocol: protocol.id, channel: "Q" }, drawing),
       });
-      for (const [i, m] of everybody.entries())
-        if (i % 9 !== 4)
-          await run(enterMark, owner, {
-            projectId,
-            personId: ids.get(m),
-            component: "notebook",
-            kind: "mark",
-            percent: String(60 + Math.floor(rnd() * 38)),
-          });
+      const marked = everybody.filter((_, i) => i % 9 !== 4);
+      const typed = () => String(60 + Math.floor(rnd() * 38));
+      const marks = marked.map((m) => ({ personId: ids.get(m), component: "notebook", typed: typed() }));
+      await run(enterMarks, owner, { projectId, marks });
       await run(publishGrades, owner, { projectId });
     },
   });

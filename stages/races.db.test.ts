@@ -8,7 +8,8 @@ import { ok } from "@/stages/testing/database";
 import { table } from "@/stages/testing/matrix";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
-import { enterMark, saveScheme } from "./grades/commands";
+import { enterMarks } from "./grades/commands/marks";
+import { saveScheme } from "./grades/commands/scheme";
 import { mergeStatements } from "./needs/commands/statements";
 import { importRoster } from "./people/commands/roster";
 import { studentsOf } from "./people/queries/students";
@@ -40,13 +41,9 @@ test("of ten first marks that were opened at the same version, one is kept and n
     components: [{ key: "n", name: "Notebook", weight: "100", source: { kind: "entered" } }],
   });
   const mark = (percent: number) =>
-    execute(enterMark, boss, {
+    execute(enterMarks, boss, {
       projectId: w.projectId,
-      personId: w.students[0],
-      component: "n",
-      version: 0,
-      kind: "mark",
-      percent: String(percent),
+      marks: [{ personId: w.students[0], component: "n", version: 0, typed: String(percent) }],
     });
   const answers = await atOnce(10, (i) => mark(50 + i));
   expect(answers.filter((a) => a.ok)).toHaveLength(1);

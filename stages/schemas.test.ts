@@ -6,7 +6,7 @@ import { run } from "@/stages/bench/schema";
 import { brief } from "@/stages/brief/schema";
 import { build } from "@/stages/builds/schema";
 import { event } from "@/stages/contest/schema";
-import { mark, scheme } from "@/stages/grades/schema";
+import { marks, scheme } from "@/stages/grades/schema";
 import { requirement } from "@/stages/needs/schema";
 import { guestLink } from "@/stages/people/schema";
 import { newProject } from "@/stages/plan/schema";
@@ -103,15 +103,17 @@ describe("builds and runs", () => {
 });
 
 describe("judging", () => {
-  test("an override says why, a mark stays in its range", async () => {
-    const base = { projectId: id, personId: id, component: "c" };
-    expect(await faults(mark, { ...base, kind: "override", percent: "50" })).toEqual({
-      reason: "Say why, so that the student can read it.",
+  test("marks come as many as a class has, each of somebody", async () => {
+    const base = { projectId: id };
+    const one = { personId: id, component: "book", typed: "17 of 20" };
+    expect(await faults(marks, { ...base, marks: [one] })).toEqual({});
+    expect(await faults(marks, { ...base, marks: [] })).toEqual({ marks: "There is no mark to enter." });
+    expect(await faults(marks, { ...base, marks: Array(4001).fill(one) })).toEqual({
+      marks: "Enter at most 4,000 marks at once.",
     });
-    expect(await faults(mark, { ...base, kind: "mark", percent: "130" })).toEqual({
-      percent: "Give the percent, 0 to 120.",
-    });
-    expect(await faults(mark, { ...base, kind: "none" })).toEqual({});
+    expect(Object.keys(await faults(marks, { ...base, marks: [{ ...one, personId: "" }] }))).toEqual([
+      "marks[0].personId",
+    ]);
   });
   test("an event with ties at a resolution names it", async () => {
     const base = {

@@ -16,6 +16,13 @@ describe("what is ranked of an attempt", () => {
       "= −0.3",
     );
   });
+  test("says how: the measured value, what was charged how often and for what, and of a target the distance", () => {
+    const charged = [{ key: "line", count: 2 }];
+    const step = (rules: object) => netValue({ penalties: [line], ...rules } as never, "8.4", charged).step;
+    expect(step({ better: "more" })).toContain("8.4 − 2 × 0.5 (line crossed)");
+    expect(step({ better: "less" })).toContain("8.4 + 2 × 0.5 (line crossed)");
+    expect(step({ better: "less", target: "10" })).toContain("|8.4 − 10| + 2 × 0.5 (line crossed)");
+  });
   test("is as far from a target on either side, and never better by a penalty", () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 5000 }), fc.integer({ min: 0, max: 9 }), (off, count) => {
@@ -36,10 +43,10 @@ test("two readings that agree within the resolution are not apart, on the bounda
 
 describe("penalties as they are typed", () => {
   test("are read with a comma too, and written again the same", () => {
-    const { rules } = penaltiesIn(" Line crossed : 0,5\n\nTouched by hand: 2 ");
+    const { rules } = penaltiesIn(" Line -- crossed : 0,25\n\nTouched by hand:12 ");
     expect(rules.map((r) => [r.key, r.each])).toEqual([
-      ["line-crossed", "0.5"],
-      ["touched-by-hand", "2"],
+      ["line-crossed", "0.25"],
+      ["touched-by-hand", "12"],
     ]);
     expect(penaltiesIn(penaltyLines(rules)).rules).toEqual(rules);
   });
@@ -48,6 +55,9 @@ describe("penalties as they are typed", () => {
     ["Line: 0", "more than zero"],
     ["Line: 1\nline: 2", "a name of its own"],
     ["!!: 1", "a name of its own"],
+    [": 5", "write a name, a colon and a number"],
+    ["Line: 5 cm", "write a name, a colon and a number"],
+    [`${"Line ".repeat(20)}: 5`, "write a name, a colon and a number"],
   ])("%j is refused", (text, words) => {
     expect(penaltiesIn(text)).toEqual({ rules: [], wrong: expect.stringContaining(words) });
   });

@@ -2,6 +2,7 @@ import Decimal from "decimal.js";
 import type { PointsRule } from "../points/rule";
 import { equation, joined } from "../working/equation";
 import { type Computed, makeWorking, type Working } from "../working/working";
+import { checkScale, type MarkScale } from "./mark";
 
 /** Where a component's score comes from. */
 export type ComponentSource =
@@ -13,7 +14,7 @@ export type ComponentSource =
       measure: { protocol: string; channel: string } | { event: string };
     }
   | { kind: "milestone"; milestone: string }
-  | { kind: "entered" };
+  | { kind: "entered" /** percent where it is not said */; scale?: MarkScale };
 
 export interface Component {
   readonly key: string;
@@ -61,6 +62,14 @@ export interface Grade {
 }
 
 /**
+ * The scale on which a component's marks are typed: its own, or percent.
+ * @example scaleOf({ key: "a", name: "Review", weight: "60", source: { kind: "entered" } }) // => { kind: "percent" }
+ */
+export function scaleOf(c: Component): MarkScale {
+  return (c.source.kind === "entered" && c.source.scale) || { kind: "percent" };
+}
+
+/**
  * What is wrong with a scheme, in words; empty when it can be used.
  * @example
  * checkScheme({
@@ -73,6 +82,10 @@ export function checkScheme(s: SchemeDefinition): string[] {
   if (s.components.length === 0) return ["A scheme has at least one component."];
   const bad = s.components.filter((c) => !/^\d+(\.\d+)?$/.test(c.weight) || Number(c.weight) <= 0);
   if (bad.length) return bad.map((c) => `${c.name}: the weight must be a number above zero.`);
+  const scales = s.components.flatMap((c) =>
+    c.source.kind === "entered" && c.source.scale ? checkScale(c.source.scale).map((w) => `${c.name}: ${w}`) : [],
+  );
+  if (scales.length) return scales;
   const sum = s.components.reduce((t, c) => t.plus(c.weight), new Decimal(0));
   return sum.eq(100) ? [] : [`The weights make ${sum}, not 100.`];
 }

@@ -24,6 +24,14 @@ export type StepMethod = Term<typeof stepMethod>;
 export const componentSource = vocabulary({ rubric: "", points: "", milestone: "", entered: "" });
 export type ComponentSource = Term<typeof componentSource>;
 
+/** In what a mark is entered. */
+export const markScale = vocabulary({
+  percent: "percent",
+  points: "points of so many",
+  letters: "letters by a table",
+});
+export type MarkScaleKind = Term<typeof markScale>;
+
 /** What may be entered for a component. */
 export const markKind = vocabulary({ mark: "", override: "", excused: "", missing: "" }, ["entered_mark.kind"]);
 export type MarkKind = Term<typeof markKind>;

@@ -257,6 +257,7 @@ export interface EnteredMark {
   enteredBy: string;
   enteredAt: string;
   version: number;
+  typed: string;
 }
 
 export interface Entry {

@@ -1,9 +1,11 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { enterMark, publishGrades, saveScheme } from "./commands";
+import { enterMarks } from "./commands/marks";
+import { publishGrades } from "./commands/publish";
+import { saveScheme } from "./commands/scheme";
 
 export const saveSchemeAction = action(saveScheme);
 
-export const enterMarkAction = action(enterMark);
+export const enterMarksAction = action(enterMarks);
 
 export const publishGradesAction = action(publishGrades);

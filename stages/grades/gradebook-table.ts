@@ -1,7 +1,7 @@
 import "server-only";
 import { toCsv } from "@/platform/csv/csv";
 import { gradebook } from "./queries";
-import { inSection } from "./view";
+import { inSection } from "./view/states";
 
 /** The gradebook as CSV, of one section where asked. */
 export async function gradebookTable(

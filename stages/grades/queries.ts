@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import Decimal from "decimal.js";
+import { typedMark } from "@/core/grades/mark";
 import { type ComponentState, type Grade, gradeOf, type Override, type SchemeDefinition } from "@/core/grades/scheme";
 import { type Computed, makeWorking } from "@/core/working/working";
 import { db } from "@/platform/db/db";
@@ -10,7 +11,7 @@ import { projectState } from "@/stages/needs/queries/state";
 import { type Student, studentsOf } from "@/stages/people/queries/students";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { reviewsOf } from "@/stages/reviews/queries";
-import { stateOf } from "./view";
+import { stateOf } from "./view/states";
 
 export interface SchemeVersion {
   number: row.SchemeVersion["number"];
@@ -41,13 +42,15 @@ interface EnteredMark {
   reason: row.EnteredMark["reason"];
   enteredBy: row.EnteredMark["enteredBy"];
   enteredAt: row.EnteredMark["enteredAt"];
+  typed: row.EnteredMark["typed"];
   version: row.EnteredMark["version"];
 }
 
 export interface GradebookRow {
   student: Student;
   grade: Computed<Grade>;
-  marks: Record<string, { kind: EnteredMark["kind"]; version: number; percent: string | null; reason: string }>;
+  /** What was entered, by component: as it was typed, and why. */
+  marks: Record<string, { version: number; typed: string; reason: string }>;
 }
 
 export interface Gradebook {
@@ -72,7 +75,7 @@ export async function gradebook(
     milestonesOf(projectId),
     eventsOf(projectId),
     db()<EnteredMark[]>`
-      SELECT person_id, component, kind, share, reason, entered_by, entered_at, version
+      SELECT person_id, component, kind, share, reason, typed, entered_by, entered_at, version
       FROM entered_mark
       WHERE project_id = ${projectId}
     `,
@@ -99,18 +102,10 @@ export async function gradebook(
             share: e.share!,
             working: makeWorking({
               title: c.name,
-              result: new Decimal(e.share!).times(100).toString(),
+              result: new Decimal(e.share!).times(100).toDecimalPlaces(2).toString(),
               unit: "%",
               rule: "Entered by hand.",
-              inputs: [
-                {
-                  label: "mark",
-                  value: new Decimal(e.share!).times(100).toString(),
-                  unit: "%",
-                  by: e.enteredBy,
-                  at: e.enteredAt,
-                },
-              ],
+              inputs: [{ label: "mark", value: e.typed || typedMark(e), by: e.enteredBy, at: e.enteredAt }],
             }),
           });
         else {
@@ -128,15 +123,7 @@ export async function gradebook(
         student,
         grade: gradeOf(scheme.definition, states, overrides),
         marks: Object.fromEntries(
-          mine.map((e) => [
-            e.component,
-            {
-              kind: e.kind,
-              version: e.version,
-              percent: e.share === null ? null : new Decimal(e.share).times(100).toString(),
-              reason: e.reason,
-            },
-          ]),
+          mine.map((e) => [e.component, { version: e.version, typed: e.typed || typedMark(e), reason: e.reason }]),
         ),
       };
     });

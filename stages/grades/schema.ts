@@ -1,5 +1,5 @@
 import * as yup from "yup";
-import { componentSource, markKind } from "@/core/vocabulary/grades";
+import { componentSource, markScale } from "@/core/vocabulary/grades";
 import * as c from "@/platform/schema/fields";
 import { decimal, optionalDecimal } from "@/platform/schema/fields";
 import { rule } from "@/platform/schema/rule";
@@ -20,6 +20,17 @@ export const scheme = yup.object({
             review: yup.string().optional(),
             milestone: yup.string().optional(),
             full: optionalDecimal(),
+            scale: yup
+              .object({
+                kind: c.oneOf(markScale).required(),
+                of: optionalDecimal(),
+                table: yup
+                  .array(yup.object({ letter: c.text(8), percent: decimal() }).required())
+                  .max(20)
+                  .optional(),
+              })
+              .default(undefined)
+              .optional(),
             rule: rule.default(undefined).optional(),
             measure: yup
               .object({
@@ -38,24 +49,23 @@ export const scheme = yup.object({
     .required(),
 });
 
-export const mark = yup.object({
+/** Marks as they are typed, each for a student's component and against the version that was seen. */
+export const marks = yup.object({
   projectId: c.id(),
-  personId: c.id(),
-  component: yup.string().required(),
-  version: yup.number().integer().default(0),
-  kind: c.oneOf(markKind, "none").required(),
-  percent: optionalDecimal().test(
-    "needed",
-    "Give the percent, 0 to 120.",
-    (v, x) => !["mark", "override"].includes(x.parent.kind) || (v !== undefined && Number(v) >= 0 && Number(v) <= 120),
-  ),
-  reason: c
-    .optionalText(400)
-    .test(
-      "why",
-      "Say why, so that the student can read it.",
-      (v, x) => !["override", "excused", "missing"].includes(x.parent.kind) || !!v,
-    ),
+  marks: yup
+    .array(
+      yup
+        .object({
+          personId: c.id(),
+          component: yup.string().required(),
+          version: yup.number().integer().min(0).default(0),
+          typed: c.optionalText(440),
+        })
+        .required(),
+    )
+    .min(1, "There is no mark to enter.")
+    .max(4000, "Enter at most 4,000 marks at once.")
+    .required(),
 });
 
 export const publish = yup.object({ projectId: c.id(), sectionId: c.optionalId(), whatChanged: c.optionalText(400) });

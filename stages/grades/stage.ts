@@ -2,7 +2,9 @@ import { gradeWorking } from "./workings";
 import "server-only";
 import type { HomePart, Stage, Stratum } from "@/platform/registry/stage";
 import { gradeActs } from "./acts";
-import * as commands from "./commands";
+import * as marks from "./commands/marks";
+import * as publish from "./commands/publish";
+import * as scheme from "./commands/scheme";
 import { gradebookTable } from "./gradebook-table";
 
 const stratum: Stratum = {
@@ -30,7 +32,7 @@ export const grades: Stage = {
   name: "Grades",
   pages: [{ label: "Grades", path: "/grades" }],
   shows: ["grade", "review", "milestone", "run", "contest", "people"],
-  commands: [commands],
+  commands: [marks, publish, scheme],
   stratum,
   home,
   workings: { grade: gradeWorking },

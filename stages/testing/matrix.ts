@@ -178,14 +178,11 @@ export const table: Record<string, Line> = {
       components: [{ key: "n", name: "N", weight: "100", source: { kind: "entered" } }],
     }),
   },
-  enterMark: {
+  enterMarks: {
     may: staff,
     input: (w) => ({
       projectId: w.projectId,
-      personId: w.students[0]!,
-      component: "notebook",
-      kind: "mark",
-      percent: "80",
+      marks: [{ personId: w.students[0]!, component: "notebook", typed: "80" }],
     }),
   },
   publishGrades: { may: staff, input: (w) => ({ projectId: w.projectId }) },

@@ -26,7 +26,7 @@ import { ballotOf } from "@/stages/contest/queries/awards";
 import { eventsOf } from "@/stages/contest/queries/events";
 import { judgedEventsOf } from "@/stages/contest/queries/judged";
 import { matchEventsOf } from "@/stages/contest/queries/matches";
-import { saveScheme } from "@/stages/grades/commands";
+import { saveScheme } from "@/stages/grades/commands/scheme";
 import { openSource, writeNote } from "@/stages/needs/commands/notes";
 import { draftQuestion } from "@/stages/needs/commands/questions";
 import { askChange } from "@/stages/needs/commands/register";

@@ -2,30 +2,25 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { fieldsOf } from "@/ui/form/fields-of";
+import { TextField } from "@/ui/form/fields";
 import { buttonClass } from "@/ui/page";
-import { enterMarkAction } from "../actions";
-import { mark } from "../schema";
+import { enterMarksAction } from "../actions";
+import { marks } from "../schema";
 
-const { TextField, SelectField } = fieldsOf(mark);
-
+/** One mark of one student, typed as in the gradebook. */
 export function MarkForm({
   projectId,
   personId,
   component,
   version,
-  kind,
-  percent,
-  reason,
+  typed,
   computed,
 }: {
   projectId: string;
   personId: string;
   component: string;
   version: number;
-  kind: string;
-  percent: string;
-  reason: string;
+  typed: string;
   computed: boolean;
 }) {
   const [open, setOpen] = useState(false);
@@ -38,10 +33,11 @@ export function MarkForm({
   return (
     <ActionForm
       inline
-      schema={mark}
-      action={enterMarkAction}
-      fixed={{ projectId, personId, component, version }}
-      defaults={{ kind: kind || (computed ? "override" : "mark"), percent, reason }}
+      schema={marks}
+      action={enterMarksAction}
+      fixed={{ projectId }}
+      defaults={{ typed }}
+      shape={(v) => ({ marks: [{ personId, component, version, typed: v.typed }] })}
       submit="Save"
       look="plain"
       onDone={() => setOpen(false)}
@@ -51,19 +47,13 @@ export function MarkForm({
         </button>
       }
     >
-      <SelectField
-        name="kind"
-        label="What"
+      <TextField
+        name="typed"
+        label="Mark"
         hideLabel
-        options={[
-          computed ? { value: "override", label: "override" } : { value: "mark", label: "mark" },
-          { value: "excused", label: "excused" },
-          { value: "missing", label: "missing" },
-          { value: "none", label: computed ? "as computed" : "no mark" },
-        ]}
+        placeholder={computed ? "80 mended late, or ex was ill" : "85, or ex was ill"}
+        className="w-64"
       />
-      <TextField name="percent" label="Percent" hideLabel placeholder="%" inputMode="decimal" className="w-20" />
-      <TextField name="reason" label="Reason" hideLabel placeholder="why" className="w-52" />
     </ActionForm>
   );
 }

@@ -79,9 +79,7 @@ export async function StudentGradeScreen({ slug, person }: { slug: string; perso
                     personId={row.student.id}
                     component={c.key}
                     version={m?.version ?? 0}
-                    kind={m?.kind ?? ""}
-                    percent={m?.percent ?? ""}
-                    reason={m?.reason ?? ""}
+                    typed={m?.typed ?? ""}
                     computed={
                       book.scheme!.definition.components.find((x) => x.key === c.key)!.source.kind !== "entered"
                     }

@@ -7,7 +7,7 @@ import { openSession, personOfSession } from "@/platform/sign-in/sessions";
 import { createFirstInstructor, signIn } from "@/platform/sign-in/sign-in";
 import { recordRun } from "@/stages/bench/commands/runs";
 import { runsOf } from "@/stages/bench/queries/runs";
-import { publishGrades } from "@/stages/grades/commands";
+import { publishGrades } from "@/stages/grades/commands/publish";
 import { ok, refused } from "@/stages/testing/database";
 import type { World } from "@/stages/testing/world";
 import { worldEach } from "@/stages/testing/world-each";

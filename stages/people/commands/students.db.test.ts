@@ -3,7 +3,7 @@ import { randomUUID } from "node:crypto";
 import type { Actor } from "@/core/access/can";
 import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
-import { enterMark } from "@/stages/grades/commands";
+import { enterMarks } from "@/stages/grades/commands/marks";
 import { createSection } from "@/stages/plan/commands/projects";
 import { ok } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
@@ -66,8 +66,8 @@ test("two records of one student become one, with the work of both", async () =>
   const [ada, , cai] = w.students as [string, string, string];
   // Cai is Ada once more: has the login, a mark for the same part, and stands in a limit, a wish and a plan.
   await db()`UPDATE person SET login_name = 'cai.reed', password_hash = 'x' WHERE id = ${cai}`;
-  const mark = (personId: string, percent: string) =>
-    ok(enterMark, boss, { projectId: w.projectId, personId, component: "notebook", kind: "mark", percent });
+  const mark = (personId: string, typed: string) =>
+    ok(enterMarks, boss, { projectId: w.projectId, marks: [{ personId, component: "notebook", typed }] });
   await mark(ada, "80");
   await mark(cai, "60");
   const entry = { id: randomUUID(), projectId: w.projectId, personId: cai, onDate: "2027-02-01" };

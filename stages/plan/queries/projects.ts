@@ -49,28 +49,37 @@ export async function projectsOf(
         )::int AS near
       FROM project p
       WHERE p.id IN ${db()(ids)}
+    ),
+    -- Counted once for all that are shown: asked for each alone it is asked for those that are not shown too.
+    shown AS (SELECT id FROM mine WHERE place <= ${shown.first} OR near <= ${shown.nearest}),
+    teams AS (
+      SELECT project_id, count(*)::int AS n
+      FROM team
+      WHERE project_id IN (SELECT id FROM shown) AND retired_at IS NULL
+      GROUP BY project_id
+    ),
+    sections AS (
+      SELECT ps.project_id, array_agg(c.name ORDER BY c.name) AS names
+      FROM project_section ps
+      JOIN section c ON c.id = ps.section_id
+      WHERE ps.project_id IN (SELECT id FROM shown)
+      GROUP BY ps.project_id
+    ),
+    students AS (
+      SELECT ps.project_id, count(*)::int AS n
+      FROM project_section ps
+      JOIN enrolment e USING (section_id)
+      WHERE ps.project_id IN (SELECT id FROM shown) AND e.to_on IS NULL
+      GROUP BY ps.project_id
     )
     SELECT
       p.id, p.slug, p.title, p.purpose, p.kind, p.starts_on, p.ends_on, p.event_on, p.finished_at,
       p.archived_at, p.settings->>'dates' AS dates, p.near,
-      coalesce(n.teams, 0) AS teams, coalesce(n.students, 0) AS students, coalesce(n.sections, '{}') AS sections
+      coalesce(t.n, 0) AS teams, coalesce(e.n, 0) AS students, coalesce(c.names, '{}') AS sections
     FROM mine p
-    LEFT JOIN LATERAL (
-      SELECT
-        (SELECT count(*)::int FROM team t WHERE t.project_id = p.id AND t.retired_at IS NULL) AS teams,
-        (
-          SELECT count(*)::int
-          FROM enrolment e
-          JOIN project_section ps USING (section_id)
-          WHERE ps.project_id = p.id AND e.to_on IS NULL
-        ) AS students,
-        (
-          SELECT array_agg(c.name ORDER BY c.name)
-          FROM section c
-          JOIN project_section ps ON ps.section_id = c.id
-          WHERE ps.project_id = p.id
-        ) AS sections
-    ) n ON p.place <= ${shown.first} OR p.near <= ${shown.nearest}
+    LEFT JOIN teams t ON t.project_id = p.id
+    LEFT JOIN sections c ON c.project_id = p.id
+    LEFT JOIN students e ON e.project_id = p.id
     ORDER BY p.place
   `;
 }

@@ -1,6 +1,7 @@
 import type { Actor } from "@/core/access/can";
 import { guestActor } from "@/platform/sign-in/actors";
-import { enterMark, publishGrades } from "@/stages/grades/commands";
+import { enterMarks } from "@/stages/grades/commands/marks";
+import { publishGrades } from "@/stages/grades/commands/publish";
 import { gradebook, publicationsOf } from "@/stages/grades/queries";
 import { createGuestLink } from "@/stages/people/commands/guests";
 import { checkMilestone } from "@/stages/plan/commands/milestones";
@@ -62,23 +63,13 @@ describe("reviews and grades", () => {
     ]);
     expect((await grade()).value.grade).toBe("84.6");
     await ok(checkMilestone, boss, { milestoneId: w.milestone, teamId: w.a, doneOn: "2027-02-01" });
-    await ok(enterMark, boss, {
+    const typedIn = (component: string, typed: string) => ({
       projectId: w.projectId,
-      personId: w.students[0],
-      component: "notebook",
-      kind: "mark",
-      percent: "70",
+      marks: [{ personId: w.students[0], component, typed }],
     });
+    await ok(enterMarks, boss, typedIn("notebook", "70"));
     expect((await grade()).value.grade).toBe("91.7");
-    expect(
-      await refused(enterMark, boss, {
-        projectId: w.projectId,
-        personId: w.students[0],
-        component: "review",
-        kind: "override",
-        percent: "10",
-      }),
-    ).toMatchObject({ fields: { reason: expect.stringContaining("Say why") } });
+    expect((await refused(enterMarks, boss, typedIn("review", "10"))).message).toContain("This is computed.");
   });
   test("a publication is frozen; the next one names what changed", async () => {
     await ok(submitSheet, boss, mark("4"));
@@ -86,19 +77,17 @@ describe("reviews and grades", () => {
     expect(await refused(publishGrades, boss, { projectId: w.projectId })).toMatchObject({
       message: expect.stringContaining("No grade has changed"),
     });
-    await ok(enterMark, boss, {
-      projectId: w.projectId,
-      personId: w.students[0],
-      component: "notebook",
-      kind: "mark",
-      percent: "10",
-    });
+    const enter = (component: string, version: number, typed: string) =>
+      ok(enterMarks, boss, {
+        projectId: w.projectId,
+        marks: [{ personId: w.students[0], component, version, typed }],
+      });
+    await enter("notebook", 0, "10");
     expect(await refused(publishGrades, boss, { projectId: w.projectId })).toMatchObject({
       fields: { whatChanged: expect.stringContaining("1 grade changed") },
     });
     await ok(publishGrades, boss, { projectId: w.projectId, whatChanged: "notebook came in" });
-    const set = { projectId: w.projectId, personId: w.students[0], component: "review", kind: "override" };
-    await ok(enterMark, boss, { ...set, percent: "80", reason: "Held the review alone" });
+    await enter("review", 0, "80 Held the review alone");
     await ok(publishGrades, boss, { projectId: w.projectId, whatChanged: "review set" });
     const [newest, ...all] = await publicationsOf(w.projectId);
     // The student reads why a mark was set by hand, and what was computed.

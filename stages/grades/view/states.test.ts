@@ -2,7 +2,7 @@ import type { Component } from "@/core/grades/scheme";
 import type { Student } from "@/stages/people/queries/students";
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aMilestone, aProtocol, aReview, aState, aTeam } from "@/stages/testing/rows";
-import { bestOfClass, inSection, lastPublished, publishedFor, stateOf } from "./view";
+import { bestOfClass, inSection, lastPublished, publishedFor, stateOf } from "./states";
 
 const student = { id: "ada", name: "Ada", teamId: "Alder", sectionId: "three" } as unknown as Student;
 const alone = { ...student, teamId: null } as unknown as Student;

@@ -6,9 +6,11 @@ import { studentsOf } from "@/stages/people/queries/students";
 import { createProject } from "@/stages/plan/commands/projects";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
-import { enterMark, publishGrades, saveScheme } from "./commands";
-import { gradebookTable } from "./gradebook-table";
-import { publicationsOf } from "./queries";
+import { gradebookTable } from "../gradebook-table";
+import { publicationsOf } from "../queries";
+import { enterMarks } from "./marks";
+import { publishGrades } from "./publish";
+import { saveScheme } from "./scheme";
 
 let done: () => Promise<void>;
 beforeAll(async () => {
@@ -34,8 +36,8 @@ test("a section's grades are published alone: each student reads the newest publ
   const [ada, ben] = await studentsOf(projectId);
   const components = [{ key: "book", name: "Notebook", weight: "100", source: { kind: "entered" } }];
   await ok(saveScheme, boss, { projectId, baseNumber: 0, decimals: 0, components });
-  const enter = (personId: string, version: number, percent: string) =>
-    ok(enterMark, boss, { projectId, personId, component: "book", version, kind: "mark", percent });
+  const enter = (personId: string, version: number, typed: string) =>
+    ok(enterMarks, boss, { projectId, marks: [{ personId, component: "book", version, typed }] });
   await enter(ada!.id, 0, "80");
 
   const four = { projectId, sectionId: sectionIds[1] };

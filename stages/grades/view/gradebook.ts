@@ -1,0 +1,158 @@
+import { type MarkScale, readMark } from "@/core/grades/mark";
+import { type ComponentState, scaleOf } from "@/core/grades/scheme";
+import { byName, plainLetters } from "@/core/text/plain";
+import type { Gradebook, GradebookRow } from "../queries";
+
+/** A component of the scheme, as a column that is typed into. */
+export interface GridColumn {
+  readonly key: string;
+  readonly name: string;
+  readonly weight: string;
+  /** It comes from the record: what is typed is an override. */
+  readonly computed: boolean;
+  readonly scale: MarkScale;
+}
+
+/** A student's component: what is known of it. What is empty is left out, since there are thousands. */
+export interface GridCell {
+  readonly state: ComponentState["state"];
+  readonly percent?: string;
+  /** As it was typed, and the version of that. */
+  readonly typed?: string;
+  readonly version?: number;
+  /** What was computed, where it is set by hand. */
+  readonly computed?: string;
+}
+
+/** A student in the grid. */
+export interface GridStudent {
+  readonly id: string;
+  readonly name: string;
+  readonly section: string;
+  readonly team: string;
+  readonly grade: string | null;
+  /** By column. */
+  readonly cells: readonly GridCell[];
+}
+
+/** A row that is typed into: a student, or a team, whose students get the same mark. */
+export interface GridRow {
+  readonly id: string;
+  readonly name: string;
+  readonly section: string;
+  readonly team: string;
+  readonly grade: string;
+  readonly students: readonly GridStudent[];
+}
+
+const cellOf = (row: GradebookRow, at: number): GridCell => {
+  const c = row.grade.value.components[at]!;
+  const entered = row.marks[c.key];
+  return {
+    state: c.state,
+    ...(c.percent !== null && { percent: c.percent }),
+    ...(entered && { typed: entered.typed, version: entered.version }),
+    ...(c.overridden !== null && { computed: c.overridden }),
+  };
+};
+
+/** The gradebook as a grid: a column a component, a row a student. */
+export function gridOf(book: Gradebook): { columns: GridColumn[]; students: GridStudent[] } {
+  const parts = book.scheme?.definition.components ?? [];
+  return {
+    columns: parts.map((c) => ({
+      key: c.key,
+      name: c.name,
+      weight: c.weight,
+      computed: c.source.kind !== "entered",
+      scale: scaleOf(c),
+    })),
+    students: book.rows.map((r) => ({
+      id: r.student.id,
+      name: r.student.name,
+      section: r.student.section,
+      team: r.student.team ?? "",
+      grade: r.grade.value.grade,
+      cells: parts.map((_, i) => cellOf(r, i)),
+    })),
+  };
+}
+
+/** What is shown of the gradebook, and how. */
+export interface Shown {
+  readonly by: "students" | "teams";
+  readonly team: string;
+  readonly words: string;
+  /** The column that it is sorted by, or one of these. */
+  readonly sort: string;
+  readonly down: boolean;
+}
+
+const alone = (s: GridStudent): GridRow => ({ ...s, grade: s.grade ?? "", students: [s] });
+
+/** The rows by team; a student without one is a row alone. */
+function teamRows(students: readonly GridStudent[]): GridRow[] {
+  const teams = new Map<string, GridStudent[]>();
+  for (const s of students) teams.set(s.team || s.id, [...(teams.get(s.team || s.id) ?? []), s]);
+  return [...teams].map(([id, of]) => {
+    if (!of[0]!.team) return alone(of[0]!);
+    const sections = [...new Set(of.map((s) => s.section))];
+    return { id, name: id, section: sections.join(", "), team: id, grade: "", students: of };
+  });
+}
+
+/** A cell's place in the order of its column: what has no percent comes before zero. */
+const percentOf = (row: GridRow, at: number) => Number(row.students[0]!.cells[at]?.percent ?? -1);
+
+/** The rows of the grid, filtered and in their order. */
+export function rowsShown(students: readonly GridStudent[], columns: readonly GridColumn[], of: Shown): GridRow[] {
+  const words = plainLetters(of.words.trim());
+  const found = students.filter(
+    (s) => (!of.team || s.team === of.team) && plainLetters(`${s.name} ${s.team} ${s.section}`).includes(words),
+  );
+  const rows = of.by === "teams" ? teamRows(found) : found.map(alone);
+  const at = columns.findIndex((c) => c.key === of.sort);
+  const order = (a: GridRow, b: GridRow): number => {
+    if (at >= 0) return percentOf(a, at) - percentOf(b, at);
+    if (of.sort === "grade") return Number(a.grade || -1) - Number(b.grade || -1);
+    return of.sort ? byName(a[of.sort as "name" | "team"], b[of.sort as "name" | "team"]) : 0;
+  };
+  const sorted = rows.toSorted(order);
+  return of.down ? sorted.toReversed() : sorted;
+}
+
+/** How a cell is told apart, by a mark and a colour. */
+export type Look = "mark" | "hand" | "not due" | "excused" | "missing" | "differs";
+
+/** What a cell of a row shows; of a team whose students differ, that they do. */
+export function lookOf(row: GridRow, at: number): { text: string; look: Look } {
+  const cells = row.students.map((s) => s.cells[at]!);
+  const first = cells[0]!;
+  if (cells.some((c) => c.percent !== first.percent || c.state !== first.state))
+    return { text: "differ", look: "differs" };
+  if (first.state === "missing") return { text: "0 missing", look: "missing" };
+  if (first.percent === undefined)
+    return first.state === "excused" ? { text: "excused", look: "excused" } : { text: "not due", look: "not due" };
+  const text = Number(first.percent).toFixed(1);
+  return first.computed === undefined ? { text, look: "mark" } : { text: `${text} ✎`, look: "hand" };
+}
+
+/** What was typed into a cell of a row; of a team whose students differ, nothing. */
+export function typedOf(row: GridRow, at: number): string {
+  const all = row.students.map((s) => s.cells[at]!.typed ?? "");
+  return all.every((t) => t === all[0]) ? all[0]! : "";
+}
+
+/** What would be wrong with typing this into a column, in words; null where it can be taken. */
+export function wrongWith(typed: string, column: GridColumn): string | null {
+  const read = readMark(typed, column.scale, column.computed);
+  return "wrong" in read ? read.wrong : null;
+}
+
+/** What a column takes, in a line. */
+export function takes({ scale, computed }: GridColumn): string {
+  if (computed) return "nothing, it comes from the record; a number with its reason sets it by hand";
+  if (scale.kind === "points") return `points of ${scale.of}, or a percent: 85 %`;
+  if (scale.kind === "letters") return scale.table.map((l) => `${l.letter} ${l.percent} %`).join(", ");
+  return "percent, or for example 17 of 20";
+}
