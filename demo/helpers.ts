@@ -47,7 +47,7 @@ export async function sketch(words: string, hue: number): Promise<string> {
   return (await sharp(Buffer.from(svg)).png().toBuffer()).toString("base64");
 }
 
-export const scheme = (review: string, measure: object, milestone: string) => [
+export const scheme = (review: string, measure: object, milestone: string, points?: string) => [
   { key: "review", name: review, weight: "40", source: { kind: "rubric", review } },
   {
     key: "performance",
@@ -70,7 +70,12 @@ export const scheme = (review: string, measure: object, milestone: string) => [
     },
   },
   { key: "drawing", name: "Drawing on time", weight: "10", source: { kind: "milestone", milestone } },
-  { key: "notebook", name: "Notebook", weight: "20", source: { kind: "entered" } },
+  {
+    key: "notebook",
+    name: "Notebook",
+    weight: "20",
+    source: { kind: "entered", ...(points && { scale: { kind: "points", of: points } }) },
+  },
 ];
 
 const begun = new Set<string>();

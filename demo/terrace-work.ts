@@ -12,7 +12,6 @@ import { savePartLine } from "@/stages/builds/commands/parts";
 import { buildById, buildsBefore, buildsOf } from "@/stages/builds/queries/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { saveEvent } from "@/stages/contest/commands/events";
-import { enterMarks } from "@/stages/grades/commands/marks";
 import { publishGrades } from "@/stages/grades/commands/publish";
 import { saveScheme } from "@/stages/grades/commands/scheme";
 import { recordFinding } from "@/stages/needs/commands/findings";
@@ -38,6 +37,7 @@ import { as, at, fresh, run } from "./run";
 import * as story from "./story";
 import { setUpTankRace } from "./tank-race";
 import { terraceFront } from "./terrace-front";
+import { markTerrace } from "./terrace-marks";
 import type { changeTerrace, openTerrace } from "./terrace-pump";
 
 type Step = { when: string; order: number; act: () => Promise<void> };
@@ -431,12 +431,12 @@ export async function gatesOfTerrace(
         projectId,
         baseNumber: 0,
         decimals: 1,
-        components: scheme("First review", { protocol: protocol.id, channel: "Q" }, drawing),
+        components: scheme("First review", { protocol: protocol.id, channel: "Q" }, drawing, "20"),
       });
       const marked = everybody.filter((_, i) => i % 9 !== 4);
-      const typed = () => String(60 + Math.floor(rnd() * 38));
-      const marks = marked.map((m) => ({ personId: ids.get(m), component: "notebook", typed: typed() }));
-      await run(enterMarks, owner, { projectId, marks });
+      const percent = () => 60 + Math.floor(rnd() * 38);
+      const marks = marked.map((m) => ({ personId: ids.get(m)!, percent: percent() }));
+      await markTerrace(owner, projectId, marks);
       await run(publishGrades, owner, { projectId });
     },
   });

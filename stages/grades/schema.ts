@@ -25,7 +25,8 @@ export const scheme = yup.object({
                 kind: c.oneOf(markScale).required(),
                 of: optionalDecimal(),
                 table: yup
-                  .array(yup.object({ letter: c.text(8), percent: decimal() }).required())
+                  // What is wrong with a percent is said with its letter.
+                  .array(yup.object({ letter: c.text(8), percent: c.optionalText(8) }).required())
                   .max(20)
                   .optional(),
               })

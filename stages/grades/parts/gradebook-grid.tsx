@@ -28,6 +28,12 @@ import { GradeRow, overText } from "./grid-row";
 import { GridSays } from "./grid-says";
 import { keyOf, useMarks } from "./use-marks";
 
+/** The cell of the grid that an event is about. */
+const cellOf = (target: EventTarget): At | null => {
+  const [r, c] = (target as HTMLElement).closest<HTMLElement>("[data-at]")?.dataset.at?.split(" ").map(Number) ?? [];
+  return r === undefined || c === undefined ? null : { r, c };
+};
+
 const first: Shown = { by: "students", team: "", words: "", sort: "", down: false };
 
 /** The gradebook as a sheet that is typed into: by keys, by paste, for a student or a team; each entry can be undone. */
@@ -214,12 +220,16 @@ export function GradebookGrid({
           onCopy={copy}
           onPaste={paste}
           onMouseDown={(e) => {
-            const cell = (e.target as HTMLElement).closest<HTMLElement>("[data-at]");
-            if (!cell || (e.target as HTMLElement).closest("input")) return;
-            const [r, c] = cell.dataset.at!.split(" ").map(Number) as [number, number];
+            const to = cellOf(e.target);
+            if (!to || (e.target as HTMLElement).closest("input")) return;
             e.preventDefault();
             leave();
-            go({ r, c }, e.shiftKey);
+            go(to, e.shiftKey);
+          }}
+          onFocus={(e) => {
+            // Come to in another way, by a screen reader's own keys: the cell with the focus has the keys.
+            const to = editing === null && cellOf(e.target);
+            if (to && (to.r !== here.r || to.c !== here.c)) setAt(to);
           }}
           onDoubleClick={() => edit(typedAt(here.r, here.c))}
         >

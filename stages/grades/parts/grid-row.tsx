@@ -3,6 +3,8 @@
 import { memo } from "react";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
+import { Figure } from "@/ui/working";
+import { workingAt } from "@/ui/working-at";
 import { type GridRow, type Look, lookOf } from "../view/gradebook";
 import type { Over } from "./use-marks";
 
@@ -95,7 +97,13 @@ export const GradeRow = memo(function GradeRow(of: RowView) {
           </td>
         );
       })}
-      <td className="num font-[650]">{row.grade === "" ? "–" : Number(row.grade).toFixed(of.decimals)}</td>
+      <td className="num">
+        {row.students.length === 1 && (
+          <Figure working={workingAt(of.slug, "grade", { person: row.students[0]!.id })} className="font-[650]">
+            {row.grade === "" ? "–" : Number(row.grade).toFixed(of.decimals)}
+          </Figure>
+        )}
+      </td>
     </tr>
   );
 });

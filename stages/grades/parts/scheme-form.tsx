@@ -1,7 +1,7 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
-import { componentSource } from "@/core/vocabulary/grades";
+import { componentSource, markScale } from "@/core/vocabulary/grades";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
@@ -11,8 +11,9 @@ import { RuleFields } from "@/ui/rule-fields";
 import { emptyRule, readRule, type TypedRule } from "@/ui/rule-fields-read";
 import { saveSchemeAction } from "../actions";
 import { scheme } from "../schema";
+import { readScale, type TypedScale, typedScale } from "../view/typed-scale";
 
-export interface TypedComponent {
+export interface TypedComponent extends TypedScale {
   key: string;
   name: string;
   weight: string;
@@ -43,6 +44,7 @@ function Components({
     <div className="grid gap-3">
       {fields.map((f, i) => {
         const kind = watch(`components.${i}.kind`) as string;
+        const scale = watch(`components.${i}.scale`) as string;
         return (
           <FieldGroup key={f.id} name={`components.${i}`}>
             <div
@@ -60,12 +62,16 @@ function Components({
               {kind === "points" && (
                 <part.SelectField name="measure" label="Measured value" empty="choose" options={measures} />
               )}
-              {kind === "entered" && (
-                <p className="pt-6 text-sm text-soft">entered for each student in the gradebook</p>
-              )}
+              {kind === "entered" && <part.SelectField name="scale" label="Entered in" options={markScale.options} />}
               <button type="button" className={`${buttonClass("quiet")} mt-5`} onClick={() => remove(i)}>
                 remove
               </button>
+              {kind === "entered" && scale === "points" && (
+                <part.TextField name="of" label="Points that are full marks" inputMode="decimal" />
+              )}
+              {kind === "entered" && scale === "letters" && (
+                <part.TextArea name="letters" label="A letter and its percent in each line" rows={5} />
+              )}
               {kind === "points" && (
                 <div className="grid gap-3 sm:col-span-5 sm:grid-cols-3">
                   <Rule index={i} />
@@ -91,6 +97,7 @@ function Components({
               measure: "",
               full: "100",
               rule: { ...emptyRule, kind: "line" },
+              ...typedScale(),
             })
           }
         >
@@ -156,7 +163,7 @@ export function SchemeForm({
                 ? { kind: c.kind, milestone: c.milestone }
                 : c.kind === "points"
                   ? { kind: c.kind, full: c.full, rule: readRule(c.rule) ?? undefined, measure: measureOf(c.measure) }
-                  : { kind: "entered" },
+                  : { kind: "entered", scale: readScale(c) },
         })),
       })}
     >

@@ -1,3 +1,4 @@
+import { scaleOf } from "@/core/grades/scheme";
 import { channelsOf } from "@/core/run/protocol";
 import { headed } from "@/core/run/reading";
 import { instant } from "@/platform/pages/dates";
@@ -11,6 +12,7 @@ import { showRule } from "@/ui/rule-fields-read";
 import { gradeActs } from "../acts";
 import { SchemeForm } from "../parts/scheme-form";
 import { schemeOf } from "../queries";
+import { typedScale } from "../view/typed-scale";
 
 export async function SchemeScreen({ slug }: { slug: string }) {
   const { frame } = await projectPage(slug, gradeActs.edit);
@@ -72,6 +74,7 @@ export async function SchemeScreen({ slug }: { slug: string }) {
                     `${(c.source.measure as { channel: string }).channel}`
                 : "",
             full: c.source.kind === "points" ? c.source.full : "100",
+            ...typedScale(scaleOf(c)),
             rule: showRule(c.source.kind === "points" ? c.source.rule : null),
           })) as never,
         }}
