@@ -2,16 +2,21 @@
 
 import { useEffect, useRef, useState } from "react";
 
-const step = 150;
+const usual = 150;
 
 /**
  * The first rows of a long list, and more as `mark`, an element after the last one, comes near the reader's sight; all
- * of them when the page is printed. `more` is how many are left.
+ * of them when the page is printed. `more` is how many are left; `reach` lays out as many as it takes to show one.
+ * @param step how many at first, and then again
  */
-export function useWindowed<T>(all: readonly T[]): {
+export function useWindowed<T>(
+  all: readonly T[],
+  step = usual,
+): {
   shown: readonly T[];
   more: number;
   mark: (el: Element | null) => void;
+  reach: (row: number) => void;
 } {
   const [count, setCount] = useState(step);
   const watch = useRef<IntersectionObserver | null>(null);
@@ -32,5 +37,6 @@ export function useWindowed<T>(all: readonly T[]): {
     );
     watch.current.observe(el);
   };
-  return { shown: all.slice(0, count), more: Math.max(0, all.length - count), mark };
+  const reach = (row: number) => setCount((n) => (row < n ? n : row + step));
+  return { shown: all.slice(0, count), more: Math.max(0, all.length - count), mark, reach };
 }

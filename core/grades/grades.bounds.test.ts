@@ -122,3 +122,15 @@ test("a scheme has components with weights above zero that make a hundred", () =
   ]);
   expect(checkScheme(scheme(["-40", "140"]))).toEqual(["Review: the weight must be a number above zero."]);
 });
+
+test("without its arithmetic a grade is the same grade", () => {
+  const two = scheme(["50", "50"], 1);
+  const states = new Map<string, ComponentState>([
+    ["a", scored("0.333")],
+    ["b", { state: "missing", note: "never came" }],
+  ]);
+  const whole = gradeOf(two, states, new Map());
+  const bare = gradeOf(two, states, new Map(), false);
+  expect(bare.value).toEqual(whole.value);
+  expect([bare.working.steps, whole.working.steps.length > 0]).toEqual([[], true]);
+});

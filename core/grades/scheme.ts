@@ -93,6 +93,8 @@ export function checkScheme(s: SchemeDefinition): string[] {
 /**
  * A student's grade: Σ weight × share over the weights that count, in percent, rounded half up once at the end.
  * Not due and excused components are left out with their weight; missing ones count zero.
+ * @param explained without it, the grade comes without the arithmetic that leads to it: a whole class is shown at once,
+ *   and each working is made when it is opened
  * @example
  * gradeOf(
  *   { decimals: 1, components: [{ key: "a", name: "Notebook", weight: "100", source: { kind: "entered" } }] },
@@ -105,6 +107,7 @@ export function gradeOf(
   scheme: SchemeDefinition,
   states: ReadonlyMap<string, ComponentState>,
   overrides: ReadonlyMap<string, Override>,
+  explained = true,
 ): Computed<Grade> {
   const components = scheme.components.map((c): GradedComponent & { share: Decimal | null } => {
     const state: ComponentState = states.get(c.key) ?? { state: "not due", note: "nothing is due yet" };
@@ -175,6 +178,8 @@ export function gradeOf(
     .toDecimalPlaces(10, Decimal.ROUND_HALF_UP)
     .toDecimalPlaces(scheme.decimals, Decimal.ROUND_HALF_UP)
     .toString();
+  if (!explained)
+    return { value: { grade, components: out }, working: makeWorking({ title: "Grade", result: grade, rule }) };
   return {
     value: { grade, components: out },
     working: makeWorking({

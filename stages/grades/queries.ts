@@ -86,14 +86,17 @@ export async function gradebook(
   const facts = whole ? await factsOfBuilds(projectId, shown) : null;
   const world = { state, facts, reviews, milestones, events, today };
   const teamCache = new Map<string, ComponentState>();
+  const marksOf = new Map<string, EnteredMark[]>(students.map((x) => [x.id, []]));
+  for (const e of entered) marksOf.get(e.personId)?.push(e);
   const rows = students
     .filter((x) => !only || x.id === only)
     .map((student) => {
-      const mine = entered.filter((e) => e.personId === student.id);
+      const mine = marksOf.get(student.id) ?? [];
+      const byPart = new Map(mine.map((e) => [e.component as string, e]));
       const states = new Map<string, ComponentState>();
       const overrides = new Map<string, Override>();
       for (const c of scheme.definition.components) {
-        const e = mine.find((x) => x.component === c.key);
+        const e = byPart.get(c.key);
         if (e?.kind === "excused" || e?.kind === "missing")
           states.set(c.key, { state: e.kind, note: `${e.reason} (${e.enteredBy})` });
         else if (e?.kind === "mark")
@@ -121,7 +124,7 @@ export async function gradebook(
       }
       return {
         student,
-        grade: gradeOf(scheme.definition, states, overrides),
+        grade: gradeOf(scheme.definition, states, overrides, whole),
         marks: Object.fromEntries(
           mine.map((e) => [e.component, { version: e.version, typed: e.typed || typedMark(e), reason: e.reason }]),
         ),

@@ -6,7 +6,7 @@ import "@/ui/testing/browser";
 import { loadSelect } from "@/ui/select";
 import { emptyBoxes } from "@/ui/testing/waiting";
 import { enterMarksAction } from "../actions";
-import type { GridColumn, GridStudent } from "../view/gradebook";
+import { type GridColumn, type PackedStudent, packCell } from "../view/gradebook";
 import { GradebookGrid } from "./gradebook-grid";
 
 const router = { refresh: () => {} };
@@ -19,18 +19,17 @@ const columns: GridColumn[] = [
   { key: "talk", name: "Talk", weight: "20", computed: false, scale: { kind: "percent" } },
   { key: "lift", name: "Lift", weight: "40", computed: true, scale: { kind: "percent" } },
 ];
-const student = (name: string, team: string, more: Partial<GridStudent> = {}): GridStudent => ({
+const student = (name: string, team: string): PackedStudent => ({
   id: name,
   name,
   section: "3",
   team,
   grade: "70",
   cells: [
-    { state: "not due" },
-    { state: "scored", percent: "70", typed: "70", version: 2 },
-    { state: "missing", percent: "0" },
+    packCell({ state: "not due" }),
+    packCell({ state: "scored", percent: "70", typed: "70", version: 2 }),
+    packCell({ state: "missing", percent: "0" }),
   ],
-  ...more,
 });
 const students = [student("Ada", "Gully"), student("Ben", "Alder"), student("Cai", "Gully")];
 

@@ -13,13 +13,15 @@ import {
 import { cx } from "@/ui/classes";
 import { toast } from "@/ui/toast";
 import { Waiting } from "@/ui/waiting";
+import { useWindowed } from "@/ui/windowed";
 import {
   type GridColumn,
-  type GridStudent,
   lookOf,
+  type PackedStudent,
   rowsShown,
   type Shown,
   typedOf,
+  unpacked,
   wrongWith,
 } from "../view/gradebook";
 import { type At, between, cellsIn, type Filled, filledDown, isIn, movedBy, pasted } from "../view/grid-keys";
@@ -34,6 +36,9 @@ const cellOf = (target: EventTarget): At | null => {
   return r === undefined || c === undefined ? null : { r, c };
 };
 
+/** How many rows are laid out at first, and then again. */
+const inSight = 40;
+
 const first: Shown = { by: "students", team: "", words: "", sort: "", down: false };
 
 /** The gradebook as a sheet that is typed into: by keys, by paste, for a student or a team; each entry can be undone. */
@@ -41,14 +46,14 @@ export function GradebookGrid({
   projectId,
   slug,
   columns,
-  students,
+  students: packed,
   decimals,
   sections,
 }: {
   projectId: string;
   slug: string;
   columns: readonly GridColumn[];
-  students: readonly GridStudent[];
+  students: readonly PackedStudent[];
   decimals: number;
   /** The choice of the section. */
   sections: ReactNode;
@@ -59,7 +64,9 @@ export function GradebookGrid({
   const [editing, setEditing] = useState<string | null>(null);
   const table = useRef<HTMLTableElement>(null);
   const follow = useRef(false);
+  const students = useMemo(() => unpacked(packed), [packed]);
   const rows = useMemo(() => rowsShown(students, columns, shown), [students, columns, shown]);
+  const { shown: laid, more, mark, reach } = useWindowed(rows, inSight);
   const marks = useMarks(projectId, columns, students);
   const size = { rows: rows.length, columns: columns.length };
   const here: At = { r: Math.min(at.r, Math.max(0, size.rows - 1)), c: Math.min(at.c, size.columns - 1) };
@@ -68,6 +75,7 @@ export function GradebookGrid({
 
   useEffect(() => {
     if (!follow.current || editing !== null) return;
+    if (here.r >= laid.length) return reach(here.r);
     follow.current = false;
     const cell = table.current?.querySelector<HTMLElement>(`[data-at="${here.r} ${here.c}"]`);
     cell?.focus();
@@ -251,7 +259,7 @@ export function GradebookGrid({
             </tr>
           </thead>
           <tbody>
-            {rows.map((row, r) => (
+            {laid.map((row, r) => (
               <GradeRow
                 key={row.id}
                 row={row}
@@ -259,7 +267,7 @@ export function GradebookGrid({
                 slug={slug}
                 columns={columns}
                 decimals={decimals}
-                over={overText(columns.map((_, c) => overAt(r, c)))}
+                over={marks.over.size ? overText(columns.map((_, c) => overAt(r, c))) : ""}
                 active={r === here.r ? here.c : -1}
                 marked={anchor && r >= range.top && r <= range.bottom ? `${range.left} ${range.right}` : ""}
                 editing={r === here.r ? editing : null}
@@ -267,6 +275,13 @@ export function GradebookGrid({
                 onLeave={leaveNow}
               />
             ))}
+            {more > 0 && (
+              <tr ref={mark}>
+                <td colSpan={columns.length + 4} className="text-soft">
+                  and {more} more
+                </td>
+              </tr>
+            )}
           </tbody>
         </table>
       </div>

@@ -1,6 +1,18 @@
+import fc from "fast-check";
 import type { MarkScale } from "@/core/grades/mark";
 import type { Gradebook } from "../queries";
-import { type GridCell, gridOf, lookOf, rowsShown, type Shown, takes, typedOf, wrongWith } from "./gradebook";
+import {
+  type GridCell,
+  gridOf,
+  lookOf,
+  packCell,
+  rowsShown,
+  type Shown,
+  takes,
+  typedOf,
+  unpackCell,
+  wrongWith,
+} from "./gradebook";
 
 const columns = [
   { key: "book", name: "Notebook", weight: "20", computed: false, scale: { kind: "percent" } as MarkScale },
@@ -74,6 +86,25 @@ test("not due, excused, missing, zero and set by hand are told apart", () => {
   ]);
 });
 
+test("a cell comes out of its short text as it went in", () => {
+  const text = fc.string({ minLength: 1, maxLength: 20 }).filter((t) => t.trim() === t);
+  const percent = fc.constantFrom("0", "85", "66.67", "120");
+  const cells = fc.oneof(
+    fc.constant<GridCell>({ state: "not due" }),
+    fc.record({ state: fc.constant("scored" as const), percent }),
+    fc.record({ state: fc.constant("missing" as const), percent: fc.constant("0"), typed: text, version: fc.nat() }),
+    fc.record({ state: fc.constant("excused" as const), typed: text, version: fc.nat() }),
+    fc.record({
+      state: fc.constant("scored" as const),
+      percent,
+      typed: fc.oneof(text, percent),
+      version: fc.nat(),
+      computed: fc.constantFrom("77.08", "not due"),
+    }),
+  );
+  fc.assert(fc.property(cells, (cell) => expect(unpackCell(packCell(cell))).toEqual(cell)));
+});
+
 test("a column says what it takes and what is wrong with what was typed", () => {
   const letters: MarkScale = { kind: "letters", table: [{ letter: "A", percent: "95" }] };
   const of = (scale: MarkScale, computed = false) => ({ ...columns[0]!, scale, computed });
@@ -132,6 +163,6 @@ test("what is known of a class becomes columns and cells; what is empty is left 
     section: "3",
     team: "",
     grade: "85",
-    cells: [{ state: "scored", percent: "85", typed: "17", version: 2 }, { state: "not due" }],
+    cells: ["s85~2~~17", "n"],
   });
 });

@@ -24,6 +24,37 @@ export interface GridCell {
   readonly computed?: string;
 }
 
+const codes = { s: "scored", n: "not due", x: "excused", m: "missing" } as const;
+type Code = keyof typeof codes;
+const codeOf = Object.fromEntries(Object.entries(codes).map(([code, state]) => [state, code])) as Readonly<
+  Record<GridCell["state"], Code>
+>;
+
+/** A cell as a short text, on its way to the browser: there are thousands of them. */
+export function packCell({ state, percent = "", typed, version, computed = "" }: GridCell): string {
+  const entered = version === undefined ? "" : `~${version}~${computed}~${typed === percent ? "" : typed}`;
+  return `${codeOf[state]}${percent}${entered}`;
+}
+
+/** The cell that such a text is. */
+export function unpackCell(text: string): GridCell {
+  const [seen = "", version, computed, ...typed] = text.split("~");
+  const percent = seen.slice(1);
+  return {
+    state: codes[seen[0] as Code],
+    ...(percent && { percent }),
+    ...(version !== undefined && { typed: typed.join("~") || percent, version: Number(version) }),
+    ...(computed && { computed }),
+  };
+}
+
+/** A student on the way to the browser. */
+export type PackedStudent = Omit<GridStudent, "cells"> & { readonly cells: readonly string[] };
+
+/** The students as they came. */
+export const unpacked = (students: readonly PackedStudent[]): GridStudent[] =>
+  students.map((s) => ({ ...s, cells: s.cells.map(unpackCell) }));
+
 /** A student in the grid. */
 export interface GridStudent {
   readonly id: string;
@@ -57,7 +88,7 @@ const cellOf = (row: GradebookRow, at: number): GridCell => {
 };
 
 /** The gradebook as a grid: a column a component, a row a student. */
-export function gridOf(book: Gradebook): { columns: GridColumn[]; students: GridStudent[] } {
+export function gridOf(book: Gradebook): { columns: GridColumn[]; students: PackedStudent[] } {
   const parts = book.scheme?.definition.components ?? [];
   return {
     columns: parts.map((c) => ({
@@ -73,7 +104,7 @@ export function gridOf(book: Gradebook): { columns: GridColumn[]; students: Grid
       section: r.student.section,
       team: r.student.team ?? "",
       grade: r.grade.value.grade,
-      cells: parts.map((_, i) => cellOf(r, i)),
+      cells: parts.map((_, i) => packCell(cellOf(r, i))),
     })),
   };
 }
