@@ -1,4 +1,4 @@
-// The gradebook typed into like a sheet, by keys alone: for a student, a team, from a spreadsheet, undone; a lost network.
+// The gradebook typed into like a sheet, by keys alone: a student, a team, from a spreadsheet, undone, off line.
 import { expect, type Page, test } from "@playwright/test";
 import { choose, demoUrl, enter, findings } from "./tools";
 

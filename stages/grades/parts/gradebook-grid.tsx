@@ -41,7 +41,7 @@ const inSight = 40;
 
 const first: Shown = { by: "students", team: "", words: "", sort: "", down: false };
 
-/** The gradebook as a sheet that is typed into: by keys, by paste, for a student or a team; each entry can be undone. */
+/** The gradebook as a sheet that is typed into by keys and by paste, for a student or a team; entries are undone. */
 export function GradebookGrid({
   projectId,
   slug,
@@ -219,7 +219,7 @@ export function GradebookGrid({
       <div className="table-tall overflow-x-auto">
         <table
           ref={table}
-          // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table whose cells are typed into is a grid
+          // biome-ignore lint/a11y/noNoninteractiveElementToInteractiveRole: a table that is typed into is a grid
           role="grid"
           aria-label="Marks"
           aria-rowcount={rows.length + 1}

@@ -2,10 +2,12 @@
 
 import { useState } from "react";
 import { ActionForm } from "@/ui/form/action-form";
-import { TextField } from "@/ui/form/fields";
+import { fieldsFor } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { enterMarksAction } from "../actions";
 import { marks } from "../schema";
+
+const { TextField } = fieldsFor<{ typed: string }>();
 
 /** One mark of one student, typed as in the gradebook. */
 export function MarkForm({

@@ -80,7 +80,7 @@ describe("what is pasted", () => {
   });
 });
 
-test("filled down: the first row of a range in those below, of one row what stands above; above the first is nothing", () => {
+test("filled down: the first row of a range in those below, of one row what stands above it, if anything", () => {
   const typedAt = (r: number, c: number) => `${r}${c}`;
   const fill = (r: number, to: number) =>
     filledDown(between({ r, c: 1 }, { r: to, c: 2 }), typedAt).map((x) => [x.r, x.c, x.typed]);
