@@ -46,6 +46,18 @@ interface EnteredMark {
   version: row.EnteredMark["version"];
 }
 
+/** The working of a mark that was entered. */
+const enteredByHand = (name: string, e: EnteredMark) =>
+  makeWorking({
+    title: name,
+    result: new Decimal(e.share!).times(100).toDecimalPlaces(2).toString(),
+    unit: "%",
+    rule: "Entered by hand.",
+    inputs: [{ label: "mark", value: e.typed || typedMark(e), by: e.enteredBy, at: e.enteredAt }],
+  });
+/** What stands in its place where a whole class is read at once. */
+const unexplained = makeWorking({ title: "", result: "", rule: "" });
+
 export interface GradebookRow {
   student: Student;
   grade: Computed<Grade>;
@@ -103,13 +115,7 @@ export async function gradebook(
           states.set(c.key, {
             state: "scored",
             share: e.share!,
-            working: makeWorking({
-              title: c.name,
-              result: new Decimal(e.share!).times(100).toDecimalPlaces(2).toString(),
-              unit: "%",
-              rule: "Entered by hand.",
-              inputs: [{ label: "mark", value: e.typed || typedMark(e), by: e.enteredBy, at: e.enteredAt }],
-            }),
+            working: whole ? enteredByHand(c.name, e) : unexplained,
           });
         else {
           const personal =

@@ -37,7 +37,7 @@ const cellOf = (target: EventTarget): At | null => {
 };
 
 /** How many rows are laid out at first, and then again. */
-const inSight = 40;
+const inSight = 30;
 
 const first: Shown = { by: "students", team: "", words: "", sort: "", down: false };
 
