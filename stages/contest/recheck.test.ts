@@ -44,7 +44,7 @@ class Contest {
   int = (below: number) => Math.floor(this.random() * below);
   pick = <T>(of: readonly T[]): T => of[this.int(of.length)]!;
   add(name: string, format: string, definition: object, rows: readonly Row[]) {
-    this.tables.event!.push({ id: name, name, format, definition, protocol_version_id: "p" });
+    this.tables.event!.push({ id: name, name, format, definition, protocol_version_id: "p", state: "confirmed" });
     for (const r of rows)
       this.lines.push([name, r.place ?? "", (r.shared ?? r.sharing > 1) ? "yes" : "no", r.name].join(","));
   }
@@ -171,7 +171,7 @@ print(sum(standings.main(f, f + "/standings.csv") for f in sys.argv[1:]), "of", 
   });
   afterEach(() => rmSync(folder, { recursive: true }));
 
-  test("are those of the core on 40 random contests of every kind of event", () => {
+  test("are those of the core on random contests of every kind of event, up to 64 entries", () => {
     const folders = Array.from({ length: 40 }, (_, i) => {
       const contest = new Contest(`recheck ${i}`, 2 + (i % 15));
       contest.attempts();
@@ -180,12 +180,30 @@ print(sum(standings.main(f, f + "/standings.csv") for f in sys.argv[1:]), "of", 
       contest.write(join(folder, String(i)));
       return join(folder, String(i));
     });
+    for (const size of [31, 64]) {
+      const contest = new Contest(`large ${size}`, size);
+      for (const format of ["single", "double"] as const) contest.matches(format);
+      contest.write(join(folder, `large ${size}`));
+      folders.push(join(folder, `large ${size}`));
+    }
     const { stdout, stderr } = spawnSync("python3", ["-B", "-c", all, ...folders], { encoding: "utf8" });
     expect([stderr, stdout.split("\n").filter((l) => !l.includes("compared"))]).toEqual([
       "",
-      ["0 of 40 contests differ", ""],
+      ["0 of 42 contests differ", ""],
     ]);
   }, 60_000);
+
+  test("a match between others than those who should have met is named", () => {
+    const contest = new Contest("others", 6);
+    contest.matches("double");
+    const records = contest.tables.match_result as { slot: string; a_id: string; b_id: string; winner_id: string }[];
+    // Who lost the first match is written as its winner: the winner's next match is now somebody else's.
+    const [first] = records.filter((r) => r.slot.startsWith("M1"));
+    first!.winner_id = first!.winner_id === first!.a_id ? first!.b_id : first!.a_id;
+    contest.write(folder);
+    const { status, stdout } = spawnSync("python3", ["-B", script, folder], { encoding: "utf8" });
+    expect([status, stdout]).toEqual([1, expect.stringMatching(/^double, [MS]\d-\d: Team \d meets Team \d, of which/)]);
+  });
 
   test("differ where a place was changed, and the script says which", () => {
     const contest = new Contest("changed", 4);

@@ -50,7 +50,7 @@ export function GridSays({
           </>
         )}{" "}
         <span className="text-soft">
-          {column.name} takes: {takes(column)}
+          · {column.name} takes: {takes(column)}
         </span>
       </p>
       <Fold label="How to type" labelClass="text-soft">
