@@ -16,6 +16,7 @@ import { Waiting } from "@/ui/waiting";
 import { useWindowed } from "@/ui/windowed";
 import {
   type GridColumn,
+  inOrder,
   lookOf,
   type PackedStudent,
   rowsShown,
@@ -65,7 +66,13 @@ export function GradebookGrid({
   const table = useRef<HTMLTableElement>(null);
   const follow = useRef(false);
   const students = useMemo(() => unpacked(packed), [packed]);
-  const rows = useMemo(() => rowsShown(students, columns, shown), [students, columns, shown]);
+  const order = useRef({ of: first, ids: [] as readonly string[] });
+  const rows = useMemo(() => {
+    const now = rowsShown(students, columns, shown);
+    if (order.current.of !== shown || !order.current.ids.length)
+      order.current = { of: shown, ids: now.map((r) => r.id) };
+    return inOrder(now, order.current.ids);
+  }, [students, columns, shown]);
   const { shown: laid, more, mark, reach } = useWindowed(rows, inSight);
   const marks = useMarks(projectId, columns, students);
   const size = { rows: rows.length, columns: columns.length };

@@ -111,7 +111,8 @@ export function useMarks(projectId: string, columns: readonly { key: string }[],
   };
   return {
     over,
-    waiting: box.waiting,
+    // What is on its way is told where the network is away: else the sheet would jump with each mark.
+    waiting: box.waiting.filter((x) => x.problem || box.offline),
     retry: box.retry,
     drop: box.drop,
     canUndo: undo.length > 0,

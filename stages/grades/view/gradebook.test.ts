@@ -4,6 +4,7 @@ import type { Gradebook } from "../queries";
 import {
   type GridCell,
   gridOf,
+  inOrder,
   lookOf,
   packCell,
   rowsShown,
@@ -53,6 +54,13 @@ test("rows are filtered by team and words, whatever their accents, and sorted ei
   // What has no percent comes before zero.
   expect(names({ sort: "book" })).toEqual(["Cai", "Ben", "Ödön", "Ada", "Dee"]);
   expect(names({ sort: "grade", down: true })[0]).toBe("Dee");
+});
+
+test("rows keep the order that they had when they were sorted; who is new comes last", () => {
+  const ids = shown({ sort: "book" }).map((r) => r.id);
+  const later = [...students.slice(1), student("Eli", "", marked("99")), student("Ödön", "Gully", marked("5"))];
+  const rows = rowsShown(later, columns, { ...all, sort: "book" });
+  expect(inOrder(rows, ids).map((r) => r.name)).toEqual(["Cai", "Ben", "Ödön", "Ada", "Dee", "Eli"]);
 });
 
 test("by team: a row a team with its students, who has none is a row alone", () => {

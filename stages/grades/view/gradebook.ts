@@ -152,6 +152,12 @@ export function rowsShown(students: readonly GridStudent[], columns: readonly Gr
   return of.down ? sorted.toReversed() : sorted;
 }
 
+/** The rows in an order that they had: a sheet that is typed into does not sort itself anew under the keys. */
+export function inOrder(rows: readonly GridRow[], ids: readonly string[]): GridRow[] {
+  const place = new Map(ids.map((id, i) => [id, i]));
+  return rows.toSorted((a, b) => (place.get(a.id) ?? ids.length) - (place.get(b.id) ?? ids.length));
+}
+
 /** How a cell is told apart, by a mark and a colour. */
 export type Look = "mark" | "hand" | "not due" | "excused" | "missing" | "differs";
 
