@@ -37,6 +37,12 @@ test("inspection, a match by one press, a walkover, and a correction that says w
   }
   const cost = sheet.getByLabel(/cost$/);
   if (!(await cost.inputValue())) await cost.fill("38");
+  for (const [part, count] of [
+    ["Valve", "2"],
+    ["Hose", "1"],
+    ["Electric motor", "0"],
+  ] as const)
+    await sheet.getByLabel(part).fill(count);
   await sheet.getByRole("button", { name: /^Pass/ }).press("Enter");
   await expect(page.getByRole("link", { name: `${name} passed` })).toBeVisible();
   await expect(page.getByText("It is impounded", { exact: false })).toBeVisible();
