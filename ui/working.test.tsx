@@ -52,6 +52,18 @@ test("pressed, it shows rule, arithmetic, numbers, where the ± comes from, and 
     expect(text).toContain(part);
 });
 
+test("what is closed while its working is fetched stays closed when it arrives", async () => {
+  let arrive: (r: Response) => void = () => {};
+  globalThis.fetch = jest.fn(() => new Promise<Response>((done) => (arrive = done))) as never;
+  open(["8.62", "/api/working?of=run"]);
+  await userEvent.click(screen.getByRole("button", { name: "8.62" }));
+  expect(await screen.findByRole("dialog", { name: "Working: …" })).toBeTruthy();
+  await userEvent.keyboard("{Escape}");
+  expect(screen.queryByRole("dialog")).toBeNull();
+  await act(async () => arrive(json(flow)));
+  expect(screen.queryByRole("dialog")).toBeNull();
+});
+
 test("W opens it from the keyboard, Escape closes it", async () => {
   open(["8.62", flow]);
   act(() => screen.getByRole("button", { name: "8.62" }).focus());

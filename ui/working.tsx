@@ -31,13 +31,18 @@ export function WorkingProvider({ children }: { children: ReactNode }) {
       .catch(() => failed)
       .then((found: Working) => mine === last.current && setShown(found));
   }, []);
+  // What is closed while it is fetched stays closed when it arrives.
+  const close = useCallback(() => {
+    last.current++;
+    setShown(null);
+  }, []);
   return (
     <Open.Provider value={open}>
       {children}
       <p id="figure-tip" hidden>
         Press for its working.
       </p>
-      {asked && <WorkingDrawer working={shown} onClose={() => setShown(null)} />}
+      {asked && <WorkingDrawer working={shown} onClose={close} />}
     </Open.Provider>
   );
 }
