@@ -2,6 +2,7 @@
 import type { Taking } from "@/core/series/take";
 import { captureEngine } from "@/stages/bench/capture/engine";
 import { type Capture, lockOf, openStore } from "@/stages/bench/capture/store";
+import { hearStream } from "@/ui/instrument/hear";
 
 type Asked =
   | { readonly capture: Capture; readonly rules: Record<string, Taking>; readonly stream?: ReadableStream<Uint8Array> }
@@ -15,19 +16,10 @@ async function listen({ capture, rules, stream }: Extract<Asked, { capture: Capt
   stop = () => {
     stopped = true;
   };
-  const reader = stream?.pipeThrough(new TextDecoderStream() as never).getReader() as
-    | ReadableStreamDefaultReader<string>
-    | undefined;
-  const heard = async () => {
-    for (;;) {
-      const { value, done } = await reader!.read();
-      if (done) throw new Error("it sends nothing any more");
-      engine.hear(value);
-    }
-  };
-  if (reader)
-    void heard().catch((e: Error) => {
-      over = `The instrument was lost: ${e.message}. What it sent is kept.`;
+  const letGo =
+    stream &&
+    hearStream(stream, engine.hear, (why) => {
+      over = `The instrument was lost: ${why ?? "it sends nothing any more"}. What it sent is kept.`;
     });
   const pause = (ms: number) => new Promise((r) => setTimeout(r, ms));
   for (let told = 0; !stopped && !over; await pause(100)) {
@@ -40,7 +32,7 @@ async function listen({ capture, rules, stream }: Extract<Asked, { capture: Capt
   engine.simulate();
   await engine.keep(stopped);
   self.postMessage({ live: engine.live() });
-  await reader?.cancel().catch(() => {});
+  await letGo?.();
   self.postMessage(stopped ? { ended: true } : { lost: over });
 }
 

@@ -62,9 +62,12 @@ function cast(source: BoardSource, view: View): void {
   const state = boardState(source, view.asked);
   const text = JSON.stringify(state);
   if (text === view.text) return;
-  const change = JSON.stringify(boardChange(view.last, state));
-  Object.assign(view, { last: state, text, whole: null });
-  const bytes = change !== "null" && change.length < text.length ? bytesOf("change", change) : whole(view);
+  const change = boardChange(view.last, state);
+  const less = change && JSON.stringify(change);
+  view.last = state;
+  view.text = text;
+  view.whole = null;
+  const bytes = less && less.length < text.length ? bytesOf("change", less) : whole(view);
   for (const send of view.to) send(bytes);
 }
 

@@ -14,22 +14,17 @@ const serial = (): Serial | undefined => (navigator as unknown as { serial?: Ser
 /** Whether this browser can listen to an instrument on a cable. */
 export const hasSerial = (): boolean => typeof navigator !== "undefined" && serial() !== undefined;
 
-/** The port that a person chooses, opened; null where none was chosen. Throws where it cannot be opened. */
-async function openSerial(baudRate: number): Promise<{ stream: ReadableStream<Uint8Array>; close: () => void } | null> {
-  const port = await serial()!
-    .requestPort()
-    .catch(() => null);
-  if (!port) return null;
-  await port.open({ baudRate });
-  return { stream: port.readable!, close: () => void port.close().catch(() => {}) };
-}
-
-/** Plugs an instrument in: its stream and how to let go of it, or why it cannot be; empty where none was chosen. */
+/** Opens the port that a person chooses: its stream and how to let go of it, or why not; empty where none was. */
 export async function plug(
   baud: string,
 ): Promise<{ stream: ReadableStream<Uint8Array>; close: () => void } | { why: string }> {
+  const port = await serial()!
+    .requestPort()
+    .catch(() => null);
+  if (!port) return { why: "" };
   try {
-    return (await openSerial(Number(baud))) ?? { why: "" };
+    await port.open({ baudRate: Number(baud) });
+    return { stream: port.readable!, close: () => void port.close().catch(() => {}) };
   } catch (error) {
     return {
       why: `The instrument cannot be listened to: ${(error as Error).message} Is another program using it?`,

@@ -6,15 +6,15 @@ import { settingsOf } from "@/platform/project/settings";
 import { contestActs } from "../acts";
 import * as s from "../schema";
 
-/** Sets which awards the contest gives. */
+/** Sets which awards the contest gives, where it gave these before. */
 export async function giveAwards(
   { sql, audit }: Pick<Context, "sql" | "audit">,
   projectId: string,
+  before: readonly AwardKind[],
   given: readonly AwardKind[],
 ): Promise<void> {
-  const { awards } = await settingsOf(projectId, sql);
   await sql`UPDATE project SET settings = settings || ${sql.json({ awards: given })} WHERE id = ${projectId}`;
-  audit({ type: "awards", id: projectId, label: "awards", before: awards, after: given });
+  audit({ type: "awards", id: projectId, label: "awards", before, after: given });
 }
 
 /** Which awards the contest gives; the record says who has them. */
@@ -24,7 +24,8 @@ export const saveAwards = command({
   schema: s.awards,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit }, input) {
-    await giveAwards({ sql, audit }, input.projectId, [...new Set(input.given)]);
+    const { awards } = await settingsOf(input.projectId, sql);
+    await giveAwards({ sql, audit }, input.projectId, awards, [...new Set(input.given)]);
   },
 });
 

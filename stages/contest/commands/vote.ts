@@ -34,7 +34,7 @@ export const openVote = command({
     `;
     audit({ type: "vote", id: b!.id, label: "The crowd's vote is open" });
     const { awards } = await settingsOf(projectId, sql);
-    if (!awards.includes("favourite")) await giveAwards({ sql, audit }, projectId, [...awards, "favourite"]);
+    if (!awards.includes("favourite")) await giveAwards({ sql, audit }, projectId, awards, [...awards, "favourite"]);
     return { code: b!.code };
   },
 });

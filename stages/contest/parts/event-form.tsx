@@ -3,14 +3,13 @@
 import { useFormContext } from "react-hook-form";
 import { careMethod, placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
 import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
-import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
-import { LinkButton } from "@/ui/page";
 import { RuleFields } from "@/ui/rule-fields";
 import { readRule, type TypedRule } from "@/ui/rule-fields-read";
 import { saveEventAction } from "../actions";
 import { event } from "../schema";
+import { type EventFormOf, EventFrame } from "./event-frame";
 import { SafetyFields } from "./safety-fields";
 
 const { TextArea, TextField, SelectField, ChoiceField, MethodField } = fieldsOf(event);
@@ -56,36 +55,20 @@ function Rules({ channels }: { channels: Record<string, Option[]> }) {
 }
 
 export function EventForm({
-  projectId,
-  slug,
-  id,
-  version,
-  defaults,
   protocols,
   channels,
-}: {
-  projectId: string;
-  slug: string;
-  id?: string;
-  version: number;
-  defaults: Record<string, unknown> & { rule: TypedRule };
+  ...of
+}: EventFormOf & {
+  defaults: { rule: TypedRule };
   protocols: Option[];
   channels: Record<string, Option[]>;
 }) {
   return (
-    <ActionForm
+    <EventFrame
+      {...of}
       schema={event}
       action={saveEventAction}
-      fixed={{ projectId, id, version }}
-      defaults={defaults}
-      submit={id ? "Save the event" : "Set up the event"}
-      saved="The event is saved."
-      goTo={`/p/${slug}/contest?event=:id`}
-      cancel={
-        <LinkButton href={`/p/${slug}/contest`} look="quiet">
-          Leave without saving
-        </LinkButton>
-      }
+      page=""
       className="grid max-w-[900px] gap-4"
       shape={(v) => ({ ...v, points: readRule(v.rule as TypedRule) })}
     >
@@ -113,6 +96,6 @@ export function EventForm({
       />
       <SafetyFields />
       <TextField name="seed" label="Seed for lots" className="w-40" hint="shown before anything is drawn" />
-    </ActionForm>
+    </EventFrame>
   );
 }

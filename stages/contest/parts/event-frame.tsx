@@ -22,12 +22,14 @@ export const EventFrame = <T,>({
   defaults,
   schema,
   action,
+  shape,
   page,
+  className = "grid max-w-[980px] gap-4",
   children,
 }: EventFormOf &
-  Pick<FormProps<T>, "schema" | "action"> & {
+  Pick<FormProps<T>, "schema" | "action" | "shape" | "className"> & {
     /** Where its kind is shown. */
-    page: "matches" | "judged";
+    page: "" | "/matches" | "/judged";
     children: ReactNode;
   }) => (
   <ActionForm
@@ -37,13 +39,14 @@ export const EventFrame = <T,>({
     defaults={defaults}
     submit={id ? "Save the event" : "Set up the event"}
     saved="The event is saved."
-    goTo={`/p/${slug}/contest/${page}?event=:id`}
+    goTo={`/p/${slug}/contest${page}?event=:id`}
     cancel={
       <LinkButton href={`/p/${slug}/contest`} look="quiet">
         Leave without saving
       </LinkButton>
     }
-    className="grid max-w-[980px] gap-4"
+    className={className}
+    shape={shape}
   >
     {children}
   </ActionForm>

@@ -69,7 +69,7 @@ function Matches({ race, safety, judges }: { race: MatchEvent; safety: EventSafe
           />
         ))}
       </fieldset>
-      {race.rules.decides === "measured" && <Timing label="Stopwatch and light gates" />}
+      {race.rules.decides === "measured" && <Timing />}
     </>
   );
 }
@@ -96,7 +96,7 @@ async function Attempts({ event, safety, judges }: { event: FieldEvent; safety: 
         confirmed={event.state === "confirmed"}
         open={openEntries(event)}
       />
-      <Timing label="Stopwatch and light gates" />
+      <Timing />
     </>
   );
 }

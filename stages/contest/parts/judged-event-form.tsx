@@ -55,7 +55,7 @@ function Criteria() {
 
 /** The rules of an event that judges mark on sheets. */
 export const JudgedEventForm = (of: EventFormOf) => (
-  <EventFrame {...of} schema={judgedEvent} action={saveJudgedEventAction} page="judged">
+  <EventFrame {...of} schema={judgedEvent} action={saveJudgedEventAction} page="/judged">
     <div className="grid items-start gap-5 md:grid-cols-2">
       <div className="grid gap-4">
         <TextField name="name" label="Event" hint="for example Design and build" />

@@ -52,7 +52,7 @@ function More() {
 
 /** The rules of an event in which two meet at a time. */
 export const MatchEventForm = (of: EventFormOf) => (
-  <EventFrame {...of} schema={matchEvent} action={saveMatchEventAction} page="matches">
+  <EventFrame {...of} schema={matchEvent} action={saveMatchEventAction} page="/matches">
     <TextField name="name" label="Event" hint="for example Tank race" className="max-w-md" />
     <div className="grid items-start gap-5 md:grid-cols-2">
       <MethodField name="format" label="How it is played" options={matchFormat.options} />

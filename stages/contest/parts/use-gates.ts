@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { type GateEdge, gateEdges } from "@/core/instrument/gates";
 import { lineCutter, readLine } from "@/core/instrument/line";
 import { simulatedInstrument } from "@/core/instrument/simulated";
+import { hearStream } from "@/ui/instrument/hear";
 import { plug } from "@/ui/instrument/serial";
 import { simulationOf } from "@/ui/instrument/simulation";
 import { type Source, unusableSimulation } from "@/ui/instrument/source";
@@ -84,29 +85,20 @@ export function useGates() {
       setNote(port.why);
       return false;
     }
-    const reader = port.stream
-      .pipeThrough(new TextDecoderStream() as never)
-      .getReader() as ReadableStreamDefaultReader<string>;
     const cut = lineCutter();
-    let over = false;
+    const letGo = hearStream(
+      port.stream,
+      (piece) => take(cut(piece)),
+      (why) => {
+        setNote(`The gates were lost: ${why ?? "they send nothing any more"}. The times that they took stand below.`);
+        port.close();
+        setListens("");
+      },
+    );
     stop.current = () => {
-      over = true;
-      void reader.cancel().catch(() => {});
+      void letGo();
       port.close();
     };
-    const read = async () => {
-      for (;;) {
-        const { value, done } = await reader.read();
-        if (done) throw new Error("they send nothing any more");
-        take(cut(value));
-      }
-    };
-    void read().catch((e: Error) => {
-      if (over) return;
-      setNote(`The gates were lost: ${e.message}. The times that they took stand below.`);
-      port.close();
-      setListens("");
-    });
     return true;
   }
 

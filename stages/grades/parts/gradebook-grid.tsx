@@ -15,6 +15,7 @@ import { toast } from "@/ui/toast";
 import { Waiting } from "@/ui/waiting";
 import { useWindowed } from "@/ui/windowed";
 import {
+  copied,
   type GridColumn,
   inOrder,
   lookOf,
@@ -174,9 +175,7 @@ export function GradebookGrid({
     write(pasted(data, range, size));
   };
   const copyAll = async () => {
-    const head = ["Student", "Section", "Team", ...columns.map((c) => `${c.name} (%)`), "Grade (%)"];
-    const body = rows.map((r) => [r.name, r.section, r.team, ...columns.map((_, c) => lookOf(r, c).text), r.grade]);
-    await navigator.clipboard.writeText([head, ...body].map((l) => l.join("\t")).join("\n"));
+    await navigator.clipboard.writeText(copied(rows, columns));
     toast(`${rows.length} rows copied for a spreadsheet.`);
   };
   const heading = (key: string, label: ReactNode, num = false) => (

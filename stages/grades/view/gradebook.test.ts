@@ -2,6 +2,7 @@ import fc from "fast-check";
 import type { MarkScale } from "@/core/grades/mark";
 import type { Gradebook } from "../queries";
 import {
+  copied,
   type GridCell,
   gridOf,
   inOrder,
@@ -75,6 +76,15 @@ test("by team: a row a team with its students, who has none is a row alone", () 
     { text: "differ", look: "differs" },
   ]);
   expect([typedOf(rows[0]!, 0), typedOf(rows[1]!, 0)]).toEqual(["70", ""]);
+});
+
+test("copied for a spreadsheet: what is shown, and no name that a spreadsheet would compute", () => {
+  const rows = rowsShown([students[0]!, student("=1+1", "", marked("0"))], columns, all);
+  expect(copied(rows, columns).split("\n")).toEqual([
+    "Student\tSection\tTeam\tNotebook (%)\tLift (%)\tGrade (%)",
+    "Ödön\t3\tGully\t70.0\t91.0\t70",
+    "'=1+1\t3\t\t0.0\tnot due\t0",
+  ]);
 });
 
 test("not due, excused, missing, zero and set by hand are told apart", () => {

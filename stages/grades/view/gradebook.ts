@@ -1,6 +1,7 @@
 import { type MarkScale, readMark } from "@/core/grades/mark";
 import { type ComponentState, scaleOf } from "@/core/grades/scheme";
 import { byName, plainLetters } from "@/core/text/plain";
+import { copyText } from "@/ui/table-rows";
 import type { Gradebook, GradebookRow } from "../queries";
 
 /** A component of the scheme, as a column that is typed into. */
@@ -162,7 +163,7 @@ export function inOrder(rows: readonly GridRow[], ids: readonly string[]): GridR
 export type Look = "mark" | "hand" | "not due" | "excused" | "missing" | "differs";
 
 /** What a cell of a row shows; of a team whose students differ, that they do. */
-export function lookOf(row: GridRow, at: number): { text: string; look: Look } {
+export function lookOf(row: Pick<GridRow, "students">, at: number): { text: string; look: Look } {
   const cells = row.students.map((s) => s.cells[at]!);
   const first = cells[0]!;
   if (cells.some((c) => c.percent !== first.percent || c.state !== first.state))
@@ -172,6 +173,22 @@ export function lookOf(row: GridRow, at: number): { text: string; look: Look } {
     return first.state === "excused" ? { text: "excused", look: "excused" } : { text: "not due", look: "not due" };
   const text = Number(first.percent).toFixed(1);
   return first.computed === undefined ? { text, look: "mark" } : { text: `${text} ✎`, look: "hand" };
+}
+
+/** The rows as they are shown, as text that a spreadsheet takes. */
+export function copied(rows: readonly GridRow[], columns: readonly GridColumn[]): string {
+  const heads = [
+    { key: "name", text: "Student" },
+    { key: "section", text: "Section" },
+    { key: "team", text: "Team" },
+    ...columns.map((c) => ({ key: `part ${c.key}`, text: `${c.name} (%)` })),
+    { key: "grade", text: "Grade (%)" },
+  ];
+  const told = rows.map(({ id, name, section, team, grade, ...row }) => {
+    const parts = columns.map((c, i) => [`part ${c.key}`, lookOf(row, i).text] as const);
+    return { id, cells: { name, section, team, grade, ...Object.fromEntries(parts) } };
+  });
+  return copyText(heads, told);
 }
 
 /** What was typed into a cell of a row; of a team whose students differ, nothing. */
