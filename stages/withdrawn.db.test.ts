@@ -50,6 +50,10 @@ beforeAll(async () => {
   await ok(submitSheet, boss, { reviewId: w.review, raterName: "Mara", marks: [{ criterion: "fit", points: "4" }] });
   await ok(tickGate, boss, { itemId: w.gateItem, personId: w.students[0], on: true });
   await ok(saveTask, boss, { projectId, title: "Cut the lever", length: 1, after: [w.task, w.spare] });
+  await db()`
+    INSERT INTO peer_rating (round_id, rater_id, ratee_id, value, comment)
+    VALUES (${w.peerRound}, ${w.students[0]!}, ${w.students[1]!}, 4, 'Drew it all')
+  `;
   await inspected(boss, w.build);
   Object.assign(of, {
     withdrawProtocol: (await ok(saveProtocol, boss, { projectId, name: "Untried", definition })).id,
@@ -88,6 +92,7 @@ beforeAll(async () => {
     withdrawReview: w.review,
     withdrawSheet: await first(db()`SELECT id FROM sheet`),
     withdrawAction: w.action,
+    withdrawPeerRound: w.peerRound,
     withdrawRubric: (await ok(saveRubric, boss, { projectId, name: "Unused", criteria: rubric })).id,
     withdrawTool: w.tool,
     removePart: w.part,

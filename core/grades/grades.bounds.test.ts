@@ -1,6 +1,7 @@
 // Grades: what counts and what does not, the exact half, and what the arithmetic says.
 import { makeWorking } from "../working/working";
-import { type ComponentState, checkScheme, gradeOf, type Override, type SchemeDefinition } from "./scheme";
+import { gradeOf } from "./grade";
+import { type ComponentState, checkScheme, type Override, type SchemeDefinition } from "./scheme";
 
 const scheme = (weights: string[], decimals = 0): SchemeDefinition => ({
   decimals,
@@ -130,7 +131,7 @@ test("without its arithmetic a grade is the same grade", () => {
     ["b", { state: "missing", note: "never came" }],
   ]);
   const whole = gradeOf(two, states, new Map());
-  const bare = gradeOf(two, states, new Map(), false);
+  const bare = gradeOf(two, states, new Map(), { explained: false });
   expect(bare.value).toEqual(whole.value);
   expect([bare.working.steps, whole.working.steps.length > 0]).toEqual([[], true]);
 });

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { checkRubric, combineSheets, type RubricDefinition, scoreSheet } from "@/core/sheet/sheet";
 import { makeWorking } from "@/core/working/working";
-import { type ComponentState, gradeOf, type SchemeDefinition } from "./scheme";
+import { gradeOf } from "./grade";
+import type { ComponentState, SchemeDefinition } from "./scheme";
 
 describe("sheets and grades", () => {
   const rubric: RubricDefinition = {

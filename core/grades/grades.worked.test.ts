@@ -1,5 +1,6 @@
 import { makeWorking } from "@/core/working/working";
-import { type ComponentState, gradeOf, type SchemeDefinition } from "./scheme";
+import { gradeOf } from "./grade";
+import type { ComponentState, SchemeDefinition } from "./scheme";
 
 describe("grades", () => {
   const scheme: SchemeDefinition = {

@@ -10,7 +10,14 @@ export type MarkScale =
 /** A mark as it was typed, read: nothing, so much of the whole, or why there is none; or what is wrong with it. */
 export type ReadMark =
   | { readonly kind: "none" }
-  | { readonly kind: MarkKind /** 0 to 1.2 */; readonly share: string | null; readonly reason: string }
+  | {
+      readonly kind: MarkKind;
+      /** 0 to 1.2 */
+      readonly share: string | null;
+      readonly reason: string;
+      /** Class sessions that it came late, where that was typed. */
+      readonly late?: number;
+    }
   | { readonly wrong: string };
 
 /** The most that is taken, of 1: a fifth above full marks. */
@@ -51,11 +58,13 @@ const examples = (scale: MarkScale): string =>
 
 /**
  * A mark as it is typed into a gradebook: a number on the component's scale (17 of 20, 85 %, a letter), with a remark
- * after it; `ex` or `miss` with the reason; or nothing, which takes back what was typed before. Of a component that is
- * computed it is an override, which takes a reason.
+ * after it; `late 2` says that it came two class sessions late; `ex` or `miss` with the reason; or nothing, which takes
+ * back what was typed before. Of a component that is computed it is an override, which takes a reason.
  * @param computed the component comes from the record
  * @example readMark("17", { kind: "points", of: "20" }, false) // => { kind: "mark", share: "0.85", reason: "" }
  * @example readMark("17/25 neat", { kind: "percent" }, false) // => { kind: "mark", share: "0.68", reason: "neat" }
+ * @example readMark("18 of 20 late 2 glue was wet", { kind: "percent" }, false)
+ * // => { kind: "mark", share: "0.9", reason: "glue was wet", late: 2 }
  * @example readMark("ex: was ill", { kind: "percent" }, true)
  * // => { kind: "excused", share: null, reason: "was ill" }
  * @example readMark("80", { kind: "percent" }, true)
@@ -79,21 +88,26 @@ export function readMark(typed: string, scale: MarkScale, computed: boolean): Re
   if ("wrong" in at) return at;
   if (at.share.gt(most))
     return { wrong: `That is ${at.share.times(100).toDecimalPlaces(2)} %: from 0 to 120 % are taken.` };
-  const reason = reasonIn(at.rest);
+  const late = computed ? null : /^[\s,;]*late\s+(\d{1,2})(?![\p{L}\d])/iu.exec(at.rest);
+  if (!computed && !late && /^[\s,;]*late(?![\p{L}])/iu.test(at.rest))
+    return { wrong: "Late by how many class sessions? Write for example 85 late 2." };
+  const reason = reasonIn(late ? at.rest.slice(late[0].length) : at.rest);
   if (computed && !reason)
     return { wrong: `This is computed. To set it by hand, write why after it: ${text} because …` };
-  return { kind: computed ? "override" : "mark", share: at.share.toString(), reason };
+  const kind = computed ? "override" : "mark";
+  return { kind, share: at.share.toString(), reason, ...(late && Number(late[1]) && { late: Number(late[1]) }) };
 }
 
 /**
  * A mark as it would be typed, where nobody typed it into a gradebook.
  * @example typedMark({ kind: "override", share: "0.8", reason: "mended late" }) // => "80 % mended late"
+ * @example typedMark({ kind: "mark", share: "0.8", reason: "neat", late: 1 }) // => "80 % late 1 neat"
  * @example typedMark({ kind: "excused", share: null, reason: "was ill" }) // => "ex was ill"
  */
-export function typedMark(mark: { kind: MarkKind; share: string | null; reason: string }): string {
-  const value =
-    mark.share === null ? (mark.kind === "excused" ? "ex" : "miss") : `${new Decimal(mark.share).times(100)} %`;
-  return mark.reason ? `${value} ${mark.reason}` : value;
+export function typedMark(mark: { kind: MarkKind; share: string | null; reason: string; late?: number }): string {
+  const word = mark.kind === "excused" ? "ex" : "miss";
+  const value = mark.share === null ? word : `${new Decimal(mark.share).times(100)} %`;
+  return [value, mark.late ? `late ${mark.late}` : "", mark.reason].filter(Boolean).join(" ");
 }
 
 /**

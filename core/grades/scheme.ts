@@ -1,65 +1,111 @@
 import Decimal from "decimal.js";
 import type { PointsRule } from "../points/rule";
-import { equation, joined } from "../working/equation";
-import { type Computed, makeWorking, type Working } from "../working/working";
+import type { GradedBuild, Rounding } from "../vocabulary/grades";
+import type { Working } from "../working/working";
+import { checkLateRule, type LateRule } from "./late";
 import { checkScale, type MarkScale } from "./mark";
+
+/** What a rule of points measures. */
+export type GradedMeasure =
+  | {
+      readonly protocol: string /** of a protocol; without a build the newest */;
+      readonly channel: string;
+      build?: GradedBuild;
+    }
+  | { readonly event: string }
+  | { /** place in the whole contest */ readonly overall: true }
+  | { /** what stands at the newest build that is no mock-up */ readonly recorded: "mass" | "cost" };
 
 /** Where a component's score comes from. */
 export type ComponentSource =
   | { kind: "rubric" /** review title */; review: string }
-  | {
-      kind: "points";
-      rule: PointsRule /** points that count as full marks */;
-      full: string /** channel of a protocol, or an event's counted value */;
-      measure: { protocol: string; channel: string } | { event: string };
-    }
+  | { kind: "points"; rule: PointsRule /** points that count as full marks */; full: string; measure: GradedMeasure }
+  | { kind: "coverage" }
   | { kind: "milestone"; milestone: string }
+  | { kind: "notebook" /** class sessions for which one entry is asked */; every: number }
   | { kind: "entered" /** percent where it is not said */; scale?: MarkScale };
 
-export interface Component {
+interface Part {
   readonly key: string;
   readonly name: string;
-  /** Percent of the whole; the weights of a scheme make 100. */
+  /** At the top percent of the whole, which make 100; in a group parts of the group, in any proportion. */
   readonly weight: string;
-  readonly source: ComponentSource;
+  /** Multiplied by the student's peer factor. */
+  readonly peer?: boolean;
 }
 
+export interface Component extends Part {
+  readonly source: ComponentSource;
+  readonly late?: LateRule;
+}
+
+/** Components that share one weight. */
+export interface Group extends Part {
+  readonly parts: readonly SchemeNode[];
+  /** So many of the lowest that count are left out. */
+  readonly drop?: number;
+}
+
+export type SchemeNode = Component | Group;
+
 export interface SchemeDefinition {
-  readonly components: readonly Component[];
-  /** Decimals of the published grade, rounded half up, once. */
+  readonly components: readonly SchemeNode[];
+  /** Decimals of the published grade. */
   readonly decimals: number;
+  /** Half up where it is not said. */
+  readonly rounding?: Rounding;
+  /** Whose ratings make the peer factor, and its caps. */
+  readonly peers?: { readonly round: string; readonly low: string; readonly high: string };
+  /** Letters with the rounded percent from which they are given, the highest first. */
+  readonly letters?: readonly { readonly letter: string; readonly from: string }[];
+  /** No grade is above it, in percent. */
+  readonly most?: string;
 }
 
 /** What is known of one component for one student. */
 export type ComponentState =
-  | { state: "scored" /** 0 to 1 */; share: string; working: Working }
+  | {
+      state: "scored";
+      /** 0 to 1.2 */
+      share: string;
+      /** class sessions */
+      late?: number;
+      /** What a rule turned into points. */
+      measured?: { readonly value: string; readonly unit: string };
+      working: Working;
+    }
   | { state: "not due" | "excused" | "missing"; note: string };
 
 export interface Override {
-  /** 0 to 1 */
+  /** 0 to 1.2 */
   readonly share: string;
   readonly reason: string;
   readonly by: string;
 }
 
-export interface GradedComponent {
-  readonly key: string;
-  readonly name: string;
-  readonly weight: string;
-  readonly state: ComponentState["state"];
-  readonly note: string;
-  /** Percent of this component; null where it does not count. */
-  readonly percent: string | null;
-  /** Computed percent that an override stands beside. */
-  readonly overridden: string | null;
-  readonly working: Working;
-}
+/** How deep groups may lie in each other. */
+const DEEPEST = 3;
 
-export interface Grade {
-  /** Rounded percent; null while nothing counts. */
-  readonly grade: string | null;
-  readonly components: readonly GradedComponent[];
-}
+/**
+ * Whether a part of a scheme is a group of parts.
+ * @example isGroup({ key: "a", name: "A", weight: "1", parts: [] }) // => true
+ */
+export const isGroup = (part: SchemeNode): part is Group => "parts" in part;
+
+/**
+ * The components of a scheme, without its groups, in order.
+ * @example leavesOf([{ key: "g", name: "G", weight: "1", parts: [] }]) // => []
+ */
+export const leavesOf = (parts: readonly SchemeNode[]): Component[] =>
+  parts.flatMap((p) => (isGroup(p) ? leavesOf(p.parts) : [p]));
+
+/**
+ * A scheme's parts with something done to each component; groups stay.
+ * @example mapLeaves([{ key: "g", name: "G", weight: "1", parts: [] }], (c) => c)
+ * // => [{ key: "g", name: "G", weight: "1", parts: [] }]
+ */
+export const mapLeaves = (parts: readonly SchemeNode[], change: (c: Component) => Component): SchemeNode[] =>
+  parts.map((p) => (isGroup(p) ? { ...p, parts: mapLeaves(p.parts, change) } : change(p)));
 
 /**
  * The scale on which a component's marks are typed: its own, or percent.
@@ -67,6 +113,47 @@ export interface Grade {
  */
 export function scaleOf(c: Component): MarkScale {
   return (c.source.kind === "entered" && c.source.scale) || { kind: "percent" };
+}
+
+const isNumber = (text: string) => /^\d+(\.\d+)?$/.test(text);
+const allOf = (parts: readonly SchemeNode[]): SchemeNode[] =>
+  parts.flatMap((p) => (isGroup(p) ? [p, ...allOf(p.parts)] : [p]));
+const depthOf = (parts: readonly SchemeNode[]): number =>
+  1 + Math.max(0, ...parts.map((p) => (isGroup(p) ? depthOf(p.parts) : 0)));
+
+function checkPart(p: SchemeNode): string[] {
+  if (!isNumber(p.weight) || Number(p.weight) <= 0) return [`${p.name}: the weight must be a number above zero.`];
+  if (!isGroup(p))
+    return [
+      ...(p.source.kind === "entered" && p.source.scale ? checkScale(p.source.scale) : []),
+      ...(p.source.kind === "notebook" && !(Number.isInteger(p.source.every) && p.source.every > 0)
+        ? ["For how many class sessions is one entry asked? Write a whole number from 1."]
+        : []),
+      ...(p.late ? checkLateRule(p.late) : []),
+    ].map((w) => `${p.name}: ${w}`);
+  if (!p.parts.length) return [`${p.name}: a group has at least one component.`];
+  const drop = p.drop ?? 0;
+  return Number.isInteger(drop) && drop >= 0 && drop < p.parts.length
+    ? []
+    : [`${p.name}: of ${p.parts.length} at most ${p.parts.length - 1} can be left out.`];
+}
+
+function checkPeers({ peers, components }: SchemeDefinition): string[] {
+  const wanted = allOf(components).filter((p) => p.peer);
+  const nested = allOf(components).filter((p) => isGroup(p) && p.peer && allOf(p.parts).some((x) => x.peer));
+  if (nested.length) return nested.map((p) => `${p.name}: the peer factor would be taken twice in this group.`);
+  if (!peers) return wanted.length ? [`${wanted[0]!.name}: choose the rating that makes the peer factor.`] : [];
+  const [low, high] = [Number(peers.low), Number(peers.high)];
+  return isNumber(peers.low) && isNumber(peers.high) && low <= 1 && high >= 1 && high <= 2
+    ? []
+    : ["The caps of the peer factor lie around 1: the lower from 0 to 1, the upper from 1 to 2."];
+}
+
+function checkLetters(letters: SchemeDefinition["letters"] = []): string[] {
+  const wrong = letters.find((l) => !isNumber(l.from) || Number(l.from) > 120);
+  if (wrong) return [`${wrong.letter}: write the percent from which it is given, from 0 to 120.`];
+  const unordered = letters.find((l, i) => i > 0 && Number(l.from) >= Number(letters[i - 1]!.from));
+  return unordered ? [`${unordered.letter}: letters stand from the highest percent down.`] : [];
 }
 
 /**
@@ -80,130 +167,17 @@ export function scaleOf(c: Component): MarkScale {
  */
 export function checkScheme(s: SchemeDefinition): string[] {
   if (s.components.length === 0) return ["A scheme has at least one component."];
-  const bad = s.components.filter((c) => !/^\d+(\.\d+)?$/.test(c.weight) || Number(c.weight) <= 0);
-  if (bad.length) return bad.map((c) => `${c.name}: the weight must be a number above zero.`);
-  const scales = s.components.flatMap((c) =>
-    c.source.kind === "entered" && c.source.scale ? checkScale(c.source.scale).map((w) => `${c.name}: ${w}`) : [],
-  );
-  if (scales.length) return scales;
+  const all = allOf(s.components);
+  const wrong = all.flatMap(checkPart);
+  if (wrong.length) return wrong;
+  const keys = all.map((p) => p.key);
   const sum = s.components.reduce((t, c) => t.plus(c.weight), new Decimal(0));
-  return sum.eq(100) ? [] : [`The weights make ${sum}, not 100.`];
-}
-
-/**
- * A student's grade: Σ weight × share over the weights that count, in percent, rounded half up once at the end.
- * Not due and excused components are left out with their weight; missing ones count zero.
- * @param explained without it, the grade comes without the arithmetic that leads to it: a whole class is shown at once,
- *   and each working is made when it is opened
- * @example
- * gradeOf(
- *   { decimals: 1, components: [{ key: "a", name: "Notebook", weight: "100", source: { kind: "entered" } }] },
- *   new Map([["a", { state: "missing", note: "deadline 2 March" }]]),
- *   new Map(),
- * ).value.grade
- * // => "0"
- */
-export function gradeOf(
-  scheme: SchemeDefinition,
-  states: ReadonlyMap<string, ComponentState>,
-  overrides: ReadonlyMap<string, Override>,
-  explained = true,
-): Computed<Grade> {
-  const components = scheme.components.map((c): GradedComponent & { share: Decimal | null } => {
-    const state: ComponentState = states.get(c.key) ?? { state: "not due", note: "nothing is due yet" };
-    const override = overrides.get(c.key);
-    const computed =
-      state.state === "scored" ? new Decimal(state.share) : state.state === "missing" ? new Decimal(0) : null;
-    const share = override ? new Decimal(override.share) : computed;
-    const percent = (d: Decimal) => d.times(100).toDecimalPlaces(2).toString();
-    const base =
-      state.state === "scored"
-        ? state.working
-        : makeWorking({
-            title: c.name,
-            result: state.state,
-            rule: {
-              "not due": "Nothing is due yet: it does not count.",
-              excused: "Excused: it does not count.",
-              missing: "Missing after its deadline: it counts zero.",
-            }[state.state],
-            warnings: [state.note],
-          });
-    const working = override
-      ? makeWorking({
-          ...base,
-          title: c.name,
-          result: percent(share!),
-          unit: "%",
-          warnings: [
-            ...base.warnings,
-            `Set by ${override.by} to ${percent(share!)} %: ${override.reason}. Computed: ` +
-              `${computed ? `${percent(computed)} %` : state.state}.`,
-          ],
-        })
-      : base;
-    return {
-      key: c.key,
-      name: c.name,
-      weight: c.weight,
-      state: override ? "scored" : state.state,
-      note: state.state === "scored" ? "" : state.note,
-      percent: share ? percent(share) : null,
-      overridden: override ? (computed ? percent(computed) : state.state) : null,
-      working,
-      share,
-    };
-  });
-  const counting = components.filter((c) => c.share !== null);
-  const weight = counting.reduce((s, c) => s.plus(c.weight), new Decimal(0));
-  const out = components.map(({ share: _, ...c }) => c);
-  const rule =
-    "Each component's percent times its weight, over the weights that count; rounded half up to " +
-    `${scheme.decimals} decimal${scheme.decimals === 1 ? "" : "s"} at the end.`;
-  const left = components.filter((c) => c.share === null).map((c) => `${c.name} is ${c.state} and does not count.`);
-  if (weight.isZero())
-    return {
-      value: { grade: null, components: out },
-      working: makeWorking({ title: "Grade", result: "–", rule, warnings: left }),
-    };
-  const exact = counting
-    .reduce((s, c) => s.plus(c.share!.times(c.weight)), new Decimal(0))
-    .div(weight)
-    .times(100);
-  // A third is kept to fifteen digits: what that leaves over must not turn an exact half into a little less.
-  const earned = (c: { share: Decimal | null; weight: string }) => c.share!.times(c.weight);
-  const tidy = (d: Decimal, digits: number) =>
-    d.toDecimalPlaces(10, Decimal.ROUND_HALF_UP).toDecimalPlaces(digits, Decimal.ROUND_HALF_UP).toFixed();
-  const grade = exact
-    .toDecimalPlaces(10, Decimal.ROUND_HALF_UP)
-    .toDecimalPlaces(scheme.decimals, Decimal.ROUND_HALF_UP)
-    .toString();
-  if (!explained)
-    return { value: { grade, components: out }, working: makeWorking({ title: "Grade", result: grade, rule }) };
-  return {
-    value: { grade, components: out },
-    working: makeWorking({
-      title: "Grade",
-      result: grade,
-      unit: "%",
-      rule,
-      warnings: left,
-      steps: [
-        ...counting.map(
-          (c) => `${c.name}: ${equation([c.weight, " × ", { of: c.share!.times(100) }, " %"], tidy(earned(c), 4))}`,
-        ),
-        `sum: ${equation(
-          ["(", ...joined(counting.map(earned), " + "), `) ÷ ${weight} × 100`],
-          tidy(exact, 4),
-          "%",
-        )}, rounded ${grade} %`,
-      ],
-      inputs: counting.map((c) => ({
-        label: c.name,
-        value: c.percent!,
-        unit: "%",
-        note: `weight ${c.weight}${c.overridden !== null ? ", set by hand" : ""}`,
-      })),
-    }),
-  };
+  return [
+    ...(new Set(keys).size < keys.length ? ["Two components have the same key."] : []),
+    ...(depthOf(s.components) > DEEPEST ? [`Groups lie at most ${DEEPEST - 1} deep.`] : []),
+    ...(sum.eq(100) ? [] : [`The weights make ${sum}, not 100.`]),
+    ...checkPeers(s),
+    ...checkLetters(s.letters),
+    ...(s.most === undefined || Number(s.most) > 0 ? [] : ["The highest grade is a percent above zero."]),
+  ];
 }

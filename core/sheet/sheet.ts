@@ -174,3 +174,58 @@ export function combineSheets(rubric: RubricDefinition, sheets: readonly FilledS
     }),
   };
 }
+
+/** A criterion's next level above what was given, and what it would have added to the whole. */
+export interface NextLevel {
+  readonly criterion: string;
+  readonly name: string;
+  /** Mean of the reviewers' points. */
+  readonly given: string;
+  readonly points: string;
+  readonly descriptor: string;
+  /** Percent of the sheet. */
+  readonly adds: string;
+}
+
+/**
+ * For each criterion that could have earned more: the lowest level above the mean of what the reviewers gave.
+ * @example
+ * nextLevels(
+ *   {
+ *     criteria: [
+ *       {
+ *         key: "a",
+ *         name: "Idea",
+ *         weight: "1",
+ *         levels: [
+ *           { points: "0", descriptor: "none" },
+ *           { points: "4", descriptor: "argued" },
+ *         ],
+ *       },
+ *     ],
+ *   },
+ *   [{ rater: "R", marks: [{ criterion: "a", points: "3" }] }],
+ * )
+ * // => [{ criterion: "a", name: "Idea", given: "3", points: "4", descriptor: "argued", adds: "25" }]
+ */
+export function nextLevels(rubric: RubricDefinition, sheets: readonly FilledSheet[]): NextLevel[] {
+  const weights = rubric.criteria.reduce((s, c) => s.plus(c.weight), new Decimal(0));
+  return rubric.criteria.flatMap((c) => {
+    const given = sheets.flatMap((s) => s.marks.filter((m) => m.criterion === c.key).map((m) => m.points));
+    if (!given.length) return [];
+    const mean = given.reduce((s, p) => s.plus(p), new Decimal(0)).div(given.length);
+    const next = c.levels.filter((l) => mean.lt(l.points)).toSorted((a, b) => Number(a.points) - Number(b.points))[0];
+    if (!next) return [];
+    const adds = new Decimal(next.points).minus(mean).div(top(c)).times(c.weight).div(weights).times(100);
+    return [
+      {
+        criterion: c.key,
+        name: c.name,
+        given: show(mean),
+        points: next.points,
+        descriptor: next.descriptor,
+        adds: adds.toDecimalPlaces(1).toString(),
+      },
+    ];
+  });
+}

@@ -21,8 +21,39 @@ export const stepMethod = vocabulary({
 export type StepMethod = Term<typeof stepMethod>;
 
 /** Where a component of a grade comes from. */
-export const componentSource = vocabulary({ rubric: "", points: "", milestone: "", entered: "" });
+export const componentSource = vocabulary({
+  rubric: "the rubric of a review",
+  points: "points by a rule",
+  coverage: "requirements: share of musts that are met",
+  milestone: "a milestone passed",
+  notebook: "notebook: class sessions with an entry",
+  entered: "a mark that is entered",
+});
 export type ComponentSource = Term<typeof componentSource>;
+
+/** Which build of a team a measured value is of. */
+export const gradedBuild = vocabulary({ newest: "newest tested build", best: "best build" });
+export type GradedBuild = Term<typeof gradedBuild>;
+
+/** How the end of a grade is rounded, once. */
+export const rounding = vocabulary({
+  "half up": "half up: 62.5 is 63",
+  "half even": "halves to the even neighbour: 62.5 is 62, 63.5 is 64",
+  down: "down: 62.9 is 62",
+  up: "up: 62.1 is 63",
+});
+export type Rounding = Term<typeof rounding>;
+
+/** How students rate their team. */
+export const peerMethod = vocabulary(
+  {
+    ratings:
+      "ratings from 1 to 5: everybody rates everybody else; the factor is the mean received over the team's mean",
+    shares: "shares of 100: everybody divides 100 among the others; the factor is the mean share over an equal one",
+  },
+  ["peer_round.method"],
+);
+export type PeerMethod = Term<typeof peerMethod>;
 
 /** In what a mark is entered. */
 export const markScale = vocabulary({
@@ -35,6 +66,13 @@ export type MarkScaleKind = Term<typeof markScale>;
 /** What may be entered for a component. */
 export const markKind = vocabulary({ mark: "", override: "", excused: "", missing: "" }, ["entered_mark.kind"]);
 export type MarkKind = Term<typeof markKind>;
+
+/** What became of a grade that a student asked to look at again. */
+export const appealOutcome = vocabulary(
+  { stands: "the grade stands", changed: "the grade is changed in the next version" },
+  ["appeal.outcome"],
+);
+export type AppealOutcome = Term<typeof appealOutcome>;
 
 /** How a review ends. */
 export const reviewVerdict = vocabulary({ "go on": "", "go on with fixes": "", "stop and rework": "" }, [

@@ -21,6 +21,8 @@ export const broken: Readonly<Record<string, string>> = {
   allowed_part_name: "This part stands in the list already.",
   ballot_once: "The crowd votes already. Close that vote first, or take it out.",
   ballot_code: "Please open the vote again.",
+  extension_once: atOnce,
+  peer_round_title: "There is a rating of this name.",
   hall_call_open: "Somebody else called at the same moment. Call again.",
   judge_sheet_once: atOnce,
   match_result_number: "Another scorer recorded a match at the same moment. Send yours again.",

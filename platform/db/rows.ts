@@ -27,6 +27,21 @@ export interface AllowedPart {
   version: number;
 }
 
+export interface Appeal {
+  id: Id<"appeal">;
+  projectId: Id<"project">;
+  personId: Id<"person">;
+  publicationId: Id<"publication">;
+  component: string;
+  words: string;
+  filedAt: string;
+  outcome: In<"appealOutcome"> | null;
+  answer: string;
+  answeredBy: string | null;
+  answeredAt: string | null;
+  version: number;
+}
+
 export interface Audit {
   id: Id<"audit">;
   at: string;
@@ -258,6 +273,7 @@ export interface EnteredMark {
   enteredAt: string;
   version: number;
   typed: string;
+  late: number;
 }
 
 export interface Entry {
@@ -330,6 +346,18 @@ export interface Evidence {
   recordedAt: string;
   value: string | null;
   entered: string;
+}
+
+export interface Extension {
+  id: Id<"extension">;
+  projectId: Id<"project">;
+  personId: Id<"person">;
+  component: string;
+  sessions: number;
+  reason: string;
+  grantedBy: string;
+  grantedAt: string;
+  version: number;
 }
 
 export interface ExtraSession {
@@ -624,6 +652,25 @@ export interface PartOwner {
   personId: Id<"person">;
 }
 
+export interface PeerRating {
+  roundId: Id<"peer_round">;
+  raterId: Id<"person">;
+  rateeId: Id<"person">;
+  value: number;
+  comment: string;
+  ratedAt: string;
+}
+
+export interface PeerRound {
+  id: Id<"peer_round">;
+  projectId: Id<"project">;
+  title: string;
+  method: In<"peerMethod">;
+  openedAt: string;
+  closedAt: string | null;
+  version: number;
+}
+
 export interface Penalty {
   runId: Id<"run">;
   key: string;
@@ -723,6 +770,10 @@ export interface Publication {
   whatChanged: string;
   publishedBy: string;
   publishedAt: string;
+  withdrawnAt: string | null;
+  withdrawnBy: string | null;
+  withdrawnReason: string | null;
+  version: number;
 }
 
 export interface Question {
@@ -871,6 +922,7 @@ export interface SchemeVersion {
   definition: unknown;
   createdBy: string;
   createdAt: string;
+  why: string;
 }
 
 export interface Section {

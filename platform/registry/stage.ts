@@ -1,3 +1,4 @@
+import type { Schema } from "yup";
 import type { Act, Actor } from "@/core/access/can";
 import type { Working } from "@/core/working/working";
 import type { Sql } from "../db/db";
@@ -75,6 +76,14 @@ export interface WorkingOf {
   }) => Promise<Working | null>;
 }
 
+/** Something that is tried on the record: computed for what was sent, and nothing is written. */
+export interface Trial {
+  readonly act: Act;
+  /** What was sent, read; it throws what is wrong with it in words, as a schema does. */
+  readonly schema: Schema<unknown>;
+  readonly make: (ask: { readonly projectId: string; readonly today: string }, sent: never) => Promise<unknown>;
+}
+
 /** A list of the project as CSV, under its name in the address. */
 export interface Download {
   readonly act: Act;
@@ -106,6 +115,7 @@ export interface Stage {
   readonly search?: (search: Search) => Promise<readonly Hit[]>;
   /** By what a figure's address names. */
   readonly workings?: Readonly<Record<string, WorkingOf>>;
+  readonly trials?: Readonly<Record<string, Trial>>;
   readonly downloads?: Readonly<Record<string, Download>>;
 }
 

@@ -1,6 +1,6 @@
 import "server-only";
 import { toCsv } from "@/platform/csv/csv";
-import { gradebook } from "./queries";
+import { gradebook } from "./queries/gradebook";
 import { inSection } from "./view/states";
 
 /** The gradebook as CSV, of one section where asked. */

@@ -1,14 +1,25 @@
+import { outlineOf } from "@/core/grades/outline";
 import { checkScheme, type SchemeDefinition } from "@/core/grades/scheme";
-import { fits, ofProject, type Table } from "@/platform/registry/table";
-import { scheme } from "./schema";
+import { fits, ofParent, ofProject, type Table } from "@/platform/registry/table";
+import { definition } from "./schema";
+
+/** What is wrong with a stored scheme: its fields as an outline, then what they say together. */
+function checkStored(value: unknown): string | null {
+  const stored = value as SchemeDefinition;
+  if (!Array.isArray(stored?.components)) return "A scheme has components.";
+  const typed = fits(definition)({ ...stored, components: outlineOf(stored.components) });
+  return typed ?? (checkScheme(stored).join(" ") || null);
+}
 
 export const gradesTables: readonly Table[] = [
-  ofProject("scheme_version", {
-    check: {
-      definition: fits(scheme.pick(["components", "decimals"]), (v) => checkScheme(v as unknown as SchemeDefinition)),
-    },
-  }),
+  ofProject("scheme_version", { check: { definition: checkStored } }),
   ofProject("entered_mark", { people: ["person_id"], erase: ["DELETE FROM entered_mark WHERE person_id = :person"] }),
+  ofProject("extension", { people: ["person_id"], erase: ["DELETE FROM extension WHERE person_id = :person"] }),
+  ofProject("peer_round"),
+  ofParent("peer_rating", "round_id", "peer_round", {
+    people: ["rater_id", "ratee_id"],
+    erase: ["DELETE FROM peer_rating WHERE :person IN (rater_id, ratee_id)"],
+  }),
   ofProject("publication", {
     erase: [
       `UPDATE publication
@@ -16,7 +27,10 @@ export const gradesTables: readonly Table[] = [
          SELECT jsonb_agg(
            CASE
              WHEN x->>'personId' = :person::text
-             THEN x || jsonb_build_object('name', :words::text, 'grade', null, 'components', '[]'::jsonb)
+             THEN jsonb_build_object(
+               'personId', :person::text, 'name', :words::text, 'section', x->'section', 'team', x->'team',
+               'grade', null, 'components', '[]'::jsonb, 'working', null
+             )
              ELSE x
            END
          )
@@ -25,4 +39,5 @@ export const gradesTables: readonly Table[] = [
        WHERE ledger @> jsonb_build_array(jsonb_build_object('personId', :person::text))`,
     ],
   }),
+  ofProject("appeal", { people: ["person_id"], erase: ["DELETE FROM appeal WHERE person_id = :person"] }),
 ];

@@ -1,7 +1,7 @@
 import "server-only";
 import type { WorkingOf } from "@/platform/registry/stage";
 import { gradeActs } from "./acts";
-import { gradebook } from "./queries";
+import { gradebook } from "./queries/gradebook";
 
 /** How a grade, or one component of it, came about. */
 export const gradeWorking: WorkingOf = {

@@ -26,6 +26,7 @@ import { ballotOf } from "@/stages/contest/queries/awards";
 import { eventsOf } from "@/stages/contest/queries/events";
 import { judgedEventsOf } from "@/stages/contest/queries/judged";
 import { matchEventsOf } from "@/stages/contest/queries/matches";
+import { openPeerRound, setPeerRound } from "@/stages/grades/commands/peers";
 import { saveScheme } from "@/stages/grades/commands/scheme";
 import { openSource, writeNote } from "@/stages/needs/commands/notes";
 import { draftQuestion } from "@/stages/needs/commands/questions";
@@ -227,6 +228,8 @@ export async function makeProject(owner: Actor, title: string) {
       { key: "notebook", name: "Notebook", weight: "20", source: { kind: "entered" } },
     ],
   });
+  const peerRound = (await ok(openPeerRound, boss, { projectId, title: "Halfway", method: "ratings" })).id;
+  await ok(setPeerRound, boss, { id: peerRound, version: 1, open: false });
   const event = (
     await ok(saveEvent, boss, {
       projectId,
@@ -394,6 +397,7 @@ export async function makeProject(owner: Actor, title: string) {
     review,
     action,
     milestone,
+    peerRound,
     spare,
     off: off!.id,
     event,

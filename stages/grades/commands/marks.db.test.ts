@@ -3,7 +3,7 @@ import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { ok, refused } from "@/stages/testing/database";
 import { worldEach } from "@/stages/testing/world-each";
-import { gradebook } from "../queries";
+import { gradebook } from "../queries/gradebook";
 import { enterMarks } from "./marks";
 import { saveScheme } from "./scheme";
 

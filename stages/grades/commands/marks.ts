@@ -1,7 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { readMark, typedMark } from "@/core/grades/mark";
-import { type SchemeDefinition, scaleOf } from "@/core/grades/scheme";
+import { leavesOf, type SchemeDefinition, scaleOf } from "@/core/grades/scheme";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { gradeActs } from "../acts";
@@ -52,7 +52,7 @@ export const enterMarks = command({
     const [scheme] = await sql<
       { definition: SchemeDefinition }[]
     >`SELECT definition FROM scheme_version WHERE project_id = ${projectId} ORDER BY number DESC LIMIT 1`;
-    const { components } = found(scheme, "The scheme").definition;
+    const components = leavesOf(found(scheme, "The scheme").definition.components);
     const marks = [...new Map(input.marks.map((m) => [at(m), m])).values()];
     const names = await namesOf(sql, projectId, [...new Set(marks.map((m) => m.personId))]);
     const before = new Map((await oldMarks(sql, projectId, marks)).map((m) => [at(m), m]));
@@ -82,6 +82,7 @@ export const enterMarks = command({
               kind: m.is.kind,
               share: m.is.share,
               reason: m.is.reason,
+              late: m.is.late ?? 0,
               typed: m.typed.trim(),
               enteredBy: by,
             },
@@ -97,8 +98,8 @@ export const enterMarks = command({
       await sql`
         INSERT INTO entered_mark ${sql(kept)}
         ON CONFLICT (project_id, person_id, component) DO UPDATE SET kind = excluded.kind, share = excluded.share,
-        reason = excluded.reason, typed = excluded.typed, entered_by = excluded.entered_by, entered_at = app_now(),
-        version = entered_mark.version + 1
+        reason = excluded.reason, late = excluded.late, typed = excluded.typed,
+        entered_by = excluded.entered_by, entered_at = app_now(), version = entered_mark.version + 1
       `;
     for (const { personId, part, is, old, typed } of read)
       audit({

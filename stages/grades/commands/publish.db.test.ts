@@ -7,7 +7,7 @@ import { createProject } from "@/stages/plan/commands/projects";
 import { freshDatabase, ok, refused } from "@/stages/testing/database";
 import { firstInstructor } from "@/stages/testing/school";
 import { gradebookTable } from "../gradebook-table";
-import { publicationsOf } from "../queries";
+import { publicationsOf } from "../queries/publications";
 import { enterMarks } from "./marks";
 import { publishGrades } from "./publish";
 import { saveScheme } from "./scheme";

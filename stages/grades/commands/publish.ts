@@ -1,11 +1,13 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { command, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
 import { plural } from "@/platform/registry/words";
 import { gradeActs } from "../acts";
-import { gradebook, type LedgerLine } from "../queries";
+import { gradebook } from "../queries/gradebook";
+import { type LedgerLine, publicationsOf } from "../queries/publications";
 import * as s from "../schema";
+import { ledgerOf } from "../view/ledger";
 import { inSection, lastPublished } from "../view/states";
 
 /**
@@ -24,30 +26,16 @@ export const publishGrades = command({
     const rows = book.rows.filter(inSection(input.sectionId));
     if (!rows.some((r) => r.grade.value.grade !== null))
       refuse("Nothing can be published: no component counts for anybody yet.");
-    const before = await sql<
-      { number: row.Publication["number"]; ledger: LedgerLine[] }[]
-    >`SELECT number, ledger FROM publication WHERE project_id = ${input.projectId} ORDER BY number DESC`;
-    const ledger: LedgerLine[] = rows.map(({ student, grade, marks }) => ({
-      personId: student.id,
-      name: student.name,
-      section: student.section,
-      team: student.team,
-      grade: grade.value.grade,
-      working: grade.working,
-      components: grade.value.components.map(({ key, name, weight, state, percent, overridden }) => ({
-        key,
-        name,
-        weight,
-        state,
-        percent,
-        computed: overridden,
-        reason: marks[key]?.reason ?? "",
-      })),
-    }));
+    const before = await publicationsOf(input.projectId, sql);
+    const members = new Map<string, string[]>();
+    for (const { student } of book.rows)
+      if (student.teamId) members.set(student.teamId, [...(members.get(student.teamId) ?? []), student.id]);
+    const round = book.scheme.definition.peers?.round;
+    const ledger: LedgerLine[] = ledgerOf(rows, { round, members });
     const known = lastPublished(before);
     const read = ledger.filter((l) => known.has(l.personId));
     const changed = ledger.filter((l) => (known.get(l.personId) ?? null) !== l.grade);
-    if (before.length && !changed.length) refuse("No grade has changed since the last publication.");
+    if (known.size && !changed.length) refuse("No grade has changed since the last publication.");
     if (read.length && !input.whatChanged)
       refuse(`${plural(changed.length, "grade")} changed since version ${before[0]!.number}: say why.`, "whatChanged");
     const number = (before[0]?.number ?? 0) + 1;
@@ -67,5 +55,26 @@ export const publishGrades = command({
       reason: input.whatChanged,
     });
     return { number };
+  },
+});
+
+/** Takes a published version back: students read the one before it, and the version stays on record with the reason. */
+export const takeBackPublication = command({
+  name: "takeBackPublication",
+  act: gradeActs.edit,
+  schema: s.takeBackPublication,
+  subject: (sql, i) => projectOf(sql, "publication", i.id),
+  async run({ sql, audit, by }, input) {
+    const [p] = await sql<Pick<row.Publication, "number" | "withdrawnAt" | "version">[]>`
+      SELECT number, withdrawn_at, version FROM publication WHERE id = ${input.id} FOR UPDATE
+    `;
+    checkVersion(found(p, "This version"), input.version, {}, {}, {});
+    if (p!.withdrawnAt) refuse("This version is withdrawn already.");
+    await sql`
+      UPDATE publication
+      SET withdrawn_at = app_now(), withdrawn_by = ${by}, withdrawn_reason = ${input.reason}, version = version + 1
+      WHERE id = ${input.id}
+    `;
+    audit({ type: "publication", id: input.id, label: `version ${p!.number}`, reason: input.reason });
   },
 });

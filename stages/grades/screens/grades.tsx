@@ -1,21 +1,30 @@
 import { instant } from "@/platform/pages/dates";
 import { projectPage, sectionOf } from "@/platform/pages/page";
+import Link from "@/ui/link";
 import { SectionChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { GradebookGrid } from "../parts/gradebook-grid";
+import { Publications } from "../parts/publications";
 import { PublishForm } from "../parts/publish-form";
-import { gradebook, type LedgerLine, publicationsOf } from "../queries";
+import { appealsOf } from "../queries/appeals";
+import { gradebook } from "../queries/gradebook";
+import { publicationsOf } from "../queries/publications";
 import { gridOf } from "../view/gradebook";
-import { inSection, lastPublished, publishedFor } from "../view/states";
+import { inSection, lastPublished } from "../view/states";
 import { OwnGrade } from "./own-grade";
 
 /** The gradebook for instructors; a student's own published grade for students. */
 export async function GradesScreen({ slug, section: asked }: { slug: string; section?: string }) {
   const page = await projectPage(slug);
   const p = page.frame.project;
-  if (!page.staff) return <OwnGrade projectId={p.id} personId={page.actor.id} />;
-  const [book, publications] = await Promise.all([gradebook(p.id, page.frame.today), publicationsOf(p.id)]);
-  const last = publications[0];
+  if (!page.staff) return <OwnGrade projectId={p.id} slug={slug} personId={page.actor.id} />;
+  const [book, publications, appeals] = await Promise.all([
+    gradebook(p.id, page.frame.today),
+    publicationsOf(p.id),
+    appealsOf(p.id),
+  ]);
+  const last = publications.find((x) => !x.withdrawnAt);
+  const open = appeals.filter((a) => !a.outcome);
   if (!book.scheme)
     return (
       <>
@@ -35,10 +44,6 @@ export async function GradesScreen({ slug, section: asked }: { slug: string; sec
     );
   const section = sectionOf(page.frame, asked);
   const rows = book.rows.filter(inSection(section?.id));
-  const ofSections = (ledger: LedgerLine[]) => {
-    const held = publishedFor(ledger, page.frame.sections);
-    return held && ` of ${held}`;
-  };
   const known = lastPublished(publications);
   const changed = last ? rows.filter((r) => (known.get(r.student.id) ?? null) !== r.grade.value.grade) : [];
   return (
@@ -64,8 +69,22 @@ export async function GradesScreen({ slug, section: asked }: { slug: string; sec
         <LinkButton href={`/p/${slug}/csv/gradebook${section ? `?section=${section.id}` : ""}`} download>
           CSV
         </LinkButton>
-        <LinkButton href={`/p/${slug}/grades/scheme`}>Scheme</LinkButton>
+        <LinkButton href={`/p/${slug}/grades/peers`}>Peers</LinkButton>
+        <LinkButton href={`/p/${slug}/grades/scheme`}>Scheme, what if</LinkButton>
       </PageHead>
+      {open.length > 0 && (
+        <p className="mb-3 border-l-4 border-slate bg-slate-wash px-3 py-1.5">
+          Asked to look at a grade again:{" "}
+          {open.map((a, i) => (
+            <span key={a.id}>
+              {i > 0 && ", "}
+              <Link href={`/p/${slug}/grades/${a.personId}`} className="underline decoration-line hover:text-iron">
+                {a.person}
+              </Link>
+            </span>
+          ))}
+        </p>
+      )}
       <GradebookGrid
         key={section?.id}
         projectId={p.id}
@@ -85,17 +104,7 @@ export async function GradesScreen({ slug, section: asked }: { slug: string; sec
           section={section}
           again={rows.some((r) => known.has(r.student.id))}
         />
-        {publications.length > 0 && (
-          <ul className="mt-2 text-sm text-soft">
-            {publications.map((x) => (
-              <li key={x.id}>
-                Version {x.number}
-                {ofSections(x.ledger)}, {instant(x.publishedAt)}, {x.publishedBy}, scheme v{x.schemeVersion}
-                {x.whatChanged && `: ${x.whatChanged}`}
-              </li>
-            ))}
-          </ul>
-        )}
+        <Publications publications={publications} sections={page.frame.sections} />
       </Sheet>
     </>
   );

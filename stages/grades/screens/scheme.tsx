@@ -1,83 +1,62 @@
-import { scaleOf } from "@/core/grades/scheme";
-import { channelsOf } from "@/core/run/protocol";
-import { headed } from "@/core/run/reading";
+import { leavesOf } from "@/core/grades/scheme";
 import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries/runs";
-import { eventsOf } from "@/stages/contest/queries/events";
+import { eventChannels } from "@/stages/contest/queries/events";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { reviewsOf } from "@/stages/reviews/queries";
 import { PageHead } from "@/ui/page";
-import { showRule } from "@/ui/rule-fields-read";
 import { gradeActs } from "../acts";
 import { SchemeForm } from "../parts/scheme-form";
-import { schemeOf } from "../queries";
-import { typedScale } from "../view/typed-scale";
+import { peerRoundsOf } from "../queries/peers";
+import { isPublished } from "../queries/publications";
+import { schemeOf } from "../queries/scheme";
+import { measuresOf } from "../view/measures";
+import { newPart, typedScheme } from "../view/typed-scheme";
 
+/** The grading scheme, written as an outline, with what it does to the class beside it. */
 export async function SchemeScreen({ slug }: { slug: string }) {
   const { frame } = await projectPage(slug, gradeActs.edit);
   const p = frame.project;
-  const [scheme, reviews, milestones, protocols, events] = await Promise.all([
+  const [scheme, reviews, milestones, protocols, events, rounds, published] = await Promise.all([
     schemeOf(p.id),
     reviewsOf(p.id),
     milestonesOf(p.id),
     protocolsOf(p.id),
-    eventsOf(p.id),
+    eventChannels(p.id),
+    peerRoundsOf(p.id),
+    isPublished(p.id),
   ]);
-  const titles = [...new Set(reviews.map((r) => r.title))];
-  const known =
-    scheme?.definition.components.flatMap((c) => (c.source.kind === "rubric" ? [c.source.review] : [])) ?? [];
+  const parts = leavesOf(scheme?.definition.components ?? []);
+  const known = parts.flatMap((c) => (c.source.kind === "rubric" ? [c.source.review] : []));
+  const titles = [...new Set([...reviews.map((r) => r.title as string), ...known])];
   return (
     <>
       <PageHead
         title="Grading scheme"
         note={
           scheme
-            ? `Version ${scheme.number} by ${scheme.createdBy}, ${instant(scheme.createdAt)}. Published grades ` +
-              "keep the scheme that they were published with."
-            : "What counts, and how much. The weights make 100."
+            ? `Version ${scheme.number} by ${scheme.createdBy}, ${instant(scheme.createdAt)}` +
+              `${scheme.why ? `: ${scheme.why}` : ""}. Published grades keep the scheme that they were published with.`
+            : "What counts, and how much. The weights make 100; in a group they are parts of it."
         }
       />
       <SchemeForm
         projectId={p.id}
         slug={slug}
         baseNumber={scheme?.number ?? 0}
-        reviews={[...new Set([...titles, ...known])].map((t) => ({ value: t, label: t }))}
-        milestones={milestones.map((m) => ({ value: m.id, label: m.title }))}
-        measures={[
-          ...protocols.flatMap((x) =>
-            channelsOf(x.definition).map((c) => ({
-              value: `protocol:${x.id}:${c.key}`,
-              label: `${x.name}: ${headed(c)}, newest tested build`,
-            })),
-          ),
-          ...events.map((e) => ({ value: `event:${e.id}`, label: `${e.name}: result (${e.definition.unit})` })),
-        ]}
-        defaults={{
-          decimals: String(scheme?.definition.decimals ?? 1),
-          components: (
-            scheme?.definition.components ?? [
-              { key: "", name: "", weight: "", source: { kind: "rubric", review: titles[0] ?? "" } },
-            ]
-          ).map((c) => ({
-            key: c.key,
-            name: c.name,
-            weight: c.weight,
-            kind: c.source.kind,
-            review: c.source.kind === "rubric" ? c.source.review : "",
-            milestone: c.source.kind === "milestone" ? c.source.milestone : "",
-            measure:
-              c.source.kind === "points"
-                ? "event" in c.source.measure && c.source.measure.event
-                  ? `event:${c.source.measure.event}`
-                  : `protocol:${(c.source.measure as { protocol: string }).protocol}:` +
-                    `${(c.source.measure as { channel: string }).channel}`
-                : "",
-            full: c.source.kind === "points" ? c.source.full : "100",
-            ...typedScale(scaleOf(c)),
-            rule: showRule(c.source.kind === "points" ? c.source.rule : null),
-          })) as never,
+        published={published}
+        sources={{
+          reviews: titles.map((t) => ({ value: t, label: t })),
+          milestones: milestones.map((m) => ({ value: m.id, label: m.title })),
+          measures: measuresOf(protocols, events),
+          rounds: rounds.map((r) => ({ value: r.id, label: r.title })),
         }}
+        defaults={
+          scheme
+            ? typedScheme(scheme.definition)
+            : { ...typedScheme({ decimals: 1, components: [] }), components: [newPart("k1", 0)] }
+        }
       />
     </>
   );

@@ -1,16 +1,29 @@
 import { notFound } from "next/navigation";
+import { leavesOf } from "@/core/grades/scheme";
 import { projectPage } from "@/platform/pages/page";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
+import { PrintButton } from "@/ui/print-button";
 import { Figure } from "@/ui/working";
 import { gradeActs } from "../acts";
+import { Appeals } from "../parts/appeals";
+import { ExtensionForm } from "../parts/extension-form";
+import { GradeTree } from "../parts/grade-tree";
 import { MarkForm } from "../parts/mark-form";
-import { gradebook } from "../queries";
+import { appealsOf } from "../queries/appeals";
+import { extensionsOf } from "../queries/extensions";
+import { gradebook } from "../queries/gradebook";
+import { ledgerOf } from "../view/ledger";
+import { canBeLate } from "../view/typed-scheme";
 
 /** One student's grade in full, with what can be set by hand. */
 export async function StudentGradeScreen({ slug, person }: { slug: string; person: string }) {
   const { frame } = await projectPage(slug, gradeActs.readAll);
   const p = frame.project;
-  const book = await gradebook(p.id, frame.today, { only: person });
+  const [book, appeals, extensions] = await Promise.all([
+    gradebook(p.id, frame.today, { only: person }),
+    appealsOf(p.id, person),
+    extensionsOf(p.id, person),
+  ]);
   const row = book.rows[0];
   if (book.scheme && !row) notFound();
   if (!row || !book.scheme)
@@ -29,67 +42,61 @@ export async function StudentGradeScreen({ slug, person }: { slug: string; perso
         </Empty>
       </>
     );
+  const [line] = ledgerOf([row], { round: undefined, members: new Map() });
+  const sources = new Map(leavesOf(book.scheme.definition.components).map((c) => [c.key, c.source]));
+  const { grade, letter } = row.grade.value;
   return (
     <>
       <PageHead
         title={row.student.name}
         note={`Section ${row.student.section}${row.student.team ? ` · team ${row.student.team}` : ""}`}
       >
+        <PrintButton />
         <LinkButton href={`/p/${slug}/grades`}>Gradebook</LinkButton>
       </PageHead>
       <p className="mb-4 text-[30px] font-[650]">
         <Figure working={row.grade.working} unit="%">
-          {row.grade.value.grade ?? "–"}
+          {grade ?? "–"}
         </Figure>
+        {letter && <span className="ml-3">{letter}</span>}
       </p>
-      <table className="table max-w-[900px]">
-        <thead>
-          <tr>
-            <th>Component</th>
-            <th className="num">Weight</th>
-            <th className="num">Percent</th>
-            <th>State</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          {row.grade.value.components.map((c) => {
-            const m = row.marks[c.key];
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="How the grade came about">
+        <GradeTree
+          parts={line!.components}
+          act={(part) => {
+            const m = row.marks[part.key];
+            const { kind } = sources.get(part.key)!;
+            const more = extensions.find((e) => e.component === part.key);
             return (
-              <tr key={c.key}>
-                <td className="font-[600]">{c.name}</td>
-                <td className="num">{c.weight}</td>
-                <td className="num">
-                  <Figure working={c.working}>{c.percent === null ? "–" : Number(c.percent).toFixed(1)}</Figure>
-                </td>
-                <td>
-                  {c.overridden !== null ? (
-                    <>
-                      set by hand, computed: {c.overridden}
-                      {/^\d/.test(c.overridden) && " %"}
-                    </>
-                  ) : (
-                    c.state
-                  )}
-                  {c.note && <span className="block text-sm text-soft">{c.note}</span>}
-                </td>
-                <td>
-                  <MarkForm
+              <div className="grid justify-items-start gap-1">
+                <MarkForm
+                  projectId={p.id}
+                  personId={row.student.id}
+                  component={part.key}
+                  version={m?.version ?? 0}
+                  typed={m?.typed ?? ""}
+                  computed={kind !== "entered"}
+                />
+                {canBeLate(kind) && (
+                  <ExtensionForm
                     projectId={p.id}
                     personId={row.student.id}
-                    component={c.key}
-                    version={m?.version ?? 0}
-                    typed={m?.typed ?? ""}
-                    computed={
-                      book.scheme!.definition.components.find((x) => x.key === c.key)!.source.kind !== "entered"
-                    }
+                    component={part.key}
+                    version={more?.version ?? 0}
+                    sessions={more?.sessions ?? 0}
+                    reason={more?.reason ?? ""}
                   />
-                </td>
-              </tr>
+                )}
+              </div>
             );
-          })}
-        </tbody>
-      </table>
+          }}
+        />
+      </div>
+      <Appeals
+        appeals={appeals}
+        staff
+        nameOf={(key) => line!.components.find((c) => c.key === key)?.name ?? "a component"}
+      />
     </>
   );
 }

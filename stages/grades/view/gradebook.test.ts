@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import type { MarkScale } from "@/core/grades/mark";
-import type { Gradebook } from "../queries";
+import type { Gradebook } from "../queries/gradebook";
 import {
   copied,
   type GridCell,

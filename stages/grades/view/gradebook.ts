@@ -1,8 +1,8 @@
 import { type MarkScale, readMark } from "@/core/grades/mark";
-import { type ComponentState, scaleOf } from "@/core/grades/scheme";
+import { type ComponentState, leavesOf, scaleOf } from "@/core/grades/scheme";
 import { byName, plainLetters } from "@/core/text/plain";
 import { copyText } from "@/ui/table-rows";
-import type { Gradebook, GradebookRow } from "../queries";
+import type { Gradebook, GradebookRow } from "../queries/gradebook";
 
 /** A component of the scheme, as a column that is typed into. */
 export interface GridColumn {
@@ -90,7 +90,7 @@ const cellOf = (row: GradebookRow, at: number): GridCell => {
 
 /** The gradebook as a grid: a column a component, a row a student. */
 export function gridOf(book: Gradebook): { columns: GridColumn[]; students: PackedStudent[] } {
-  const parts = book.scheme?.definition.components ?? [];
+  const parts = leavesOf(book.scheme?.definition.components ?? []);
   return {
     columns: parts.map((c) => ({
       key: c.key,

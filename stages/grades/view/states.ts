@@ -1,160 +1,149 @@
 import Decimal from "decimal.js";
 import type { Component, ComponentState } from "@/core/grades/scheme";
-import { applyRule } from "@/core/points/rule";
-import { channelsOf } from "@/core/run/protocol";
+import { coverage } from "@/core/needs/requirement";
+import { sessionsHeld } from "@/core/sessions/sessions";
 import { combineSheets } from "@/core/sheet/sheet";
 import { equation } from "@/core/working/equation";
-import { type Computed, makeWorking } from "@/core/working/working";
-import type { Protocol } from "@/stages/bench/queries/runs";
-import type { eventsOf } from "@/stages/contest/queries/events";
-import type { ProjectFacts } from "@/stages/needs/queries/facts";
-import type { ProjectState } from "@/stages/needs/queries/state";
-import type { KeptSummary } from "@/stages/needs/view/kept";
-import { summaryOf } from "@/stages/needs/view/verdicts";
+import { makeWorking } from "@/core/working/working";
 import type { Student } from "@/stages/people/queries/students";
-import type { Milestone } from "@/stages/plan/queries/milestones";
-import type { reviewsOf } from "@/stages/reviews/queries";
+import { pointsState } from "./scored";
+import { extensionKey, sessionsAfter, sessionsBetween, type World, waiting } from "./world";
 
-/** What counts, as it goes into a rule: not rounded. */
-const counts = (x: KeptSummary) => new Decimal(x.counted!).toSignificantDigits(15).toString();
+function rubricState(title: string, student: Student, w: World): ComponentState {
+  const review = w.reviews.find((r) => r.title === title && r.teamId === student.teamId);
+  if (!review) return waiting(`no review “${title}” is planned for the team`);
+  const score = combineSheets(
+    review.definition,
+    // The student reads this working: who rated stays with the instructors.
+    review.sheets.map((x, i) => ({ rater: `Reviewer ${i + 1}`, marks: x.marks })),
+  );
+  return score.value === null
+    ? waiting(`the review on ${review.heldOn} has no complete sheet yet`)
+    : { state: "scored", share: score.value, working: score.working };
+}
+
+/** Class sessions late of a student, of the own section, with the extension taken off. */
+function lateness(c: Component, student: Student, w: World, due: string, done: string) {
+  const sessions = w.calendars.get(student.sectionId) ?? [];
+  const more = w.extensions.get(extensionKey(student.id, c.key))?.sessions ?? 0;
+  return { late: Math.max(0, sessionsBetween(sessions, due, done) - more), more };
+}
+
+function milestoneState(c: Component, id: string, student: Student, w: World): ComponentState {
+  const m = w.milestones.find((x) => x.id === id);
+  if (!m) return waiting("the milestone is not in the plan (any more)");
+  const due = m.dates[student.sectionId] ?? m.dueOn;
+  const done = m.checks.find((k) =>
+    m.scope === "team" ? k.teamId === student.teamId && student.teamId !== null : k.personId === student.id,
+  );
+  const more = w.extensions.get(extensionKey(student.id, c.key))?.sessions ?? 0;
+  const extended = more ? `, with ${more} class session${more === 1 ? "" : "s"} more` : "";
+  if (done) {
+    const { late } = lateness(c, student, w, due, done.doneOn);
+    return {
+      state: "scored",
+      share: "1",
+      late,
+      working: makeWorking({
+        title: c.name,
+        result: "100",
+        unit: "%",
+        rule: "Full marks for a milestone that was passed.",
+        steps: [`${m.title}: due ${due}${extended}, passed ${done.doneOn}`],
+        inputs: [{ label: m.title, value: "passed", by: done.checkedBy, at: done.doneOn }],
+        warnings: done.doneOn > due && !(more && late === 0) ? ["It was passed after its date."] : [],
+      }),
+    };
+  }
+  // Within the grace nothing is taken off, so it is not missing yet.
+  const allowed = sessionsAfter(w.calendars.get(student.sectionId) ?? [], due, more + (c.late?.grace ?? 0));
+  return allowed < w.today
+    ? { state: "missing", note: `${m.title} was due ${due}${extended}` }
+    : waiting(`${m.title} is due ${due}${extended}`);
+}
+
+/** The share of musts that the team's newest build is known to meet. */
+function coverageState(c: Component, student: Student, w: World): ComponentState {
+  const build = w.state.newest.get(student.teamId!);
+  if (!build) return waiting("the team has no build yet");
+  const { verified, musts } = coverage(
+    w.state.requirements.map((r) => ({ priority: r.priority, verdict: w.state.verdict(r.id, build.id) })),
+  );
+  if (!musts) return waiting("there is no must to meet yet");
+  const share = new Decimal(verified).div(musts);
+  const percent = share.times(100).toDecimalPlaces(2).toString();
+  return {
+    state: "scored",
+    share: share.toString(),
+    working: makeWorking({
+      title: c.name,
+      result: percent,
+      unit: "%",
+      rule: "Musts that the newest build is known to meet, over all musts.",
+      steps: [`G${build.number}: ${equation([`${verified} ÷ ${musts} × 100`], percent, "%")}`],
+    }),
+  };
+}
+
+/** The share of the notebook entries that are asked, one for so many class sessions held. */
+function notebookState(c: Component, every: number, student: Student, w: World): ComponentState {
+  const sessions = w.calendars.get(student.sectionId) ?? [];
+  const asked = Math.floor(sessionsHeld(sessions, w.today) / every);
+  if (!asked) return waiting("no notebook entry is asked yet");
+  const days = w.notebooks.get(student.id) ?? [];
+  const within = new Set(
+    days.map((d) => sessionsHeld(sessions, d)).flatMap((n) => (n > 0 ? [Math.ceil(n / every)] : [])),
+  );
+  const written = [...within].filter((n) => n <= asked).length;
+  const share = new Decimal(written).div(asked);
+  const percent = share.times(100).toDecimalPlaces(2).toString();
+  const span = every === 1 ? "each class session" : `each ${every} class sessions`;
+  return {
+    state: "scored",
+    share: share.toString(),
+    working: makeWorking({
+      title: c.name,
+      result: percent,
+      unit: "%",
+      rule: `One entry is asked for ${span} held; an entry belongs to the class session before it.`,
+      steps: [equation([`${written} ÷ ${asked} × 100`], percent, "%")],
+    }),
+  };
+}
 
 /** What is known of a component for a student from the record: nothing is zero that was not due. */
 export function stateOf(c: Component, student: Student, w: World): ComponentState {
-  const waiting = (note: string): ComponentState => ({ state: "not due", note });
   const src = c.source;
   if (src.kind === "entered") return waiting("no mark is entered yet");
-  if (!student.teamId && !(src.kind === "milestone")) return waiting("the student has no team");
-  if (src.kind === "rubric") {
-    const review = w.reviews.find((r) => r.title === src.review && r.teamId === student.teamId);
-    if (!review) return waiting(`no review “${src.review}” is planned for the team`);
-    const score = combineSheets(
-      review.definition,
-      // The student reads this working: who rated stays with the instructors.
-      review.sheets.map((x, i) => ({ rater: `Reviewer ${i + 1}`, marks: x.marks })),
-    );
-    return score.value === null
-      ? waiting(`the review on ${review.heldOn} has no complete sheet yet`)
-      : { state: "scored", share: score.value, working: score.working };
-  }
-  if (src.kind === "milestone") {
-    const m = w.milestones.find((x) => x.id === src.milestone);
-    if (!m) return waiting("the milestone is not in the plan (any more)");
-    const due = m.dates[student.sectionId] ?? m.dueOn;
-    const done = m.checks.find((k) =>
-      m.scope === "team" ? k.teamId === student.teamId && student.teamId !== null : k.personId === student.id,
-    );
-    if (done)
-      return {
-        state: "scored",
-        share: "1",
-        working: makeWorking({
-          title: c.name,
-          result: "100",
-          unit: "%",
-          rule: "Full marks for a milestone that was passed.",
-          steps: [`${m.title}: due ${due}, passed ${done.doneOn}`],
-          inputs: [{ label: m.title, value: "passed", by: done.checkedBy, at: done.doneOn }],
-          warnings: done.doneOn > due ? ["It was passed after its date."] : [],
-        }),
-      };
-    return due < w.today
-      ? { state: "missing", note: `${m.title} was due ${due}` }
-      : waiting(`${m.title} is due ${due}`);
-  }
-  const full = new Decimal(src.full || "100");
-  const scored = (
-    value: string,
-    unit: string,
-    from: Computed<unknown>["working"],
-    best?: string,
-    place?: { place: number; sharing: number },
-  ): ComponentState => {
-    const points = applyRule(src.rule, value, unit, { best, ...place });
-    if (points.value === null) return waiting("nothing to score yet");
-    const share = new Decimal(points.value).div(full);
-    const percent = share.times(100).toDecimalPlaces(2).toString();
-    return {
-      state: "scored",
-      share: share.toString(),
-      working: makeWorking({
-        ...points.working,
-        title: c.name,
-        result: percent,
-        unit: "%",
-        steps: [
-          ...from.steps,
-          ...points.working.steps,
-          `of ${full} points: ${equation([{ of: points.value! }, ` ÷ ${full} × 100`], percent, "%")}`,
-        ],
-        inputs: from.inputs,
-        warnings: from.warnings,
-      }),
-    };
-  };
-  if ("event" in src.measure && src.measure.event) {
-    const wanted = src.measure.event;
-    const event = w.events.find((e) => e.id === wanted);
-    const standing = event?.standings.find((x) => event.entries.find((n) => n.id === x.id)?.teamId === student.teamId);
-    if (!event || !standing || standing.counted === null)
-      return waiting(
-        event ? `${event.name} has no result for the team yet` : "the event is not in the plan (any more)",
-      );
-    return scored(standing.counted, event.definition.unit, standing.working, event.standings[0]?.counted ?? undefined, {
-      place: standing.first!,
-      sharing: standing.sharing,
-    });
-  }
-  const measure = src.measure as { protocol: string; channel: string };
-  const protocol = w.state.protocols.find((p) => p.id === measure.protocol);
-  const channel = protocol && channelsOf(protocol.definition).find((x) => x.key === measure.channel);
-  if (!protocol || !channel) return waiting("the protocol is not there (any more)");
-  // Performance on the bench: the newest build that has a run that counts.
-  for (const b of w.state.builds.filter((x) => x.teamId === student.teamId).reverse()) {
-    const kept = w.state.summary(b.id, protocol.id, channel.key);
-    if (!kept || kept.counted === null) continue;
-    const working = w.facts
-      ? summaryOf(w.facts, protocol, b.id, channel.key).working
-      : makeWorking({ title: channel.name, result: kept.shown, unit: channel.unit, rule: "" });
-    const others = src.rule.kind === "ratio" ? bestOfClass(w.state, protocol, channel.key) : undefined;
-    return scored(
-      counts(kept),
-      channel.unit,
-      { ...working, steps: [`G${b.number}: ${working.steps[0] ?? ""}`] },
-      others,
-    );
-  }
-  return waiting("no run of the team counts yet");
+  if (src.kind === "milestone") return milestoneState(c, src.milestone, student, w);
+  if (src.kind === "notebook") return notebookState(c, src.every, student, w);
+  if (!student.teamId) return waiting("the student has no team");
+  if (src.kind === "rubric") return rubricState(src.review, student, w);
+  if (src.kind === "coverage") return coverageState(c, student, w);
+  return pointsState(c, src, student, w);
 }
 
-interface World {
-  /** What is kept, of the whole project. */
-  state: ProjectState;
-  /** The facts of the builds in question, where whole workings are wanted. */
-  facts: ProjectFacts | null;
-  reviews: Awaited<ReturnType<typeof reviewsOf>>;
-  milestones: Milestone[];
-  events: Awaited<ReturnType<typeof eventsOf>>;
-  today: string;
-}
-
-/** The best counted value of all builds in a channel, not rounded. */
-export function bestOfClass(state: ProjectState, protocol: Protocol, key: string): string | undefined {
-  const all = state.builds.flatMap((b) => {
-    const kept = state.summary(b.id, protocol.id, key);
-    return kept && kept.counted !== null ? [counts(kept)] : [];
-  });
-  return all.sort((a, b) => (protocol.definition.better === "more" ? Number(b) - Number(a) : Number(a) - Number(b)))[0];
-}
+/** Whether what is known of a component is a student's own, and not all the team's. */
+export const personal = (c: Component, w: Pick<World, "milestones" | "extensions">, student: Student): boolean => {
+  const { source } = c;
+  if (source.kind === "notebook" || !student.teamId) return true;
+  if (w.extensions.has(extensionKey(student.id, c.key))) return true;
+  return source.kind === "milestone" && w.milestones.find((m) => m.id === source.milestone)?.scope === "person";
+};
 
 /** Keeps a gradebook's rows of one section; all where none is named. */
 export const inSection = (sectionId: string | null | undefined) => (row: { student: { sectionId: string } }) =>
   !sectionId || row.student.sectionId === sectionId;
 
-/** The grade that each student has read last: a publication may hold one section only. */
+/** The grade that each student reads: a publication may hold one section only, and what was withdrawn is not read. */
 export function lastPublished(
-  publications: readonly { number: number; ledger: readonly { personId: string; grade: string | null }[] }[],
+  publications: readonly {
+    number: number;
+    withdrawnAt?: string | null;
+    ledger: readonly { personId: string; grade: string | null }[];
+  }[],
 ): Map<string, string | null> {
-  const oldestFirst = [...publications].sort((a, b) => a.number - b.number);
+  const oldestFirst = publications.filter((p) => !p.withdrawnAt).sort((a, b) => a.number - b.number);
   return new Map(oldestFirst.flatMap((p) => p.ledger.map((l) => [l.personId, l.grade] as const)));
 }
 

@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import type { Component, SchemeDefinition } from "@/core/grades/scheme";
+import { type Component, isGroup, mapLeaves, type SchemeDefinition, type SchemeNode } from "@/core/grades/scheme";
 import { addDays, daysBetween } from "@/core/sessions/date";
 import { newId } from "@/platform/db/db";
 import type { Carry, Ids } from "./carry";
@@ -124,12 +124,15 @@ function carriedComponent(x: Component, known: { protocols: Ids; events: Ids; mi
   switch (source.kind) {
     case "rubric":
     case "entered":
+    case "coverage":
+    case "notebook":
       return x;
     case "milestone": {
       const milestone = known.milestones.get(source.milestone);
       return milestone ? { ...x, source: { ...source, milestone } } : entered;
     }
     case "points": {
+      if ("overall" in source.measure || "recorded" in source.measure) return x;
       if ("event" in source.measure && source.measure.event) {
         const event = known.events.get(source.measure.event);
         return event ? { ...x, source: { ...source, measure: { event } } } : entered;
@@ -141,15 +144,21 @@ function carriedComponent(x: Component, known: { protocols: Ids; events: Ids; mi
   }
 }
 
+/** Parts that no peer factor multiplies. */
+const withoutPeers = (parts: readonly SchemeNode[]): SchemeNode[] =>
+  parts.map(({ peer: _, ...p }) => (isGroup(p) ? { ...p, parts: withoutPeers(p.parts) } : p));
+
 /** The grading scheme in its last version. */
 export async function carryScheme(c: Carry, known: { protocols: Ids; events: Ids; milestones: Ids }): Promise<void> {
   const [last] = await c.sql<{ definition: SchemeDefinition }[]>`
     SELECT definition FROM scheme_version WHERE project_id = ${c.from} ORDER BY number DESC LIMIT 1
   `;
   if (!last) return;
-  const definition = {
-    ...last.definition,
-    components: last.definition.components.map((x) => carriedComponent(x, known)),
+  // Ratings of a class are that class's: the new one asks anew.
+  const { peers: _, ...kept } = last.definition;
+  const definition: SchemeDefinition = {
+    ...kept,
+    components: withoutPeers(mapLeaves(kept.components, (x) => carriedComponent(x, known))),
   };
   await c.sql`
     INSERT INTO scheme_version (id, project_id, number, definition, created_by)

@@ -1,5 +1,5 @@
 import type { Actor } from "@/core/access/can";
-import type { SchemeDefinition } from "@/core/grades/scheme";
+import { leavesOf, type SchemeDefinition } from "@/core/grades/scheme";
 import { db } from "@/platform/db/db";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { eventsOf } from "@/stages/contest/queries/events";
@@ -67,7 +67,7 @@ test("plan, gates, events and grading scheme come along with new dates, and lean
   const [scheme] = await db()<{ definition: SchemeDefinition }[]>`
     SELECT definition FROM scheme_version WHERE project_id = ${projectId}
   `;
-  expect(scheme!.definition.components.map((x) => x.source)).toMatchObject([
+  expect(leavesOf(scheme!.definition.components).map((x) => x.source)).toMatchObject([
     { kind: "rubric", review: "First review" },
     { kind: "points", measure: { protocol: protocol!.id } },
     { kind: "milestone", milestone: milestones[0]!.id },
@@ -88,7 +88,12 @@ test("what is not ticked stays behind; a mark that came from it is entered by ha
   const [scheme] = await db()<{ definition: SchemeDefinition }[]>`
     SELECT definition FROM scheme_version WHERE project_id = ${projectId}
   `;
-  expect(scheme!.definition.components.map((x) => x.source.kind)).toEqual(["rubric", "entered", "entered", "entered"]);
+  expect(leavesOf(scheme!.definition.components).map((x) => x.source.kind)).toEqual([
+    "rubric",
+    "entered",
+    "entered",
+    "entered",
+  ]);
   expect((await refused(createEdition, boss, { ...input, title: "B", parts: ["events"] })).message).toContain(
     "lean on the protocols",
   );

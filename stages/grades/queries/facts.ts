@@ -1,0 +1,174 @@
+import type * as row from "@/platform/db/rows";
+import "server-only";
+import type { PeerFactor, PeerRating } from "@/core/grades/peers";
+import { peerFactors } from "@/core/grades/peers";
+import { type Component, leavesOf, type SchemeDefinition } from "@/core/grades/scheme";
+import { unitsOf } from "@/core/quantity/systems";
+import type { PeerMethod } from "@/core/vocabulary/grades";
+import { db } from "@/platform/db/db";
+import { calendarsIn } from "@/platform/project/calendars";
+import { placedContestOf } from "@/stages/contest/queries/contest";
+import { eventsOf } from "@/stages/contest/queries/events";
+import { overallView } from "@/stages/contest/view/overall";
+import { factsOfBuilds } from "@/stages/needs/queries/facts";
+import { projectState } from "@/stages/needs/queries/state";
+import { type Student, studentsOf } from "@/stages/people/queries/students";
+import { milestonesOf } from "@/stages/plan/queries/milestones";
+import { reviewsOf } from "@/stages/reviews/queries";
+import { extensionKey, type World } from "../view/world";
+
+export interface EnteredMark {
+  personId: row.EnteredMark["personId"];
+  component: row.EnteredMark["component"];
+  kind: row.EnteredMark["kind"];
+  share: row.EnteredMark["share"];
+  reason: row.EnteredMark["reason"];
+  enteredBy: row.EnteredMark["enteredBy"];
+  enteredAt: row.EnteredMark["enteredAt"];
+  typed: row.EnteredMark["typed"];
+  late: row.EnteredMark["late"];
+  version: row.EnteredMark["version"];
+}
+
+/** What a class's grades under some schemes are computed from. */
+export interface ClassFacts {
+  readonly students: readonly Student[];
+  readonly world: World;
+  /** By student. */
+  readonly marks: ReadonlyMap<string, readonly EnteredMark[]>;
+}
+
+interface More {
+  readonly units: string | null;
+  readonly currency: string;
+  readonly extensions: readonly { personId: string; component: string; sessions: number; reason: string }[];
+  readonly notebooks: readonly { personId: string; days: string[] }[];
+  readonly rounds: readonly { id: string; method: PeerMethod; ratings: PeerRating[] }[];
+}
+
+/** What is asked of the record besides builds, reviews and events: notebooks and ratings only where they count. */
+async function moreOf(projectId: string, notebooks: boolean, rounds: readonly string[]): Promise<More> {
+  const [more] = await db()<More[]>`
+    SELECT
+      p.settings->>'units' AS units, p.currency,
+      (
+        SELECT coalesce(
+          json_agg(
+            json_build_object('personId', person_id, 'component', component, 'sessions', sessions, 'reason', reason)
+          ),
+          '[]'
+        )
+        FROM extension
+        WHERE project_id = p.id
+      ) AS extensions,
+      (
+        SELECT coalesce(json_agg(json_build_object('personId', n.person_id, 'days', n.days)), '[]')
+        FROM (
+          SELECT person_id, json_agg(DISTINCT on_date) AS days
+          FROM notebook_entry
+          WHERE project_id = p.id AND ${notebooks}
+          GROUP BY person_id
+        ) n
+      ) AS notebooks,
+      (
+        SELECT coalesce(
+          json_agg(
+            json_build_object(
+              'id', r.id, 'method', r.method, 'ratings',
+              (
+                SELECT coalesce(
+                  json_agg(json_build_object('rater', rater_id, 'ratee', ratee_id, 'value', value::text)), '[]'
+                )
+                FROM peer_rating
+                WHERE round_id = r.id
+              )
+            )
+          ),
+          '[]'
+        )
+        FROM peer_round r
+        WHERE r.project_id = p.id AND r.id = ANY(${[...rounds]}::uuid[])
+      ) AS rounds
+    FROM project p
+    WHERE p.id = ${projectId}
+  `;
+  return more!;
+}
+
+/** Peer factors of everybody who is in a team. */
+function factorsOf(students: readonly Student[], round: More["rounds"][number]): Map<string, PeerFactor> {
+  const teams = new Map<string, Student[]>();
+  for (const s of students) if (s.teamId) teams.set(s.teamId, [...(teams.get(s.teamId) ?? []), s]);
+  return new Map(
+    [...teams.values()].flatMap((t) => peerFactors(round.method, t, round.ratings).map((f) => [f.id, f] as const)),
+  );
+}
+
+/** The team's place in the contest, by name. */
+async function overallOf(projectId: string): Promise<World["overall"]> {
+  const { contest } = await placedContestOf(projectId, false);
+  const { rows, begun } = overallView(contest);
+  if (!begun) return new Map();
+  const sharing = (place: number | null) => rows.filter((r) => r.place === place).length;
+  return new Map(
+    rows.flatMap(({ team, place, working }) =>
+      place === null ? [] : [[team, { place, sharing: sharing(place), working }] as const],
+    ),
+  );
+}
+
+const asks = (parts: readonly Component[], what: (c: Component) => boolean) => parts.some(what);
+
+/**
+ * What is needed to grade a class under these schemes. With `whole` the facts of the builds go down to the single run;
+ * of one student those of the own team.
+ */
+export async function classFacts(
+  projectId: string,
+  today: string,
+  schemes: readonly SchemeDefinition[],
+  { only, whole }: { only?: string; whole: boolean },
+): Promise<ClassFacts> {
+  const parts = schemes.flatMap((s) => leavesOf(s.components));
+  const rounds = schemes.flatMap((s) => s.peers?.round ?? []);
+  const notebooks = asks(parts, (c) => c.source.kind === "notebook");
+  const overall = asks(parts, (c) => c.source.kind === "points" && "overall" in c.source.measure);
+  const dated = notebooks || asks(parts, (c) => c.source.kind === "milestone");
+  const [students, state, reviews, milestones, events, entered, more, calendars, places] = await Promise.all([
+    studentsOf(projectId),
+    projectState(projectId),
+    reviewsOf(projectId),
+    milestonesOf(projectId),
+    eventsOf(projectId),
+    db()<EnteredMark[]>`
+      SELECT person_id, component, kind, share, reason, typed, late, entered_by, entered_at, version
+      FROM entered_mark
+      WHERE project_id = ${projectId}
+    `,
+    moreOf(projectId, notebooks, rounds),
+    dated ? calendarsIn([projectId]) : null,
+    overall ? overallOf(projectId) : new Map(),
+  ]);
+  const team = students.find((x) => x.id === only)?.teamId;
+  const shown = state.builds.filter((b) => only === undefined || b.teamId === team).map((b) => b.id);
+  const marks = new Map<string, EnteredMark[]>(students.map((x) => [x.id, []]));
+  for (const e of entered) marks.get(e.personId)?.push(e);
+  return {
+    students,
+    marks,
+    world: {
+      state,
+      facts: whole ? await factsOfBuilds(projectId, shown) : null,
+      reviews,
+      milestones,
+      events,
+      overall: places,
+      calendars: calendars?.get(projectId)?.of ?? new Map(),
+      notebooks: new Map(more.notebooks.map((n) => [n.personId, n.days])),
+      extensions: new Map(more.extensions.map((e) => [extensionKey(e.personId, e.component), e])),
+      peers: new Map(more.rounds.map((r) => [r.id, factorsOf(students, r)])),
+      units: { mass: unitsOf((more.units as "metric" | null) ?? "metric").mass, cost: more.currency },
+      today,
+    },
+  };
+}
