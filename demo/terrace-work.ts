@@ -12,7 +12,6 @@ import { savePartLine } from "@/stages/builds/commands/parts";
 import { buildById, buildsBefore, buildsOf } from "@/stages/builds/queries/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { saveEvent } from "@/stages/contest/commands/events";
-import { publishGrades } from "@/stages/grades/commands/publish";
 import { saveScheme } from "@/stages/grades/commands/scheme";
 import { recordFinding } from "@/stages/needs/commands/findings";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
@@ -37,6 +36,7 @@ import { as, at, fresh, run } from "./run";
 import * as story from "./story";
 import { setUpTankRace } from "./tank-race";
 import { terraceFront } from "./terrace-front";
+import { gradeTerrace } from "./terrace-grades";
 import { markTerrace } from "./terrace-marks";
 import type { changeTerrace, openTerrace } from "./terrace-pump";
 
@@ -437,7 +437,11 @@ export async function gatesOfTerrace(
       const percent = () => 60 + Math.floor(rnd() * 38);
       const marks = marked.map((m) => ({ personId: ids.get(m)!, percent: percent() }));
       await markTerrace(owner, projectId, marks);
-      await run(publishGrades, owner, { projectId });
+      await gradeTerrace(owner, projectId, {
+        teams: [...teams].map(([name, t]) => ({ name, members: t.members })),
+        measure: { protocol: protocol.id, channel: "Q" },
+        drawing,
+      });
     },
   });
 }

@@ -74,7 +74,9 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/student/[person]", record, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];
-  expect([...new Set([...table.map(([h]) => h), "api/day", "api/outcome", "api/vote"])].sort()).toEqual(found);
+  expect([...new Set([...table.map(([h]) => h), "api/day", "api/outcome", "api/try", "api/vote"])].sort()).toEqual(
+    found,
+  );
   // What became of a request is asked by POST, by whoever is signed in.
   const request = "0190a0b0-0000-7000-8000-000000000abc";
   const outcome = (role: Role, more = "") => contexts[role].post(`${demoUrl}/api/outcome?request=${request}${more}`);
@@ -98,6 +100,21 @@ test("every route handler against every role", async ({ page, browser }) => {
   const ballot = { code: "NOSUCH", team: entryId };
   expect([await vote(ballot), await vote({ code: 7 }), await vote({})]).toEqual([409, 400, 400]);
   expect(await vote(ballot, { "sec-fetch-site": "cross-site" })).toBe(403);
+  // What a change would do is asked by POST, by who may make it; nothing is written, and a stranger's site learns nothing.
+  const trial = (role: Role, of: string, data: object, headers = {}) =>
+    contexts[role].post(`${demoUrl}/api/try?of=${of}&project=${slug}`, { data, headers });
+  for (const role of Object.keys(contexts) as Role[])
+    expect([role, (await trial(role, "marks", { text: "Student\nAda" })).status()]).toEqual([
+      role,
+      role === "owner" ? 200 : 404,
+    ]);
+  expect(await (await trial("owner", "scheme", { decimals: 1, components: [] })).json()).toEqual({
+    wrong: "A scheme has at least one component.",
+  });
+  expect([
+    (await trial("owner", "toString", {})).status(),
+    (await trial("owner", "scheme", {}, { "sec-fetch-site": "cross-site" })).status(),
+  ]).toEqual([404, 403]);
   for (const [, url, may] of table)
     for (const role of Object.keys(contexts) as Role[]) {
       // A stream never ends: its head is asked for by a page of the role.

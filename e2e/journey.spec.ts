@@ -258,28 +258,35 @@ test("from an empty school to the board and the next edition", async ({ page, br
         );
       for (const [label, v] of Object.entries(values)) await page.getByLabel(label, { exact: true }).nth(i).fill(v);
     };
-    await fill(0, { Component: "Review", Weight: "50" }, { "Scored by": "rubric", Review: "label:First review" });
+    await fill(0, { Component: "Review", "Weight, %": "50" }, { "Scored by": "rubric", Review: "label:First review" });
     await page.getByRole("button", { name: "add a component" }).click();
     await fill(
       1,
-      { Component: "Performance", Weight: "30" },
-      { "Scored by": "points", "Measured value": "label:Timed lift: result (L/min)", "Points rule": "line" },
+      { Component: "Performance", "Weight, %": "30" },
+      { "Scored by": "points", "Measured value": "label:Timed lift: result", "Points rule": "line" },
     );
     await page.getByLabel("Anchors").fill("4 0\n9 100");
     await page.getByRole("button", { name: "add a component" }).click();
-    await fill(2, { Component: "Drawing", Weight: "10" }, { "Scored by": "milestone", Milestone: "label:Drawing" });
+    await fill(
+      2,
+      { Component: "Drawing", "Weight, %": "10" },
+      { "Scored by": "milestone", Milestone: "label:Drawing" },
+    );
     await page.getByRole("button", { name: "Save the scheme" }).click();
     await expect(page.getByText("The weights make 90, not 100.")).toBeVisible();
-    await page.getByLabel("Weight", { exact: true }).nth(2).fill("20");
+    await page.getByLabel("Weight, %", { exact: true }).nth(2).fill("20");
     await page.getByRole("button", { name: "Save the scheme" }).click();
     await expect(page.getByRole("heading", { name: "Grades" })).toBeVisible();
     const row = page.getByRole("row", { name: /Team 1/ }).first();
     await row.getByRole("button").last().click();
     await expect(page.getByRole("dialog")).toContainText("Performance: 30 ×");
     await page.keyboard.press("Escape");
+    await page.getByRole("link", { name: "Spreadsheet" }).click();
+    await expect(page.getByRole("heading", { name: "Marks and spreadsheets" })).toBeVisible();
     const download = page.waitForEvent("download");
-    await page.getByRole("link", { name: "CSV" }).click();
-    expect(readFileSync(await (await download).path(), "utf8")).toContain("Performance (%, weight 30)");
+    await page.getByRole("link", { name: "Take out as CSV" }).click();
+    expect(readFileSync(await (await download).path(), "utf8")).toContain("Performance (%, weight 30 %)");
+    await page.getByRole("link", { name: "Gradebook" }).click();
     await page.getByRole("button", { name: "Publish the grades" }).click();
     await expect(page.getByText("published version 1")).toBeVisible();
   });

@@ -28,6 +28,10 @@ import { PapersScreen } from "@/stages/contest/screens/papers";
 import { ProgrammeScreen } from "@/stages/contest/screens/programme";
 import { StewardScreen } from "@/stages/contest/screens/steward";
 import { GradesScreen } from "@/stages/grades/screens/grades";
+import { PeersScreen } from "@/stages/grades/screens/peers";
+import { SchemeScreen } from "@/stages/grades/screens/scheme";
+import { SpreadsheetScreen } from "@/stages/grades/screens/spreadsheet";
+import { StudentGradeScreen } from "@/stages/grades/screens/student-grade";
 import { InspectionScreen } from "@/stages/needs/screens/inspection";
 import { NeedsScreen } from "@/stages/needs/screens/needs";
 import { StatementsScreen } from "@/stages/needs/screens/statements";
@@ -135,6 +139,11 @@ const views: [string, number, () => ReactElement][] = [
   ["experiment", 12, () => <ExperimentScreen slug={slug} asked={{}} />],
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],
   ["grades", 12, () => <GradesScreen slug={slug} />],
+  ["grading scheme", 12, () => <SchemeScreen slug={slug} />],
+  // It goes down to the single run, and says what stands beside.
+  ["a student's grade", 16, () => <StudentGradeScreen slug={slug} person={w.students[0]!} />],
+  ["peer ratings", 12, () => <PeersScreen slug={slug} />],
+  ["marks and spreadsheets", 12, () => <SpreadsheetScreen slug={slug} />],
   ["contest", 12, () => <ContestScreen slug={slug} />],
   ["programme of a contest", 12, () => <ProgrammeScreen slug={slug} />],
   ["inspection of a contest", 12, () => <ContestInspection slug={slug} build={w.build} />],

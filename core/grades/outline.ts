@@ -64,3 +64,35 @@ export function treeOf(rows: readonly OutlineRow[]): { parts: SchemeNode[] } | {
   }
   return { parts: partsFrom(rows, 0, 0).parts };
 }
+
+/**
+ * Where what lies in a line of an outline ends: the place of the next one that is no deeper.
+ * @example endOf([{ depth: 0 }, { depth: 1 }, { depth: 0 }], 0) // => 2
+ */
+export function endOf(rows: readonly { readonly depth: number }[], at: number): number {
+  const next = rows.findIndex((p, i) => i > at && p.depth <= rows[at]!.depth);
+  return next < 0 ? rows.length : next;
+}
+
+/**
+ * Percent of the whole that each line of an outline is; null where a weight can't be read.
+ * @example
+ * sharesOfWhole([{ depth: 0, weight: "60" }, { depth: 1, weight: "2" }, { depth: 1, weight: "1" }])
+ * // => [60, 40, 20]
+ */
+export function sharesOfWhole(rows: readonly { readonly depth: number; readonly weight: string }[]): (number | null)[] {
+  const weight = (p: { weight: string }) => Number(p.weight.trim().replace(",", "."));
+  const out: (number | null)[] = [];
+  for (const [i, p] of rows.entries()) {
+    const above = rows.findLastIndex((x, j) => j < i && x.depth < p.depth);
+    if (p.depth === 0 || above < 0) {
+      out.push(weight(p) || null);
+      continue;
+    }
+    const siblings = rows.filter((x, j) => j > above && j < endOf(rows, above) && x.depth === p.depth);
+    const sum = siblings.reduce((s, x) => s + weight(x), 0);
+    const whole = out[above]!;
+    out.push(whole !== null && sum > 0 && weight(p) > 0 ? (whole * weight(p)) / sum : null);
+  }
+  return out;
+}

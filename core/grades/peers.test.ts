@@ -17,7 +17,7 @@ describe("factors", () => {
   test("means of 4.333 4 5 3.667 over their mean", () => {
     const factors = peerFactors("ratings", members, whole);
     expect(rounded(factors)).toEqual(["1.020", "0.941", "1.176", "0.863"]);
-    expect(factors[0]!.working.steps).toEqual(["4.333 ÷ 4.25 = 1.02"]);
+    expect(factors[0]!.working.steps).toEqual(["mean received over the team's mean: 4.333 ÷ 4.25 = 1.02"]);
     // What the others received is not for the student to read.
     expect(JSON.stringify(factors[0]!.working)).not.toContain("3.667");
     expect(capped(factors[2]!.factor!, { low: "0.85", high: "1.10" })).toBe("1.1");
@@ -88,6 +88,13 @@ describe("what is odd", () => {
     expect(words("A . 4 5 1", "B 4 . 5 2", "C 5 4 . 3", "D 3 5 4 .")).toEqual([
       "Each teammate gave D less than anybody else.",
     ]));
+  test("of two others the same says nothing, and praise that nobody else could give is not odd", () => {
+    const three = members.slice(0, 3);
+    const odd = (...rows: string[]) => oddRatings(three, table(...rows)).map((o) => o.words);
+    expect(odd("A . 4 4", "B 5 . 3", "C 3 5 .")).toEqual([]);
+    // C did not rate.
+    expect(odd("A . 5 5", "B 5 . 3")).toEqual([]);
+  });
   test("two who alone give each other the most", () =>
     expect(words("A . 5 3 4", "B 5 . 4 3", "C 4 3 . 4", "D 3 4 2 .")).toEqual([
       "A and B gave each other the most, and nobody else gave it to them.",

@@ -89,6 +89,7 @@ export function peerFactors(
     method === "ratings"
       ? "The mean of the ratings received, over the mean of the team's means."
       : "The mean of the shares received, over an equal share.";
+  const baseName = method === "ratings" ? "the team's mean" : "an equal share";
   return members.map(({ id }) => {
     const own = means.get(id) ?? null;
     const raters = received.get(id)!.length;
@@ -116,10 +117,13 @@ export function peerFactors(
         title: "Peer factor",
         result: show(factor),
         rule,
-        steps: [equation([{ of: own, digits: 3 }, " ÷ ", { of: base, digits: 3 }], show(factor))],
+        steps: [
+          `mean received over ${baseName}: ` +
+            equation([{ of: own, digits: 3 }, " ÷ ", { of: base, digits: 3 }], show(factor)),
+        ],
         inputs: [
           { label: `mean received from ${raters}`, value: show(own) },
-          { label: method === "ratings" ? "the team's mean" : "an equal share", value: show(base) },
+          { label: baseName, value: show(base) },
         ],
       }),
     };
@@ -141,12 +145,14 @@ export interface PeerOddity {
 }
 
 /**
- * What is odd in a team's ratings: somebody who gave everybody the same; somebody who gives each teammate less than all
- * others do; somebody to whom each teammate gives less than to anybody else; two who alone give each other the most.
+ * What is odd in a team's ratings: somebody who gave three or more the same; somebody who gives each teammate less than
+ * all others do; somebody to whom each teammate gives less than to anybody else; two who alone give each other the most.
  * It is a reason to ask, not a judgement.
  * @example
- * oddRatings([{ id: "a", name: "Ada" }, { id: "b", name: "Bo" }, { id: "c", name: "Cy" }], [
- *   { rater: "a", ratee: "b", value: "3" }, { rater: "a", ratee: "c", value: "3" },
+ * oddRatings(["Ada", "Bo", "Cy", "Di"].map((name) => ({ id: name, name })), [
+ *   { rater: "Ada", ratee: "Bo", value: "3" },
+ *   { rater: "Ada", ratee: "Cy", value: "3" },
+ *   { rater: "Ada", ratee: "Di", value: "3" },
  * ]).map((o) => o.words)
  * // => ["Ada gave everybody 3."]
  */
@@ -158,7 +164,7 @@ export function oddRatings(members: readonly PeerMember[], ratings: readonly Pee
   const out: PeerOddity[] = [];
   for (const m of members) {
     const mine = given(m);
-    if (mine.length > 1 && new Set(mine.map((r) => r.value)).size === 1)
+    if (mine.length > 2 && new Set(mine.map((r) => r.value)).size === 1)
       out.push({ kind: "everybody the same", who: [m.id], words: `${m.name} gave everybody ${mine[0]!.value}.` });
     const below = mine.filter((r) => {
       const others = counted.filter((x) => x.ratee === r.ratee && x.rater !== m.id);
@@ -184,10 +190,9 @@ export function oddRatings(members: readonly PeerMember[], ratings: readonly Pee
         const best = given(m).filter((r) => Number(r.value) === top);
         return best.length === 1 && [a.id, b.id].includes(best[0]!.ratee);
       });
-      const others = counted.some(
-        (r) => [a.id, b.id].includes(r.ratee) && ![a.id, b.id].includes(r.rater) && Number(r.value) === top,
-      );
-      if (members.length > 2 && alone && !others && value.get(`${a.id} ${b.id}`) === top)
+      const others = counted.filter((r) => [a.id, b.id].includes(r.ratee) && ![a.id, b.id].includes(r.rater));
+      const nobodyElse = others.length > 0 && others.every((r) => Number(r.value) < top);
+      if (alone && nobodyElse && value.get(`${a.id} ${b.id}`) === top)
         out.push({
           kind: "mutual top marks",
           who: [a.id, b.id],

@@ -22,12 +22,12 @@ export type StepMethod = Term<typeof stepMethod>;
 
 /** Where a component of a grade comes from. */
 export const componentSource = vocabulary({
-  rubric: "the rubric of a review",
+  rubric: "a review's rubric",
   points: "points by a rule",
-  coverage: "requirements: share of musts that are met",
+  coverage: "share of musts met",
   milestone: "a milestone passed",
-  notebook: "notebook: class sessions with an entry",
-  entered: "a mark that is entered",
+  notebook: "notebook entries",
+  entered: "an entered mark",
 });
 export type ComponentSource = Term<typeof componentSource>;
 
@@ -54,6 +54,14 @@ export const peerMethod = vocabulary(
   ["peer_round.method"],
 );
 export type PeerMethod = Term<typeof peerMethod>;
+
+/** By what a student is known in a list of marks. */
+export const markIdentifier = vocabulary({ name: "name", email: "e-mail", login: "sign-in name or number" });
+export type MarkIdentifier = Term<typeof markIdentifier>;
+
+/** How numbers are written in a list for a spreadsheet. */
+export const decimalSign = vocabulary({ point: "8.5, commas between cells", comma: "8,5, semicolons between cells" });
+export type DecimalSign = Term<typeof decimalSign>;
 
 /** In what a mark is entered. */
 export const markScale = vocabulary({

@@ -90,8 +90,8 @@ export interface Download {
   readonly make: (
     project: { id: string; currency: string },
     today: string,
-    /** What the address narrows it to. */
-    only?: { section: string | null },
+    /** What the address narrows it to, and how it is to be written. */
+    only?: { section: string | null; which?(name: string): string },
   ) => Promise<string>;
 }
 

@@ -94,6 +94,11 @@ export const marks = yup.object({
     .required(),
 });
 
+/** A list of marks as it comes from a spreadsheet. */
+export const marksText = yup.object({
+  text: yup.string().max(1_000_000, "This is larger than a class's marks.").required("Paste the list first."),
+});
+
 /** More class sessions for one student's component; none takes the extension back. */
 export const extend = yup.object({
   projectId: c.id(),

@@ -11,7 +11,7 @@ import * as peers from "./commands/peers";
 import * as publish from "./commands/publish";
 import * as scheme from "./commands/scheme";
 import { gradebookTable } from "./gradebook-table";
-import { schemeTrial } from "./trials";
+import { marksTrial, schemeTrial } from "./trials";
 
 const stratum: Stratum = {
   columns: (sql, p) =>
@@ -93,6 +93,6 @@ export const grades: Stage = {
   home,
   waiting,
   workings: { grade: gradeWorking },
-  trials: { scheme: schemeTrial },
+  trials: { scheme: schemeTrial, marks: marksTrial },
   downloads: { gradebook: { act: gradeActs.readAll, make: gradebookTable } },
 };

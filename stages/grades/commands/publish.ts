@@ -5,7 +5,7 @@ import { newId } from "@/platform/db/db";
 import { plural } from "@/platform/registry/words";
 import { gradeActs } from "../acts";
 import { gradebook } from "../queries/gradebook";
-import { type LedgerLine, publicationsOf } from "../queries/publications";
+import { type LedgerLine, publishedLines } from "../queries/publications";
 import * as s from "../schema";
 import { ledgerOf } from "../view/ledger";
 import { inSection, lastPublished } from "../view/states";
@@ -26,7 +26,7 @@ export const publishGrades = command({
     const rows = book.rows.filter(inSection(input.sectionId));
     if (!rows.some((r) => r.grade.value.grade !== null))
       refuse("Nothing can be published: no component counts for anybody yet.");
-    const before = await publicationsOf(input.projectId, sql);
+    const before = await publishedLines(input.projectId, sql);
     const members = new Map<string, string[]>();
     for (const { student } of book.rows)
       if (student.teamId) members.set(student.teamId, [...(members.get(student.teamId) ?? []), student.id]);

@@ -66,7 +66,7 @@ test("what cannot be graded by is refused in words, and nothing is written", asy
   expect((await schemeOf(here.w.projectId))!.number).toBe(1);
 });
 
-test("what a scheme would do is told before it is saved; once published a change that moves grades says why", async () => {
+test("what a scheme would do is told before it is saved; once published a change of grades says why", async () => {
   const [ada, ben] = here.w.students as [string, string];
   await save(tree());
   await marks(ada, { talk: "90", build: "90", own: "50" });

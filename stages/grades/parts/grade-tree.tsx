@@ -17,7 +17,11 @@ function Percent({ part }: { part: LedgerPart }) {
   );
 }
 
-const told = (w: Working) => [...w.steps, ...w.warnings];
+/** Its arithmetic; where there is none, its rule. */
+const told = (w: Working) => [...(w.steps.length ? w.steps : [w.rule]), ...w.warnings].filter(Boolean);
+
+/** On a phone a part is a row of name, weight and percent with its lines below. */
+const row = "break-inside-avoid align-top max-sm:grid max-sm:grid-cols-[minmax(0,1fr)_auto_auto]";
 
 /** A part's arithmetic in lines, what reviewers said, and what would have earned more. */
 function Told({ part }: { part: LedgerPart }) {
@@ -59,8 +63,8 @@ export function GradeTree({
   act?: (part: LedgerPart) => ReactNode;
 }) {
   return (
-    <table className="table max-w-[960px]">
-      <thead>
+    <table className="table max-w-[960px] max-sm:block">
+      <thead className="max-sm:hidden">
         <tr>
           <th>Component</th>
           <th className="num">Weight</th>
@@ -71,18 +75,18 @@ export function GradeTree({
           {act && <th className="no-print" />}
         </tr>
       </thead>
-      <tbody>
+      <tbody className="max-sm:block">
         {parts.map((p) => (
-          <tr key={p.key} className={cx("break-inside-avoid align-top", p.dropped && "text-soft line-through")}>
+          <tr key={p.key} className={cx(row, p.dropped && "text-soft line-through")}>
             <td className={cx(p.group ? "font-[700]" : "font-[600]", indent[p.depth ?? 0])}>{p.name}</td>
             <td className="num text-soft">{p.weight}</td>
             <td className="num">
               <Percent part={p} />
             </td>
-            <td>
+            <td className="max-sm:col-span-3 max-sm:pt-0">
               <Told part={p} />
             </td>
-            {act && <td className="no-print">{!p.group && act(p)}</td>}
+            {act && <td className="no-print max-sm:col-span-3">{!p.group && act(p)}</td>}
           </tr>
         ))}
       </tbody>

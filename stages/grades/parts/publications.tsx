@@ -1,5 +1,5 @@
 import { instant } from "@/platform/pages/dates";
-import type { Publication } from "../queries/publications";
+import type { PublishedLines } from "../queries/publications";
 import { publishedFor } from "../view/states";
 import { TakeBackPublication } from "./take-back-publication";
 
@@ -8,7 +8,7 @@ export function Publications({
   publications,
   sections,
 }: {
-  publications: readonly Publication[];
+  publications: readonly PublishedLines[];
   sections: readonly { name: string }[];
 }) {
   if (!publications.length) return null;

@@ -1,18 +1,11 @@
 "use client";
 
 import { useFieldArray, useFormContext } from "react-hook-form";
+import { endOf, sharesOfWhole } from "@/core/grades/outline";
 import { Menu } from "@/ui/menu";
 import { buttonClass } from "@/ui/page";
 import { type Sources, shelf } from "../view/shelf";
-import {
-  endOf,
-  moved,
-  newPart,
-  type OutlineMove,
-  sharesOfWhole,
-  type TypedPart,
-  type TypedScheme,
-} from "../view/typed-scheme";
+import { moved, newPart, type OutlineMove, type TypedPart, type TypedScheme, underFactor } from "../view/typed-scheme";
 import { SchemePart } from "./scheme-part";
 
 const freshKey = () => `k-${crypto.randomUUID().slice(0, 8)}`;
@@ -34,6 +27,7 @@ export function SchemeOutline({ sources }: { sources: Sources }) {
           key={f.id}
           index={i}
           ofWhole={shares[i] ?? null}
+          factor={sources.rounds.length > 0 && !underFactor(parts, i)}
           sources={sources}
           onMove={(how) => move(i, how)}
           onAdd={() => insert(endOf(now(), i), newPart(freshKey(), now()[i]!.depth + 1, { weight: "1" }))}

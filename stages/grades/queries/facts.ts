@@ -10,12 +10,12 @@ import { calendarsIn } from "@/platform/project/calendars";
 import { placedContestOf } from "@/stages/contest/queries/contest";
 import { eventsOf } from "@/stages/contest/queries/events";
 import { overallView } from "@/stages/contest/view/overall";
-import { factsOfBuilds } from "@/stages/needs/queries/facts";
+import { factsBeside } from "@/stages/needs/queries/facts";
 import { projectState } from "@/stages/needs/queries/state";
 import { type Student, studentsOf } from "@/stages/people/queries/students";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { reviewsOf } from "@/stages/reviews/queries";
-import { extensionKey, type World } from "../view/world";
+import { type Extension, extensionKey, type World } from "../view/world";
 
 export interface EnteredMark {
   personId: row.EnteredMark["personId"];
@@ -41,7 +41,7 @@ export interface ClassFacts {
 interface More {
   readonly units: string | null;
   readonly currency: string;
-  readonly extensions: readonly { personId: string; component: string; sessions: number; reason: string }[];
+  readonly extensions: readonly (Extension & { personId: string; component: string })[];
   readonly notebooks: readonly { personId: string; days: string[] }[];
   readonly rounds: readonly { id: string; method: PeerMethod; ratings: PeerRating[] }[];
 }
@@ -54,7 +54,9 @@ async function moreOf(projectId: string, notebooks: boolean, rounds: readonly st
       (
         SELECT coalesce(
           json_agg(
-            json_build_object('personId', person_id, 'component', component, 'sessions', sessions, 'reason', reason)
+            json_build_object(
+              'personId', person_id, 'component', component, 'sessions', sessions, 'reason', reason, 'version', version
+            )
           ),
           '[]'
         )
@@ -121,13 +123,13 @@ const asks = (parts: readonly Component[], what: (c: Component) => boolean) => p
 
 /**
  * What is needed to grade a class under these schemes. With `whole` the facts of the builds go down to the single run;
- * of one student those of the own team.
+ * of one student those of the own team. Calendars are read where they are not known already.
  */
 export async function classFacts(
   projectId: string,
   today: string,
   schemes: readonly SchemeDefinition[],
-  { only, whole }: { only?: string; whole: boolean },
+  { only, whole, calendars: known }: { only?: string; whole: boolean; calendars?: World["calendars"] },
 ): Promise<ClassFacts> {
   const parts = schemes.flatMap((s) => leavesOf(s.components));
   const rounds = schemes.flatMap((s) => s.peers?.round ?? []);
@@ -146,7 +148,7 @@ export async function classFacts(
       WHERE project_id = ${projectId}
     `,
     moreOf(projectId, notebooks, rounds),
-    dated ? calendarsIn([projectId]) : null,
+    dated && !known ? calendarsIn([projectId]) : null,
     overall ? overallOf(projectId) : new Map(),
   ]);
   const team = students.find((x) => x.id === only)?.teamId;
@@ -158,12 +160,12 @@ export async function classFacts(
     marks,
     world: {
       state,
-      facts: whole ? await factsOfBuilds(projectId, shown) : null,
+      facts: whole ? await factsBeside(projectId, state, shown) : null,
       reviews,
       milestones,
       events,
       overall: places,
-      calendars: calendars?.get(projectId)?.of ?? new Map(),
+      calendars: known ?? calendars?.get(projectId)?.of ?? new Map(),
       notebooks: new Map(more.notebooks.map((n) => [n.personId, n.days])),
       extensions: new Map(more.extensions.map((e) => [extensionKey(e.personId, e.component), e])),
       peers: new Map(more.rounds.map((r) => [r.id, factorsOf(students, r)])),

@@ -8,7 +8,7 @@ import { type Computed, makeWorking } from "@/core/working/working";
 import type { Student } from "@/stages/people/queries/students";
 import { type Explained, explainedOf } from "../view/explained";
 import { personal, stateOf } from "../view/states";
-import { extensionKey } from "../view/world";
+import { type Extension, extensionKey, type World } from "../view/world";
 import { type ClassFacts, classFacts, type EnteredMark } from "./facts";
 import type { LedgerFact } from "./publications";
 import { type SchemeVersion, schemeOf } from "./scheme";
@@ -30,6 +30,8 @@ export interface GradebookRow {
   grade: Computed<Grade>;
   /** What was entered, by component: as it was typed, and why. */
   marks: Record<string, { version: number; typed: string; reason: string }>;
+  /** More class sessions, by component. */
+  extensions: Record<string, Extension>;
   /** What was known of each component: the grade can be computed again from it. */
   facts: LedgerFact[];
   /** The factor that the team's ratings make, before its caps. */
@@ -96,6 +98,12 @@ export function gradesUnder(
         marks: Object.fromEntries(
           mine.map((e) => [e.component, { version: e.version, typed: e.typed || typedMark(e), reason: e.reason }]),
         ),
+        extensions: Object.fromEntries(
+          leaves.flatMap((c) => {
+            const more = world.extensions.get(extensionKey(student.id, c.key));
+            return more ? [[c.key, more]] : [];
+          }),
+        ),
         explained: whole
           ? Object.fromEntries(leaves.map((c) => [c.key, explainedOf(c, student, world, states.get(c.key))]))
           : {},
@@ -111,10 +119,14 @@ export function gradesUnder(
 export async function gradebook(
   projectId: string,
   today: string,
-  { only, whole = only !== undefined }: { only?: string; whole?: boolean } = {},
+  {
+    only,
+    whole = only !== undefined,
+    calendars,
+  }: { only?: string; whole?: boolean; calendars?: World["calendars"] } = {},
 ): Promise<Gradebook> {
   const scheme = await schemeOf(projectId);
   if (!scheme) return { scheme, rows: [] };
-  const facts = await classFacts(projectId, today, [scheme.definition], { only, whole });
+  const facts = await classFacts(projectId, today, [scheme.definition], { only, whole, calendars });
   return { scheme, rows: gradesUnder(scheme.definition, facts, { only, whole }) };
 }

@@ -73,6 +73,31 @@ export const publicationsOf = (projectId: string, sql: Tx = db()) =>
     ORDER BY number DESC
   `;
 
+/** A publication with each student's grade and section alone. */
+export type PublishedLines = Omit<Publication, "ledger"> & {
+  ledger: Pick<LedgerLine, "personId" | "grade" | "section">[];
+};
+
+/** What was published, the newest first, withdrawn versions too; without the arithmetic. */
+export const publishedLines = (projectId: string, sql: Tx = db()) =>
+  sql<PublishedLines[]>`
+    SELECT
+      id, number, scheme_version, what_changed, published_by, published_at, withdrawn_at, withdrawn_by,
+      withdrawn_reason, version,
+      (
+        SELECT coalesce(
+          jsonb_agg(
+            jsonb_build_object('personId', l->'personId', 'grade', l->'grade', 'section', l->'section')
+          ),
+          '[]'
+        )
+        FROM jsonb_array_elements(ledger) l
+      ) AS ledger
+    FROM publication
+    WHERE project_id = ${projectId}
+    ORDER BY number DESC
+  `;
+
 /** Whether students of a project read grades. */
 export const isPublished = async (projectId: string, sql: Tx = db()): Promise<boolean> =>
   (await sql`SELECT FROM publication WHERE project_id = ${projectId} AND withdrawn_at IS NULL LIMIT 1`).length > 0;

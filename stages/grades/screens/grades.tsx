@@ -8,7 +8,7 @@ import { Publications } from "../parts/publications";
 import { PublishForm } from "../parts/publish-form";
 import { appealsOf } from "../queries/appeals";
 import { gradebook } from "../queries/gradebook";
-import { publicationsOf } from "../queries/publications";
+import { publishedLines } from "../queries/publications";
 import { gridOf } from "../view/gradebook";
 import { inSection, lastPublished } from "../view/states";
 import { OwnGrade } from "./own-grade";
@@ -19,8 +19,8 @@ export async function GradesScreen({ slug, section: asked }: { slug: string; sec
   const p = page.frame.project;
   if (!page.staff) return <OwnGrade projectId={p.id} slug={slug} personId={page.actor.id} />;
   const [book, publications, appeals] = await Promise.all([
-    gradebook(p.id, page.frame.today),
-    publicationsOf(p.id),
+    gradebook(p.id, page.frame.today, { calendars: page.frame.calendars }),
+    publishedLines(p.id),
     appealsOf(p.id),
   ]);
   const last = publications.find((x) => !x.withdrawnAt);
@@ -66,9 +66,7 @@ export async function GradesScreen({ slug, section: asked }: { slug: string; sec
           </>
         }
       >
-        <LinkButton href={`/p/${slug}/csv/gradebook${section ? `?section=${section.id}` : ""}`} download>
-          CSV
-        </LinkButton>
+        <LinkButton href={`/p/${slug}/grades/spreadsheet`}>Spreadsheet</LinkButton>
         <LinkButton href={`/p/${slug}/grades/peers`}>Peers</LinkButton>
         <LinkButton href={`/p/${slug}/grades/scheme`}>Scheme, what if</LinkButton>
       </PageHead>

@@ -19,7 +19,10 @@ export async function PeersScreen({ slug, round: asked }: { slug: string; round?
   if (!page.staff) return <OwnSheets projectId={projectId} personId={page.actor.id} rounds={rounds} />;
   const round = rounds.find((r) => r.id === asked) ?? rounds[0];
   const head = (
-    <PageHead title="Peer ratings" note="Confidential: students see neither ratings nor who gave them.">
+    <PageHead
+      title="Peer ratings"
+      note="Confidential: no student sees a rating. What looks odd is a reason to ask, not a judgement."
+    >
       <LinkButton href={`/p/${slug}/grades`}>Gradebook</LinkButton>
     </PageHead>
   );
@@ -85,7 +88,7 @@ function TeamRatings({ team, caps }: { team: RatedTeam; caps: boolean }) {
     <Sheet title={team.team}>
       {team.odd.map((words) => (
         <p key={words} className="mb-1 border-l-4 border-ochre bg-ochre-wash px-2 py-1 text-sm">
-          {words} <span className="text-soft">A reason to ask, not a judgement.</span>
+          {words}
         </p>
       ))}
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`Ratings of ${team.team}`}>

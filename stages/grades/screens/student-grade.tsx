@@ -10,7 +10,6 @@ import { ExtensionForm } from "../parts/extension-form";
 import { GradeTree } from "../parts/grade-tree";
 import { MarkForm } from "../parts/mark-form";
 import { appealsOf } from "../queries/appeals";
-import { extensionsOf } from "../queries/extensions";
 import { gradebook } from "../queries/gradebook";
 import { ledgerOf } from "../view/ledger";
 import { canBeLate } from "../view/typed-scheme";
@@ -19,10 +18,9 @@ import { canBeLate } from "../view/typed-scheme";
 export async function StudentGradeScreen({ slug, person }: { slug: string; person: string }) {
   const { frame } = await projectPage(slug, gradeActs.readAll);
   const p = frame.project;
-  const [book, appeals, extensions] = await Promise.all([
-    gradebook(p.id, frame.today, { only: person }),
+  const [book, appeals] = await Promise.all([
+    gradebook(p.id, frame.today, { only: person, calendars: frame.calendars }),
     appealsOf(p.id, person),
-    extensionsOf(p.id, person),
   ]);
   const row = book.rows[0];
   if (book.scheme && !row) notFound();
@@ -66,7 +64,7 @@ export async function StudentGradeScreen({ slug, person }: { slug: string; perso
           act={(part) => {
             const m = row.marks[part.key];
             const { kind } = sources.get(part.key)!;
-            const more = extensions.find((e) => e.component === part.key);
+            const more = row.extensions[part.key];
             return (
               <div className="grid justify-items-start gap-1">
                 <MarkForm

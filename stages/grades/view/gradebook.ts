@@ -1,5 +1,6 @@
 import { type MarkScale, readMark } from "@/core/grades/mark";
-import { type ComponentState, leavesOf, scaleOf } from "@/core/grades/scheme";
+import { outlineOf, sharesOfWhole } from "@/core/grades/outline";
+import { type ComponentState, leavesOf, type SchemeNode, scaleOf } from "@/core/grades/scheme";
 import { byName, plainLetters } from "@/core/text/plain";
 import { copyText } from "@/ui/table-rows";
 import type { Gradebook, GradebookRow } from "../queries/gradebook";
@@ -8,6 +9,7 @@ import type { Gradebook, GradebookRow } from "../queries/gradebook";
 export interface GridColumn {
   readonly key: string;
   readonly name: string;
+  /** Percent of the whole. */
   readonly weight: string;
   /** It comes from the record: what is typed is an override. */
   readonly computed: boolean;
@@ -88,14 +90,23 @@ const cellOf = (row: GradebookRow, at: number): GridCell => {
   };
 };
 
+/** Percent of the whole that each component of a scheme is, by its key. */
+export function weightsOfWhole(tree: readonly SchemeNode[]): ReadonlyMap<string, string> {
+  const rows = outlineOf(tree);
+  const shares = sharesOfWhole(rows);
+  return new Map(rows.map((r, i) => [r.key, String(Number((shares[i] ?? 0).toFixed(1)))]));
+}
+
 /** The gradebook as a grid: a column a component, a row a student. */
 export function gridOf(book: Gradebook): { columns: GridColumn[]; students: PackedStudent[] } {
-  const parts = leavesOf(book.scheme?.definition.components ?? []);
+  const tree = book.scheme?.definition.components ?? [];
+  const parts = leavesOf(tree);
+  const weights = weightsOfWhole(tree);
   return {
     columns: parts.map((c) => ({
       key: c.key,
       name: c.name,
-      weight: c.weight,
+      weight: weights.get(c.key) ?? c.weight,
       computed: c.source.kind !== "entered",
       scale: scaleOf(c),
     })),

@@ -1,10 +1,11 @@
-// The scheme in its form: what was stored comes back as it was, and moves of the outline take along what lies in a group.
+// The scheme in its form: what was stored comes back as it was; moves take along what lies in a group.
+import { endOf, sharesOfWhole } from "@/core/grades/outline";
 import type { SchemeDefinition } from "@/core/grades/scheme";
 import { checkScheme } from "@/core/grades/scheme";
 import { definition as schema } from "../schema";
 import { definitionOf, type TypedDefinition } from "./definition";
 import { shelf } from "./shelf";
-import { endOf, measureOf, measureText, moved, newPart, readTyped, sharesOfWhole, typedScheme } from "./typed-scheme";
+import { measureOf, measureText, moved, newPart, readTyped, typedScheme, underFactor } from "./typed-scheme";
 
 const scheme: SchemeDefinition = {
   decimals: 1,
@@ -63,7 +64,7 @@ test("a scheme that goes through its form is the same scheme", () => {
   expect(definition).toEqual(scheme);
 });
 
-test("decimals may have a comma; letters are read with or without a sign, and without a percent they are refused", () => {
+test("decimals may have a comma; letters are read with or without a sign, and not without a percent", () => {
   const form = typedScheme({ ...scheme, peers: undefined, components: scheme.components.slice(1) });
   form.components[0]!.weight = "79,5";
   form.components[1]!.weight = "10,5";
@@ -112,6 +113,15 @@ describe("the outline", () => {
       ),
     ).toBe(wanted),
   );
+  test("below a group that takes the peer factor nothing takes it again", () => {
+    const peers = [
+      { depth: 0, peer: true },
+      { depth: 1, peer: false },
+      { depth: 2, peer: false },
+      { depth: 0, peer: false },
+    ];
+    expect(peers.map((_, i) => underFactor(peers, i))).toEqual([false, true, true, false]);
+  });
   test("where a part ends, and how much of the whole each is", () => {
     expect([endOf(parts, 0), endOf(parts, 1), endOf(parts, 4)]).toEqual([3, 2, 6]);
     const weighed = [

@@ -1,4 +1,4 @@
-import { type OutlineRow, outlineOf } from "@/core/grades/outline";
+import { endOf, type OutlineRow, outlineOf } from "@/core/grades/outline";
 import { type Component, type GradedMeasure, type SchemeDefinition, scaleOf } from "@/core/grades/scheme";
 import type { MarkScaleKind } from "@/core/vocabulary/grades";
 import { emptyRule, readRule, showRule, type TypedRule } from "@/ui/rule-fields-read";
@@ -173,26 +173,11 @@ export function readTyped(v: TypedScheme): object {
   };
 }
 
-/** Where what lies in a part ends: the place of the next one that is no deeper. */
-export function endOf(parts: readonly { depth: number }[], at: number): number {
-  const next = parts.findIndex((p, i) => i > at && p.depth <= parts[at]!.depth);
-  return next < 0 ? parts.length : next;
-}
-
-/** Percent of the whole that each part is, where the weights can be read. */
-export function sharesOfWhole(parts: readonly { depth: number; weight: string }[]): (number | null)[] {
-  const weight = (p: { weight: string }) => Number(number(p.weight));
-  const out: (number | null)[] = [];
-  parts.forEach((p, i) => {
-    if (p.depth === 0) return out.push(weight(p) || null);
-    const parent = parts.findLastIndex((x, j) => j < i && x.depth < p.depth);
-    const siblings = parts.filter((x, j) => j > parent && j < endOf(parts, parent) && x.depth === p.depth);
-    const sum = siblings.reduce((s, x) => s + weight(x), 0);
-    const above = parent < 0 ? null : out[parent]!;
-    return out.push(above !== null && sum > 0 && weight(p) > 0 ? (above * weight(p)) / sum : null);
-  });
-  return out;
-}
+/** Whether a group above a part is multiplied by the peer factor: twice would be too much. */
+export const underFactor = (parts: readonly { depth: number; peer: boolean }[], at: number): boolean => {
+  const above = parts.findLastIndex((p, i) => i < at && p.depth < parts[at]!.depth);
+  return above >= 0 && (parts[above]!.peer || underFactor(parts, above));
+};
 
 /** What can be done with a line of the outline. */
 export type OutlineMove = "up" | "down" | "in" | "out" | "remove";

@@ -9,6 +9,13 @@ import type { ProjectState } from "@/stages/needs/queries/state";
 import type { Milestone } from "@/stages/plan/queries/milestones";
 import type { reviewsOf } from "@/stages/reviews/queries";
 
+/** More class sessions for one student's component. */
+export interface Extension {
+  readonly sessions: number;
+  readonly reason: string;
+  readonly version: number;
+}
+
 /** What grades are computed from. */
 export interface World {
   /** What is kept, of the whole project. */
@@ -25,7 +32,7 @@ export interface World {
   /** Days with a notebook entry, by student. */
   readonly notebooks: ReadonlyMap<string, readonly string[]>;
   /** More class sessions, by student and component. */
-  readonly extensions: ReadonlyMap<string, { sessions: number; reason: string }>;
+  readonly extensions: ReadonlyMap<string, Extension>;
   /** Peer factors by rating and student. */
   readonly peers: ReadonlyMap<string, ReadonlyMap<string, PeerFactor>>;
   /** In what unit a mass is graded, and what a currency is called. */

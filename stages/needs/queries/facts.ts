@@ -73,7 +73,21 @@ async function load(projectId: string, narrow: { buildIds?: readonly string[] })
 /** Every fact that verdicts are computed from, of a whole project: for tables of all runs, and for checking. */
 export const projectFacts = (projectId: string) => load(projectId, {});
 
+// A list in SQL may not be empty: no build has this id.
+const orNone = (ids: readonly string[]) => (ids.length ? ids : ["00000000-0000-0000-0000-000000000000"]);
+
+/** The facts of some builds where the project's state is known already: only runs and evidence are read. */
+export async function factsBeside(
+  projectId: string,
+  { requirements, builds, protocols, teams }: Pick<ProjectFacts, "requirements" | "builds" | "protocols" | "teams">,
+  buildIds: readonly string[],
+): Promise<ProjectFacts> {
+  const narrow = { buildIds: orNone(buildIds) };
+  const [runs, evidence] = await Promise.all([runsOf(projectId, narrow), evidenceOf(projectId, narrow)]);
+  const assessed = assessAll(runs, protocols, evidence);
+  return { requirements, builds, protocols, teams, runs, evidence, assessed };
+}
+
 /** The facts of some builds: narrow, for a page or a working that shows these. */
 export const factsOfBuilds = (projectId: string, buildIds: readonly string[]) =>
-  // A list in SQL may not be empty: no build has this id.
-  load(projectId, { buildIds: buildIds.length ? buildIds : ["00000000-0000-0000-0000-000000000000"] });
+  load(projectId, { buildIds: orNone(buildIds) });

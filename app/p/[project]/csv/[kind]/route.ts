@@ -13,6 +13,7 @@ export async function GET(
     .map((s) => (s.downloads && Object.hasOwn(s.downloads, kind) ? s.downloads[kind] : null))
     .find(Boolean);
   if (!project || !list || !(await allowed(list.act, project.id))) return refused();
-  const section = new URL(request.url).searchParams.get("section");
-  return download(await list.make(project, today(), { section }), `${slug}-${kind}.csv`, "text/csv; charset=utf-8");
+  const query = new URL(request.url).searchParams;
+  const only = { section: query.get("section"), which: (name: string) => query.get(name) ?? "" };
+  return download(await list.make(project, today(), only), `${slug}-${kind}.csv`, "text/csv; charset=utf-8");
 }
