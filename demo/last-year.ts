@@ -16,7 +16,7 @@ import { createProject } from "@/stages/plan/commands/projects";
 import { finishProject } from "@/stages/records/commands/editions";
 import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
-import { reviewsOf } from "@/stages/reviews/queries";
+import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { chooseAwards, crowdVotes } from "./crowd";
 import { measure, requirement, roster, scheme } from "./helpers";

@@ -20,7 +20,7 @@ import { checkMilestone } from "@/stages/plan/commands/milestones";
 import { addAction, closeAction } from "@/stages/reviews/commands/actions";
 import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { planReviews } from "@/stages/reviews/commands/planning";
-import { reviewsOf, rubricsOf } from "@/stages/reviews/queries";
+import { reviewsOf, rubricsOf } from "@/stages/reviews/queries/reviews";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { allowParts } from "./allowed";
 import { chooseAwards } from "./crowd";

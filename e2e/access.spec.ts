@@ -100,7 +100,7 @@ test("every route handler against every role", async ({ page, browser }) => {
   const ballot = { code: "NOSUCH", team: entryId };
   expect([await vote(ballot), await vote({ code: 7 }), await vote({})]).toEqual([409, 400, 400]);
   expect(await vote(ballot, { "sec-fetch-site": "cross-site" })).toBe(403);
-  // What a change would do is asked by POST, by who may make it; nothing is written, and a stranger's site learns nothing.
+  // What a change would do is asked by POST, by who may make it; a stranger's site learns nothing.
   const trial = (role: Role, of: string, data: object, headers = {}) =>
     contexts[role].post(`${demoUrl}/api/try?of=${of}&project=${slug}`, { data, headers });
   for (const role of Object.keys(contexts) as Role[])

@@ -1,5 +1,5 @@
-// Grades that anybody can check: what a scheme would do, peers in confidence, a grade explained, an appeal, marks from a
-// spreadsheet, versions that are taken back.
+// Grades that anybody can check: what a scheme would do, peers in confidence, a grade explained, an appeal, marks from
+// a spreadsheet, versions that are taken back.
 import { expect, type Page, test } from "@playwright/test";
 import { choose, demoUrl, enter, findings, stranger } from "./tools";
 
@@ -102,7 +102,7 @@ test("a grade is explained to its student, who asks to look again; nobody reads 
   await choose(page.getByLabel("Outcome"), "stands");
   await page.getByLabel("Answer to the student").fill("That run counts: it is the 8.4 of the list.");
   await page.getByRole("button", { name: "Answer" }).click();
-  await expect(page.getByText("the grade stands", { exact: true })).toBeVisible();
+  await expect(page.locator("strong", { hasText: "the grade stands" })).toBeVisible();
   await expect(ines.getByText("That run counts")).toBeVisible();
   expect(await findings(page)).toEqual([]);
   // More time for the drawing, and back.

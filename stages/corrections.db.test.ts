@@ -19,7 +19,7 @@ import { projectsOf } from "@/stages/plan/queries/projects";
 import { archiveProject, deleteProject } from "@/stages/records/commands/archive";
 import { decideReview, reopenReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { editReview } from "@/stages/reviews/commands/planning";
-import { reviewsOf } from "@/stages/reviews/queries";
+import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { tables } from "@/stages/tables";
 import { restoreTeam, retireTeam } from "@/stages/teams/commands/teams";
 import { teamsIn } from "@/stages/teams/queries/teams";

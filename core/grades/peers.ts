@@ -145,9 +145,9 @@ export interface PeerOddity {
 }
 
 /**
- * What is odd in a team's ratings: somebody who gave three or more the same; somebody who gives each teammate less than
- * all others do; somebody to whom each teammate gives less than to anybody else; two who alone give each other the most.
- * It is a reason to ask, not a judgement.
+ * What is odd in a team's ratings: somebody who gave three or more the same; somebody who gives each teammate less
+ * than all others do; somebody to whom each teammate gives less than to anybody else; two who alone give each other
+ * the most. It is a reason to ask, not a judgement.
  * @example
  * oddRatings(["Ada", "Bo", "Cy", "Di"].map((name) => ({ id: name, name })), [
  *   { rater: "Ada", ratee: "Bo", value: "3" },

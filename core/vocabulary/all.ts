@@ -6,6 +6,7 @@ import * as grades from "./grades";
 import * as instruments from "./instruments";
 import * as needs from "./needs";
 import * as project from "./project";
+import * as reviews from "./reviews";
 import * as runs from "./runs";
 import * as teams from "./teams";
 
@@ -19,6 +20,7 @@ export const vocabularies = {
   ...instruments,
   ...needs,
   ...project,
+  ...reviews,
   ...runs,
   ...teams,
 };

@@ -9,7 +9,7 @@ import type { Better } from "@/core/vocabulary/runs";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import { bestOfAll, runsByDay } from "@/stages/needs/view/days";
 import type { Milestone } from "@/stages/plan/queries/milestones";
-import type { Review } from "@/stages/reviews/queries";
+import type { Review } from "@/stages/reviews/queries/reviews";
 
 /** The project as the core log needs it. */
 export interface LogFrame {

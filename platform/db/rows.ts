@@ -854,6 +854,7 @@ export interface Review {
   decidedAt: string | null;
   version: number;
   buildChosen: boolean;
+  packet: string[];
 }
 
 export interface Rubric {

@@ -2,7 +2,7 @@
 import { action } from "@/platform/command/perform";
 import { addAction, closeAction, editAction, reopenAction } from "./commands/actions";
 import { decideReview, reopenReview, submitSheet } from "./commands/marking";
-import { editReview, planReviews, saveRubric } from "./commands/planning";
+import { arrangePacket, editReview, planReviews, saveRubric } from "./commands/planning";
 import { withdrawAction, withdrawReview, withdrawRubric, withdrawSheet } from "./withdrawals";
 
 export const saveRubricAction = action(saveRubric);
@@ -26,6 +26,8 @@ export const withdrawSheetAction = action(withdrawSheet);
 export const withdrawActionAction = action(withdrawAction);
 
 export const withdrawRubricAction = action(withdrawRubric);
+
+export const arrangePacketAction = action(arrangePacket);
 
 export const editReviewAction = action(editReview);
 

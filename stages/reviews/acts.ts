@@ -5,6 +5,7 @@ export const reviewActs = acts("review", {
   read: { project: everyone, student: "class", guests: ["reviewer"] },
   mark: { project: staff, guests: ["reviewer"] },
   decide: { project: staff },
+  arrange: { project: everyone, student: "own" },
 });
 
 export const actionActs = acts("action", {

@@ -1,5 +1,6 @@
 import * as yup from "yup";
 import { reviewVerdict } from "@/core/vocabulary/grades";
+import { packetPart } from "@/core/vocabulary/reviews";
 import * as c from "@/platform/schema/fields";
 import { decimal } from "@/platform/schema/fields";
 
@@ -76,3 +77,15 @@ export const editReview = yup.object({
 });
 
 export const reopenReview = yup.object({ id: c.id(), version: c.version(), reason: c.text(300) });
+
+/** What a team shows in its packet, in its order. */
+export const arrangePacket = yup.object({
+  id: c.id(),
+  /** What was shown before: somebody else of the team may have changed it meanwhile. */
+  was: yup.array(yup.string().required()).max(packetPart.values.length).default([]),
+  parts: yup
+    .array(c.oneOf(packetPart).required())
+    .min(1, "Show at least one part.")
+    .max(packetPart.values.length)
+    .required(),
+});

@@ -365,6 +365,7 @@ export const table: Record<string, Line> = {
     may: staff,
     input: (w) => ({ id: w.review, version: 1, title: "First review", heldOn: "2027-02-26", buildId: w.build }),
   },
+  arrangePacket: { may: own, input: (w) => ({ id: w.review, was: [], parts: ["asked", "actions"] }) },
   reopenReview: { may: staff, input: (w) => ({ id: w.review, version: 1, reason: "A sheet was wrong" }) },
   editAction: { may: staff, input: (w) => ({ id: w.action, version: 1, what: "Mend it", dueOn: "2027-03-02" }) },
   renameEvent: { may: staff, input: (w) => ({ id: w.event, version: 1, name: "Lift against time" }) },

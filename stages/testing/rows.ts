@@ -7,7 +7,7 @@ import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import type { Milestone } from "@/stages/plan/queries/milestones";
 import type { Task } from "@/stages/plan/queries/tasks";
-import type { Review } from "@/stages/reviews/queries";
+import type { Review } from "@/stages/reviews/queries/reviews";
 import type { Team } from "@/stages/teams/queries/teams";
 
 export const aTeam = (name: string, more: Partial<Team> = {}): Team => ({

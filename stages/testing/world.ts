@@ -44,7 +44,7 @@ import { createProject } from "@/stages/plan/commands/projects";
 import { saveTask } from "@/stages/plan/commands/tasks";
 import { addAction } from "@/stages/reviews/commands/actions";
 import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
-import { reviewsOf } from "@/stages/reviews/queries";
+import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { saveTool } from "@/stages/shop/commands";
 import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
 import { savePart } from "@/stages/teams/commands/parts";

@@ -1,12 +1,12 @@
 import { can } from "@/core/access/can";
 import { fullDate } from "@/platform/pages/dates";
 import { reviewActs } from "@/stages/reviews/acts";
-import { reviewsOf } from "@/stages/reviews/queries";
+import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import Link from "@/ui/link";
 import { Empty } from "@/ui/page";
 import { GuestSheet } from "../parts/guest-sheet";
-
 import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
+import { TeamPacket } from "../parts/team-packet";
 
 /** A reviewer's page: the panels that are open, and the reviews with their sheets. */
 export async function ReviewSurface({ guest, frame, currency, units, review }: GuestPage & { review?: string }) {
@@ -42,6 +42,7 @@ export async function ReviewSurface({ guest, frame, currency, units, review }: G
             comment={mine?.comment ?? ""}
           />
         )}
+        <TeamPacket reviewId={open.id} project={guest.project} currency={currency} units={units} />
       </Surface>
     );
   }

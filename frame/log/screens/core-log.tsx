@@ -6,7 +6,7 @@ import { briefVersions } from "@/stages/brief/queries";
 import { projectState } from "@/stages/needs/queries/state";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { benchmarkOf } from "@/stages/records/view";
-import { reviewsOf } from "@/stages/reviews/queries";
+import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { flagsOf } from "@/stages/today/queries";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";

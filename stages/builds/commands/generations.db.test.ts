@@ -1,7 +1,7 @@
 // What failed, what a build is made of and what it was made from, against the database.
 import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
-import { openActionsOf } from "@/stages/reviews/queries";
+import { openActionsOf } from "@/stages/reviews/queries/reviews";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";

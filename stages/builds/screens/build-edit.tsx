@@ -5,7 +5,7 @@ import { projectPage } from "@/platform/pages/page";
 import { asEntered } from "@/platform/schema/fields";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { gateBefore } from "@/stages/plan/queries/gates";
-import { openActionsOf } from "@/stages/reviews/queries";
+import { openActionsOf } from "@/stages/reviews/queries/reviews";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import Link from "@/ui/link";
 import { Caution, PageHead } from "@/ui/page";

@@ -14,7 +14,7 @@ import { factsBeside } from "@/stages/needs/queries/facts";
 import { projectState } from "@/stages/needs/queries/state";
 import { type Student, studentsOf } from "@/stages/people/queries/students";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
-import { reviewsOf } from "@/stages/reviews/queries";
+import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { type Extension, extensionKey, type World } from "../view/world";
 
 export interface EnteredMark {

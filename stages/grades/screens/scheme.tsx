@@ -4,7 +4,7 @@ import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { eventChannels } from "@/stages/contest/queries/events";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
-import { reviewsOf } from "@/stages/reviews/queries";
+import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { PageHead } from "@/ui/page";
 import { gradeActs } from "../acts";
 import { SchemeForm } from "../parts/scheme-form";

@@ -7,7 +7,7 @@ import type { eventsOf } from "@/stages/contest/queries/events";
 import type { ProjectFacts } from "@/stages/needs/queries/facts";
 import type { ProjectState } from "@/stages/needs/queries/state";
 import type { Milestone } from "@/stages/plan/queries/milestones";
-import type { reviewsOf } from "@/stages/reviews/queries";
+import type { reviewsOf } from "@/stages/reviews/queries/reviews";
 
 /** More class sessions for one student's component. */
 export interface Extension {

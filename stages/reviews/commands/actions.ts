@@ -3,7 +3,7 @@ import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { actionActs, reviewActs } from "../acts";
-import { ofReview } from "../queries";
+import { ofReview } from "../queries/reviews";
 import * as s from "../schema";
 
 async function checkOwner(sql: Tx, teamId: string, ownerId: string | undefined): Promise<void> {

@@ -4,7 +4,7 @@ import type { RubricDefinition } from "@/core/sheet/sheet";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { reviewActs } from "../acts";
-import { ofReview } from "../queries";
+import { ofReview } from "../queries/reviews";
 import * as s from "../schema";
 
 /** With its first sheet a review is of the team's newest build, unless another was chosen for it. */

@@ -4,7 +4,7 @@ import { checkRubric, type RubricDefinition } from "@/core/sheet/sheet";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
 import { reviewActs } from "../acts";
-import { ofReview } from "../queries";
+import { ofReview } from "../queries/reviews";
 import * as s from "../schema";
 
 export const saveRubric = command({
@@ -127,5 +127,25 @@ export const editReview = command({
       after: { title: input.title, heldOn: input.heldOn, buildId },
       reason: input.reason || undefined,
     });
+  },
+});
+
+/** Picks what a team's packet shows, and puts it in order. */
+export const arrangePacket = command({
+  name: "arrangePacket",
+  act: reviewActs.arrange,
+  schema: s.arrangePacket,
+  subject: (sql, i) => ofReview(sql, i.id),
+  async run({ sql, audit }, input) {
+    const [r] = await sql<Pick<row.Review, "title" | "packet">[]>`
+      SELECT title, packet FROM review WHERE id = ${input.id} FOR UPDATE
+    `;
+    const told = (parts: readonly string[]) => ({ parts: parts.join(", ") });
+    // The review itself stays as it is: its own version is for its verdict and its day.
+    const same = told(found(r, "This review").packet).parts === told(input.was).parts;
+    checkVersion({ version: same ? 1 : 2 }, 1, { parts: "What is shown" }, told(input.parts), told(r!.packet));
+    const parts = [...new Set(input.parts)];
+    await sql`UPDATE review SET packet = ${parts} WHERE id = ${input.id}`;
+    audit({ type: "review", id: input.id, label: r!.title, before: { packet: r!.packet }, after: { packet: parts } });
   },
 });

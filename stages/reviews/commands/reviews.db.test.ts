@@ -9,7 +9,7 @@ import { checkMilestone } from "@/stages/plan/commands/milestones";
 import { ok, refused } from "@/stages/testing/database";
 import type { World } from "@/stages/testing/world";
 import { worldEach } from "@/stages/testing/world-each";
-import { reviewsOf } from "../queries";
+import { reviewsOf } from "../queries/reviews";
 import { decideReview, submitSheet } from "./marking";
 
 const here = worldEach("Pump");

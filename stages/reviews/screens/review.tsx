@@ -14,8 +14,8 @@ import { ReopenButton, StaffSheet, WithdrawAction, WithdrawReview, WithdrawSheet
 import { CloseForm } from "../parts/close-form";
 import { EditAction, EditReview, ReopenReview } from "../parts/edit-review";
 import { VerdictForm } from "../parts/verdict-form";
-import { reviewsOf } from "../queries";
-import { reviewView } from "../view";
+import { reviewsOf } from "../queries/reviews";
+import { reviewView } from "../view/reviews";
 
 /** One review of one team: sheets, score, verdict, actions. */
 export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
@@ -40,6 +40,7 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
         }
         note={`${longDate(r.heldOn)}${r.build ? ` · build G${r.build}` : ""} · ${r.rubric}`}
       >
+        {visible && <LinkButton href={`/p/${slug}/reviews/${r.id}/packet`}>The packet</LinkButton>}
         {r.buildId && <LinkButton href={`/p/${slug}/builds/${r.buildId}`}>The build</LinkButton>}
         {staff && (
           <EditReview

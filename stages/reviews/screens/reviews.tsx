@@ -8,8 +8,8 @@ import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { reviewActs } from "../acts";
 import { PlanForm } from "../parts/plan-form";
-import { reviewsOf, rubricsOf } from "../queries";
-import { reviewsView } from "../view";
+import { reviewsOf, rubricsOf } from "../queries/reviews";
+import { reviewsView } from "../view/reviews";
 
 /** Reviews by title and team: sheets in, score, verdict, open actions. */
 export async function ReviewsScreen({ slug }: { slug: string }) {

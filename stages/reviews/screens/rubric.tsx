@@ -4,7 +4,7 @@ import { PageHead } from "@/ui/page";
 import { reviewActs } from "../acts";
 import { WithdrawRubric } from "../parts/buttons";
 import { RubricForm } from "../parts/rubric-form";
-import { rubricsOf } from "../queries";
+import { rubricsOf } from "../queries/reviews";
 
 export async function RubricScreen({ slug, id }: { slug: string; id?: string }) {
   const { frame } = await projectPage(slug, reviewActs.plan);

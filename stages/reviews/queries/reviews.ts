@@ -61,6 +61,8 @@ export interface Review {
   verdict: row.Review["verdict"];
   verdictNote: row.Review["verdictNote"];
   decidedBy: row.Review["decidedBy"];
+  /** What the team shows in its packet, in its order; empty: everything. */
+  packet: row.Review["packet"];
   version: row.Review["version"];
   sheets: Sheet[];
   actions: ActionItem[];
@@ -70,7 +72,8 @@ export interface Review {
 export const reviewsOf = (projectId: string, id?: string) => db()<Review[]>`
   SELECT
     r.id, r.title, r.held_on, r.team_id, t.name AS team, b.id AS build_id, r.build_chosen, b.number AS build,
-    u.name AS rubric, v.definition, v.id AS rubric_version_id, r.verdict, r.verdict_note, r.decided_by, r.version,
+    u.name AS rubric, v.definition, v.id AS rubric_version_id, r.verdict, r.verdict_note, r.decided_by, r.packet,
+    r.version,
     (
       SELECT coalesce(
         json_agg(

@@ -1,5 +1,5 @@
 import { aReview } from "@/stages/testing/rows";
-import { reviewsView, reviewView } from "./view";
+import { reviewsView, reviewView } from "./reviews";
 
 const sheet = (points: string, raterName = "Ruta") => ({
   raterName,

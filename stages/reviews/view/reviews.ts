@@ -1,6 +1,6 @@
 import { combineSheets, scoreSheet } from "@/core/sheet/sheet";
 import type { Working } from "@/core/working/working";
-import type { Review } from "./queries";
+import type { Review } from "../queries/reviews";
 
 /** What raters are called: by name for instructors, by a number for everybody else. */
 const raters = (review: Pick<Review, "sheets">, staff: boolean): string[] =>
