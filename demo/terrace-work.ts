@@ -9,12 +9,10 @@ import { briefVersions } from "@/stages/brief/queries";
 import { addPhoto, saveBuild } from "@/stages/builds/commands/builds";
 import { saveFailure } from "@/stages/builds/commands/failures";
 import { savePartLine } from "@/stages/builds/commands/parts";
-import { buildById, buildsBefore, buildsOf } from "@/stages/builds/queries/builds";
+import { buildById, buildsBefore } from "@/stages/builds/queries/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { saveEvent } from "@/stages/contest/commands/events";
 import { saveScheme } from "@/stages/grades/commands/scheme";
-import { recordFinding } from "@/stages/needs/commands/findings";
-import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { staffOf } from "@/stages/people/queries/students";
 import { checkMilestone } from "@/stages/plan/commands/milestones";
 import { addAction, closeAction } from "@/stages/reviews/commands/actions";
@@ -26,6 +24,7 @@ import { allowParts } from "./allowed";
 import { chooseAwards } from "./crowd";
 import { setUpExactFill } from "./exact-fill";
 import * as record from "./failures";
+import { lookAt } from "./findings";
 import * as generations from "./generations";
 import { begin, dates, measure, scheme, sketch } from "./helpers";
 import { setUpJudging } from "./judging";
@@ -39,6 +38,7 @@ import { terraceFront } from "./terrace-front";
 import { gradeTerrace } from "./terrace-grades";
 import { markTerrace } from "./terrace-marks";
 import type { changeTerrace, openTerrace } from "./terrace-pump";
+import { agreed, designReview } from "./terrace-reviews";
 
 type Step = { when: string; order: number; act: () => Promise<void> };
 
@@ -289,6 +289,22 @@ export async function gatesOfTerrace(
   { change, drawing }: Awaited<ReturnType<typeof changeTerrace>>,
   { readers, teams, everybody }: Awaited<ReturnType<typeof teamsOfTerrace>>,
 ) {
+  // The drawings are reviewed before material is cut.
+  steps.push({
+    when: day(2, 3),
+    order: 2000,
+    act: async () => {
+      await at(day(2, 3), 8);
+      const co = (await staffOf(projectId)).find((x) => x.role === "co")!.id;
+      await designReview(
+        owner,
+        co,
+        projectId,
+        [...teams.values()].map((t) => t.id),
+        day(2, 3),
+      );
+    },
+  });
   // The first tests could not be compared: the protocol is made stricter, as version 2.
   steps.push({
     when: day(3, 4),
@@ -341,7 +357,8 @@ export async function gatesOfTerrace(
         teamIds: [...teams.values()].map((t) => t.id),
       });
       const co0 = (await staffOf(projectId)).find((x) => x.role === "co")!.id;
-      for (const [i, r] of (await reviewsOf(projectId)).entries()) {
+      const first = (await reviewsOf(projectId)).filter((r) => r.title === "First review");
+      for (const [i, r] of first.entries()) {
         await at(day(5, 3), 10, i * 6);
         const skill = generations.gens.filter((g) => g.team === r.team && g.week <= 5).at(-1)!.runs[0]!.flow / 6.5;
         for (const who of [owner, co0])
@@ -371,14 +388,7 @@ export async function gatesOfTerrace(
         if (skill <= 0.8)
           await run(addAction, owner, {
             reviewId: r.id,
-            what:
-              {
-                Downpour: "Replace the corks by something that does not swell",
-                Freshet: "Find the rate at which the swing adds up",
-                Bramble: "Change one variable at a time in the next generation",
-                Headrace: "Brace the frame",
-                Alder: "Measure the leak of the seal",
-              }[r.team] ?? "Show the leak test",
+            what: agreed[r.team] ?? "Show the leak test",
             ownerId: teams.get(r.team)!.members[1],
             dueOn: day(6, r.team === "Downpour" ? 2 : 4),
           });
@@ -406,20 +416,7 @@ export async function gatesOfTerrace(
         rubricId: rubric!.id,
         teamIds: [...teams.values()].map((t) => t.id),
       });
-      // What was looked at and tried: the rules without a number.
-      const all = await requirementsOf(projectId);
-      const latest = new Map((await buildsOf(projectId)).map((b) => [b.team, b]));
-      for (const [i, r] of all.filter((x) => x.comparator === "yes").entries())
-        for (const [k, t] of story.teams.entries()) {
-          const b = latest.get(t.name);
-          if (!b || (i + k) % 5 === 4 || (t.name === "Downpour" && i > 1)) continue;
-          await run(recordFinding, owner, {
-            requirementId: r.id,
-            buildId: b.id,
-            outcome: (i * 3 + k * 7) % 11 === 5 ? "not met" : "met",
-            note: "seen on the bench",
-          });
-        }
+      await lookAt(owner, projectId);
       await run(saveEvent, owner, timedLift(projectId, protocol.id, "4417"));
       await setUpExactFill(owner, projectId, "4419");
       await setUpTankRace(owner, projectId, "4418");

@@ -71,6 +71,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/runs`, inside],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/standings`, ["owner", "student", "scorer"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/gradebook`, ["owner"]],
+    ["p/[project]/csv/[kind]", `/p/${slug}/csv/rubric`, ["owner"]],
     ["p/[project]/student/[person]", record, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];

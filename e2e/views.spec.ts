@@ -41,6 +41,7 @@ const views = [
   "/bench/protocol?from=load",
   "/reviews",
   "/reviews/rubric",
+  "/reviews/sheets?title=Final%20review,%20client%20present",
   "/grades",
   "/grades/scheme",
   "/grades/peers",

@@ -41,7 +41,9 @@ import { CalendarScreen } from "@/stages/plan/screens/calendar";
 import { GatesScreen } from "@/stages/plan/screens/gates";
 import { PlanScreen } from "@/stages/plan/screens/plan";
 import { RecordsScreen } from "@/stages/records/screens/records";
+import { PacketScreen } from "@/stages/reviews/screens/packet";
 import { ReviewsScreen } from "@/stages/reviews/screens/reviews";
+import { SheetsScreen } from "@/stages/reviews/screens/sheets";
 import { NewTool, ToolsPart } from "@/stages/shop/screens/tools";
 import { FormingScreen } from "@/stages/teams/screens/forming";
 import { TeamsScreen } from "@/stages/teams/screens/teams";
@@ -138,6 +140,8 @@ const views: [string, number, () => ReactElement][] = [
   ["pilot runs", 12, () => <PilotScreen slug={slug} asked={{}} />],
   ["experiment", 12, () => <ExperimentScreen slug={slug} asked={{}} />],
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],
+  ["sheets of the class", 12, () => <SheetsScreen slug={slug} title="First review" />],
+  ["a review's packet", 14, () => <PacketScreen slug={slug} id={w.review} />],
   ["grades", 12, () => <GradesScreen slug={slug} />],
   ["grading scheme", 12, () => <SchemeScreen slug={slug} />],
   // It goes down to the single run, and says what stands beside.

@@ -223,3 +223,31 @@ export function concordance(scores: readonly (readonly number[])[]): number | nu
   const below = m ** 2 * (n ** 3 - n) - m * ties;
   return below <= 0 ? null : (12 * S) / below;
 }
+
+/** How far raters agree, how severe each is, and which ratings need a look. */
+export interface RaterAgreement {
+  readonly model: RaterModel;
+  /** Kendall's W over those who rated every option; null for fewer than two of them, or where nothing differs. */
+  readonly w: number | null;
+  /** How many raters W is of. */
+  readonly whole: number;
+}
+
+/**
+ * How far raters agree: the additive model of their ratings, and Kendall's W over those who rated every option.
+ * @example
+ * raterAgreement([
+ *   { option: "a", rater: "J1", score: 5 },
+ *   { option: "b", rater: "J1", score: 3 },
+ *   { option: "a", rater: "J2", score: 4 },
+ *   { option: "b", rater: "J2", score: 2 },
+ * ]).w
+ * // => 1
+ */
+export function raterAgreement(ratings: readonly Rating[]): RaterAgreement {
+  const model = adjustForSeverity(ratings);
+  const options = model.options.map((o) => o.option);
+  const of = (rater: string, option: string) => ratings.find((r) => r.rater === rater && r.option === option)?.score;
+  const whole = model.raters.filter((r) => options.every((o) => of(r.rater, o) !== undefined));
+  return { model, w: concordance(whole.map((r) => options.map((o) => of(r.rater, o)!))), whole: whole.length };
+}

@@ -1,5 +1,5 @@
 import Decimal from "decimal.js";
-import { adjustForSeverity, concordance, connected, type Rating } from "../concepts/raters";
+import { adjustForSeverity, connected, type Rating, raterAgreement } from "../concepts/raters";
 import { pointsOfPlaces } from "../points/rule";
 import { formatNumber } from "../quantity/quantity";
 import { rank } from "../ranking/rank";
@@ -143,15 +143,11 @@ const ratingsOf = (rules: JudgedRules, sheets: readonly JudgeSheet[]): Rating[] 
  * // => [["J1", 10], ["J2", -10]]
  */
 export function agreement(rules: JudgedRules, sheets: readonly JudgeSheet[]): Agreement {
-  const ratings = ratingsOf(rules, sheets);
-  const model = adjustForSeverity(ratings);
-  const entries = model.options.map((o) => o.option);
-  const of = (judge: string, entry: string) => ratings.find((r) => r.rater === judge && r.option === entry)?.score;
-  const whole = model.raters.filter((r) => entries.every((e) => of(r.rater, e) !== undefined));
+  const { model, w, whole } = raterAgreement(ratingsOf(rules, sheets));
   const rounded = (x: number) => Math.round(x * 1e9) / 1e9;
   return {
-    w: concordance(whole.map((r) => entries.map((e) => of(r.rater, e)!))),
-    judges: whole.length,
+    w,
+    judges: whole,
     severity: model.raters.map((r) => ({ judge: r.rater, sheets: r.n, by: rounded(r.severity ?? 0) })),
     odd: model.odd.map((o) => ({ judge: o.rater, entry: o.option, by: rounded(o.residual) })),
     groups: model.groups,

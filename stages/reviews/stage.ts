@@ -4,9 +4,11 @@ import { db } from "@/platform/db/db";
 import { shortDate } from "@/platform/pages/dates";
 import type { Hit, HomePart, Search, Stage, Stratum, Waiting } from "@/platform/registry/stage";
 import { share } from "@/platform/registry/words";
+import { reviewActs } from "./acts";
 import * as actions from "./commands/actions";
 import * as marking from "./commands/marking";
 import * as planning from "./commands/planning";
+import { rubricTable } from "./rubric-table";
 import * as withdrawals from "./withdrawals";
 
 interface Row {
@@ -135,4 +137,5 @@ export const reviews: Stage = {
   home,
   search,
   waiting,
+  downloads: { rubric: { act: reviewActs.plan, make: rubricTable } },
 };

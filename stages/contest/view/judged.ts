@@ -137,13 +137,13 @@ export function judging(
   };
 }
 
-/** How far the judges agree, in words. */
-export function agreementWords({ w, judges }: Pick<Agreement, "w" | "judges">): string {
-  if (judges < 2) return "Agreement is computed once two judges have marked every team.";
-  if (w === null) return `${judges} judges gave every team the same: nothing to agree on.`;
+/** How far the judges agree, in words; or the reviewers. */
+export function agreementWords({ w, judges }: Pick<Agreement, "w" | "judges">, who = "judges"): string {
+  if (judges < 2) return `Agreement is computed once two ${who} have marked every team.`;
+  if (w === null) return `${judges} ${who} gave every team the same: nothing to agree on.`;
   const how = w >= 0.7 ? "they agree well" : w >= 0.4 ? "they agree in part" : "they hardly agree";
   return (
-    `Of the ${judges} judges who marked every team, W = ${w.toFixed(2)}: ${how} on the order ` +
+    `Of the ${judges} ${who} who marked every team, W = ${w.toFixed(2)}: ${how} on the order ` +
     "(1 is full agreement, 0 none)."
   );
 }

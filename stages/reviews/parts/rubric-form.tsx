@@ -1,21 +1,31 @@
 "use client";
 
+import { useState } from "react";
 import { useFieldArray, useFormContext } from "react-hook-form";
+import { readRubric } from "@/core/sheet/rubric-table";
 import { linesOf } from "@/core/text/lines";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
+import { Menu } from "@/ui/menu";
 import { buttonClass, LinkButton } from "@/ui/page";
+import { useReady } from "@/ui/ready";
 import { saveRubricAction } from "../actions";
 import { rubric } from "../schema";
+import { rubricShelf } from "../view/rubric-shelf";
+import { freeKey, type TypedCriterion, typedCriteria } from "../view/typed-rubric";
 
-/** A criterion as it is typed: its levels a line each. */
-type TypedCriterion = { name: string; weight: string; levelText: string };
 const { TextField } = fieldsOf(rubric);
 const criterion = fieldsFor<TypedCriterion>();
+const fourLevels = "0 not shown\n1 begun\n2 sound\n3 excellent";
+
+interface Values {
+  name: string;
+  criteria: TypedCriterion[];
+}
 
 function Criteria() {
-  const { control } = useFormContext();
+  const { control, getValues } = useFormContext<Values>();
   const { fields, append, remove } = useFieldArray({ control, name: "criteria" });
   return (
     <div className="grid gap-3">
@@ -39,10 +49,73 @@ function Criteria() {
       <button
         type="button"
         className={`${buttonClass("quiet")} justify-self-start`}
-        onClick={() => append({ name: "", weight: "1", levelText: "0 not shown\n1 begun\n2 sound\n3 excellent" })}
+        onClick={() => append({ key: freeKey(getValues("criteria")), name: "", weight: "1", levelText: fourLevels })}
       >
         add a criterion
       </button>
+    </div>
+  );
+}
+
+/** Fills the form from the shelf or from a spreadsheet; nothing is saved by it. */
+function Sources() {
+  const { setValue, getValues } = useFormContext<Values>();
+  const [pasting, setPasting] = useState(false);
+  const [text, setText] = useState("");
+  const [wrong, setWrong] = useState("");
+  const ready = useReady();
+  const fill = (criteria: TypedCriterion[]) => setValue("criteria", criteria, { shouldDirty: true });
+  const take = async () => {
+    const { default: Papa } = await import("papaparse");
+    const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, "").trim(), { skipEmptyLines: true });
+    const read = readRubric(data);
+    if ("wrong" in read) return setWrong(read.wrong);
+    setWrong("");
+    setPasting(false);
+    fill(typedCriteria(read.criteria));
+  };
+  return (
+    <div className="grid gap-2">
+      <div className="flex flex-wrap gap-4">
+        <Menu
+          label="Take a rubric from the shelf in place of this one"
+          trigger="from the shelf"
+          triggerClass={buttonClass("quiet")}
+          head="takes the place of the criteria here"
+          items={rubricShelf.map((r) => ({
+            label: `${r.name}: ${r.why}`,
+            onSelect: () => {
+              if (!getValues("name")) setValue("name", r.name, { shouldDirty: true });
+              fill(typedCriteria(r.criteria));
+            },
+          }))}
+        />
+        <button type="button" className={buttonClass("quiet")} disabled={!ready} onClick={() => setPasting(!pasting)}>
+          from a spreadsheet
+        </button>
+      </div>
+      {pasting && (
+        <div className="grid gap-2">
+          <label className="grid gap-1">
+            <span className="text-[12.5px] font-[600]">Paste the rubric</span>
+            <textarea
+              rows={5}
+              className="input font-[450]"
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+              placeholder={"Criterion\tWeight\tLevel 1\tLevel 2\nIdea\t2\t0 none\t3 argued"}
+            />
+          </label>
+          <div className="flex items-center gap-3">
+            <button type="button" className={buttonClass()} disabled={!text.trim()} onClick={take}>
+              Put it into the form
+            </button>
+            <p role="status" className="text-sm text-iron">
+              {wrong}
+            </p>
+          </div>
+        </div>
+      )}
     </div>
   );
 }
@@ -64,7 +137,7 @@ export function RubricForm({
   slug: string;
   id?: string;
   version: number;
-  defaults: { name: string; criteria: { key: string; name: string; weight: string; levelText: string }[] };
+  defaults: Values;
 }) {
   return (
     <ActionForm
@@ -83,8 +156,8 @@ export function RubricForm({
       className="grid max-w-[900px] gap-4"
       shape={(v) => ({
         name: v.name,
-        criteria: (v.criteria as { key?: string; name: string; weight: string; levelText: string }[]).map((c, i) => ({
-          key: c.key || `c${i + 1}`,
+        criteria: (v.criteria as TypedCriterion[]).map((c) => ({
+          key: c.key,
           name: c.name,
           weight: c.weight,
           levels: levelsOf(c.levelText),
@@ -92,6 +165,7 @@ export function RubricForm({
       })}
     >
       <TextField name="name" label="Name" className="max-w-80" />
+      <Sources />
       <Criteria />
     </ActionForm>
   );

@@ -8,8 +8,11 @@ import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import { reviewActs } from "../acts";
 import { PlanForm } from "../parts/plan-form";
+import { ReviewersFold } from "../parts/reviewers";
 import { reviewsOf, rubricsOf } from "../queries/reviews";
 import { reviewsView } from "../view/reviews";
+
+const quietLink = "underline decoration-line underline-offset-3 hover:text-iron";
 
 /** Reviews by title and team: sheets in, score, verdict, open actions. */
 export async function ReviewsScreen({ slug }: { slug: string }) {
@@ -56,6 +59,14 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
             <span className="font-normal text-soft">
               {fullDate(g.heldOn)} · {g.rubric}
             </span>
+            {staff && g.lines.some((l) => l.state === "open" || l.state === "to come") && (
+              <Link
+                href={`/p/${slug}/reviews/sheets?title=${encodeURIComponent(g.title)}`}
+                className={`no-print ml-3 text-sm font-normal ${quietLink}`}
+              >
+                my sheets for all teams
+              </Link>
+            )}
           </h2>
           <DataTable
             caption={g.title}
@@ -102,6 +113,7 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
               },
             }))}
           />
+          {staff && g.reviewers && <ReviewersFold of={g.reviewers} title={g.title} />}
         </section>
       ))}
       {view.open.length > 0 && (

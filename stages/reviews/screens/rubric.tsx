@@ -1,10 +1,11 @@
 import { notFound } from "next/navigation";
 import { projectPage } from "@/platform/pages/page";
-import { PageHead } from "@/ui/page";
+import { LinkButton, PageHead } from "@/ui/page";
 import { reviewActs } from "../acts";
 import { WithdrawRubric } from "../parts/buttons";
 import { RubricForm } from "../parts/rubric-form";
 import { rubricsOf } from "../queries/reviews";
+import { typedCriteria } from "../view/typed-rubric";
 
 export async function RubricScreen({ slug, id }: { slug: string; id?: string }) {
   const { frame } = await projectPage(slug, reviewActs.plan);
@@ -24,6 +25,11 @@ export async function RubricScreen({ slug, id }: { slug: string; id?: string }) 
         }
         note="Reviews that are planned already keep the version that they were planned with."
       >
+        {r && (
+          <LinkButton href={`/p/${slug}/csv/rubric?id=${r.id}`} download>
+            CSV
+          </LinkButton>
+        )}
         {r && <WithdrawRubric id={r.id} goTo={`/p/${slug}/reviews`} />}
       </PageHead>
       <RubricForm
@@ -33,12 +39,9 @@ export async function RubricScreen({ slug, id }: { slug: string; id?: string }) 
         version={r?.version ?? 0}
         defaults={{
           name: r?.name ?? "",
-          criteria: r?.definition.criteria.map((c) => ({
-            key: c.key,
-            name: c.name,
-            weight: c.weight,
-            levelText: c.levels.map((l) => `${l.points} ${l.descriptor}`).join("\n"),
-          })) ?? [{ key: "c1", name: "", weight: "1", levelText: "0 not shown\n1 begun\n2 sound\n3 excellent" }],
+          criteria: typedCriteria(r?.definition.criteria ?? []).concat(
+            r ? [] : [{ key: "c1", name: "", weight: "1", levelText: "0 not shown\n1 begun\n2 sound\n3 excellent" }],
+          ),
         }}
       />
     </>

@@ -1,6 +1,7 @@
 import { combineSheets, scoreSheet } from "@/core/sheet/sheet";
 import type { Working } from "@/core/working/working";
 import type { Review } from "../queries/reviews";
+import { reviewersView } from "./reviewers";
 
 /** What raters are called: by name for instructors, by a number for everybody else. */
 const raters = (review: Pick<Review, "sheets">, staff: boolean): string[] =>
@@ -71,7 +72,14 @@ export function reviewsView(
   return {
     groups: titles.map((title) => {
       const lines = reviews.filter((r) => r.title === title).map(lineOf);
-      return { title, heldOn: lines[0]!.review.heldOn, rubric: lines[0]!.review.rubric, lines };
+      return {
+        title,
+        heldOn: lines[0]!.review.heldOn,
+        rubric: lines[0]!.review.rubric,
+        lines,
+        /** How its reviewers compare, for instructors. */
+        reviewers: reader.staff ? reviewersView(lines.map((l) => l.review)) : null,
+      };
     }),
     decided: reviews.filter((r) => r.verdict).length,
     open: reviews

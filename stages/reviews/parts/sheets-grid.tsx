@@ -1,0 +1,165 @@
+"use client";
+
+import { type KeyboardEvent, useRef, useState } from "react";
+import type { Criterion } from "@/core/sheet/sheet";
+import { cx } from "@/ui/classes";
+import { useSend } from "@/ui/form/send";
+import { useReady } from "@/ui/ready";
+import { tip } from "@/ui/tip";
+import { submitSheetAction } from "../actions";
+import { isLevel, type SheetRow, typedLevel } from "../view/sheets-grid";
+
+type Said = "handed in" | "sending…" | "";
+
+/** A team's row: a level in each cell goes on to the next, and the last one hands the sheet in. */
+function Row({
+  row,
+  criteria,
+  rater,
+  at,
+  go,
+}: {
+  row: SheetRow;
+  criteria: readonly Criterion[];
+  rater: string;
+  at: number;
+  /** Goes to a cell of the grid. */
+  go: (team: number, criterion: number) => void;
+}) {
+  const [typed, setTyped] = useState<readonly string[]>(criteria.map((c) => row.marks[c.key]?.points ?? ""));
+  const now = useRef(typed);
+  const version = useRef(row.version);
+  const [said, setSaid] = useState<Said>(row.version ? "handed in" : "");
+  const { send, note, setNote } = useSend(submitSheetAction);
+  const ready = useReady();
+  const whole = () => criteria.every((c, i) => isLevel(now.current[i]!, c.levels));
+  const last = criteria.length - 1;
+  // What is typed while a sheet is on its way is sent after it.
+  const under = useRef<"" | "way" | "again">("");
+  const handIn = async (): Promise<void> => {
+    if (under.current) {
+      under.current = "again";
+      return;
+    }
+    under.current = "way";
+    setSaid("sending…");
+    const r = await send(
+      {
+        reviewId: row.reviewId,
+        version: version.current,
+        raterName: rater,
+        comment: row.comment,
+        marks: criteria.map((c, i) => ({
+          criterion: c.key,
+          points: now.current[i]!.trim().replace(",", "."),
+          comment: row.marks[c.key]?.comment ?? "",
+        })),
+      },
+      { stay: true },
+    );
+    if (r?.ok) version.current += 1;
+    const again = (under.current as string) === "again" && r?.ok;
+    under.current = "";
+    if (again) return handIn();
+    setSaid(r?.ok ? "handed in" : "");
+  };
+  /** From a cell that is right to the next; a whole row is handed in at its end, and again when it is corrected. */
+  const next = (i: number) => {
+    if (whole() && (i === last || version.current > 0)) void handIn();
+    return i < last ? go(at, i + 1) : go(at + 1, 0);
+  };
+  const change = (i: number, text: string) => {
+    now.current = now.current.map((t, j) => (j === i ? text : t));
+    setTyped(now.current);
+    setNote("");
+    setSaid("");
+    if (typedLevel(text, criteria[i]!.levels) === "level") next(i);
+  };
+  const onKey = (i: number) => (e: KeyboardEvent<HTMLInputElement>) => {
+    const to = { ArrowUp: [at - 1, i], ArrowDown: [at + 1, i], Enter: null }[e.key];
+    if (to === undefined) return;
+    e.preventDefault();
+    if (to) go(to[0]!, to[1]!);
+    else if (isLevel(now.current[i]!, criteria[i]!.levels)) next(i);
+  };
+  const wrong = criteria.flatMap((c, i) =>
+    typedLevel(typed[i]!, c.levels) === "wrong"
+      ? [`${c.name}: ${typed[i]} is none of its levels (${c.levels.map((l) => l.points).join(", ")}).`]
+      : [],
+  );
+  return (
+    <tr>
+      <th scope="row" className="text-left font-[650]">
+        {row.team} <span className="font-normal text-soft">{row.build}</span>
+      </th>
+      {criteria.map((c, i) => {
+        const level = c.levels.find((l) => isLevel(typed[i]!, [l]));
+        return (
+          <td key={c.key} className="num">
+            <input
+              data-cell={`${at} ${i}`}
+              aria-label={`${row.team}, ${c.name}`}
+              aria-invalid={typedLevel(typed[i]!, c.levels) === "wrong"}
+              inputMode="decimal"
+              autoComplete="off"
+              disabled={!ready}
+              value={typed[i]}
+              className={cx("input w-14 text-right", typedLevel(typed[i]!, c.levels) === "wrong" && "border-iron")}
+              onFocus={(e) => e.target.select()}
+              onClick={(e) => e.currentTarget.select()}
+              onChange={(e) => change(i, e.target.value)}
+              onKeyDown={onKey(i)}
+              {...(level?.descriptor ? tip(level.descriptor) : {})}
+            />
+          </td>
+        );
+      })}
+      <td role="status" className={cx("text-sm", note || wrong.length ? "text-iron" : "text-soft")}>
+        {wrong[0] ?? (note || said || "not handed in")}
+        {!said && !wrong.length && whole() && (
+          <button type="button" className="ml-2 underline" onClick={handIn}>
+            hand in
+          </button>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** One reviewer's sheets for a whole class, typed by digits: a team after the other without another key. */
+export function SheetsGrid({
+  rows,
+  criteria,
+  rater,
+}: {
+  rows: readonly SheetRow[];
+  criteria: readonly Criterion[];
+  rater: string;
+}) {
+  const table = useRef<HTMLTableElement>(null);
+  const go = (team: number, criterion: number) =>
+    table.current?.querySelector<HTMLInputElement>(`[data-cell="${team} ${criterion}"]`)?.focus();
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Sheets of the class">
+      <table ref={table} className="table">
+        <thead>
+          <tr>
+            <th>Team</th>
+            {criteria.map((c) => (
+              <th key={c.key} className="num">
+                {c.name}
+                <span className="block font-normal text-soft">{c.levels.map((l) => l.points).join(" ")}</span>
+              </th>
+            ))}
+            <th>Sheet</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r, i) => (
+            <Row key={r.reviewId} row={r} criteria={criteria} rater={rater} at={i} go={go} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
