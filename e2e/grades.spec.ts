@@ -134,7 +134,7 @@ test("marks come in from a spreadsheet once it is seen what changes; a published
   await expect(look.getByRole("row", { name: /Yuki Sorano/ })).toContainText("14 from the list");
   expect(await findings(page)).toEqual([]);
   await look.getByRole("button", { name: "Enter 1 mark" }).click();
-  await expect(page.getByText("1 mark is entered.")).toBeVisible();
+  await expect(page.getByText("1 mark is entered.", { exact: true })).toBeVisible();
 
   await page.goto(base);
   await expect(page.getByRole("row", { name: /^Yuki Sorano/ })).toContainText("70.0");

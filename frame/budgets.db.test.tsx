@@ -107,7 +107,7 @@ async function queriesOf(make: () => ReactElement): Promise<string[]> {
 const views: [string, number, () => ReactElement][] = [
   // Eight stages say what is waiting, each with one or two questions for all projects: more than other pages ask, and
   // no more for forty projects than for one.
-  ["Today", 15, () => <TodayScreen />],
+  ["Today", 16, () => <TodayScreen />],
   ["core log", 12, () => <CoreLogScreen slug={slug} show="" />],
   ["brief", 12, () => <BriefScreen slug={slug} />],
   ["requirements", 12, () => <NeedsScreen slug={slug} />],

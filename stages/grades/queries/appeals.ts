@@ -4,8 +4,6 @@ import { db } from "@/platform/db/db";
 
 export interface Appeal {
   id: row.Appeal["id"];
-  personId: row.Appeal["personId"];
-  person: row.Person["name"];
   /** Number of the version that it is about. */
   number: row.Publication["number"];
   /** Empty for the grade as a whole. */
@@ -19,14 +17,13 @@ export interface Appeal {
   version: row.Appeal["version"];
 }
 
-/** What students asked about their grades, the newest first; of one student where asked. */
-export const appealsOf = (projectId: string, personId: string | null = null) => db()<Appeal[]>`
+/** What a student asked about the own grade, the newest first. */
+export const appealsOf = (projectId: string, personId: string) => db()<Appeal[]>`
   SELECT
-    a.id, a.person_id, p.name AS person, b.number, a.component, a.words, a.filed_at, a.outcome, a.answer, a.answered_by,
+    a.id, b.number, a.component, a.words, a.filed_at, a.outcome, a.answer, a.answered_by,
     a.answered_at, a.version
   FROM appeal a
-  JOIN person p ON p.id = a.person_id
   JOIN publication b ON b.id = a.publication_id
-  WHERE a.project_id = ${projectId} AND (${personId}::uuid IS NULL OR a.person_id = ${personId})
+  WHERE a.project_id = ${projectId} AND a.person_id = ${personId}
   ORDER BY a.filed_at DESC, a.id
 `;

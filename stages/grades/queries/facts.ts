@@ -36,6 +36,8 @@ export interface ClassFacts {
   readonly world: World;
   /** By student. */
   readonly marks: ReadonlyMap<string, readonly EnteredMark[]>;
+  /** Students who ask to look at a grade again, and have no answer yet. */
+  readonly asked: readonly string[];
 }
 
 interface More {
@@ -44,6 +46,7 @@ interface More {
   readonly extensions: readonly (Extension & { personId: string; component: string })[];
   readonly notebooks: readonly { personId: string; days: string[] }[];
   readonly rounds: readonly { id: string; method: PeerMethod; ratings: PeerRating[] }[];
+  readonly asked: readonly string[];
 }
 
 /** What is asked of the record besides builds, reviews and events: notebooks and ratings only where they count. */
@@ -90,7 +93,8 @@ async function moreOf(projectId: string, notebooks: boolean, rounds: readonly st
         )
         FROM peer_round r
         WHERE r.project_id = p.id AND r.id = ANY(${[...rounds]}::uuid[])
-      ) AS rounds
+      ) AS rounds,
+      ARRAY(SELECT person_id::text FROM appeal WHERE project_id = p.id AND outcome IS NULL ORDER BY filed_at) AS asked
     FROM project p
     WHERE p.id = ${projectId}
   `;
@@ -136,12 +140,13 @@ export async function classFacts(
   const notebooks = asks(parts, (c) => c.source.kind === "notebook");
   const overall = asks(parts, (c) => c.source.kind === "points" && "overall" in c.source.measure);
   const dated = notebooks || asks(parts, (c) => c.source.kind === "milestone");
-  const [students, state, reviews, milestones, events, entered, more, calendars, places] = await Promise.all([
+  const events = asks(parts, (c) => c.source.kind === "points" && "event" in c.source.measure);
+  const [students, state, reviews, milestones, contest, entered, more, calendars, places] = await Promise.all([
     studentsOf(projectId),
     projectState(projectId),
     reviewsOf(projectId),
     milestonesOf(projectId),
-    eventsOf(projectId),
+    events ? eventsOf(projectId) : [],
     db()<EnteredMark[]>`
       SELECT person_id, component, kind, share, reason, typed, late, entered_by, entered_at, version
       FROM entered_mark
@@ -158,12 +163,13 @@ export async function classFacts(
   return {
     students,
     marks,
+    asked: more.asked,
     world: {
       state,
       facts: whole ? await factsBeside(projectId, state, shown) : null,
       reviews,
       milestones,
-      events,
+      events: contest,
       overall: places,
       calendars: known ?? calendars?.get(projectId)?.of ?? new Map(),
       notebooks: new Map(more.notebooks.map((n) => [n.personId, n.days])),

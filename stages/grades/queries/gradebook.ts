@@ -43,6 +43,8 @@ export interface GradebookRow {
 export interface Gradebook {
   scheme: SchemeVersion | null;
   rows: GradebookRow[];
+  /** Students who ask to look at a grade again, and have no answer yet. */
+  asked: readonly string[];
 }
 
 /** A student's entered mark as a state; nothing where the record decides. */
@@ -126,7 +128,7 @@ export async function gradebook(
   }: { only?: string; whole?: boolean; calendars?: World["calendars"] } = {},
 ): Promise<Gradebook> {
   const scheme = await schemeOf(projectId);
-  if (!scheme) return { scheme, rows: [] };
+  if (!scheme) return { scheme, rows: [], asked: [] };
   const facts = await classFacts(projectId, today, [scheme.definition], { only, whole, calendars });
-  return { scheme, rows: gradesUnder(scheme.definition, facts, { only, whole }) };
+  return { scheme, rows: gradesUnder(scheme.definition, facts, { only, whole }), asked: facts.asked };
 }

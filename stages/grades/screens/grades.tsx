@@ -6,7 +6,6 @@ import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { GradebookGrid } from "../parts/gradebook-grid";
 import { Publications } from "../parts/publications";
 import { PublishForm } from "../parts/publish-form";
-import { appealsOf } from "../queries/appeals";
 import { gradebook } from "../queries/gradebook";
 import { publishedLines } from "../queries/publications";
 import { gridOf } from "../view/gradebook";
@@ -18,13 +17,12 @@ export async function GradesScreen({ slug, section: asked }: { slug: string; sec
   const page = await projectPage(slug);
   const p = page.frame.project;
   if (!page.staff) return <OwnGrade projectId={p.id} slug={slug} personId={page.actor.id} />;
-  const [book, publications, appeals] = await Promise.all([
+  const [book, publications] = await Promise.all([
     gradebook(p.id, page.frame.today, { calendars: page.frame.calendars }),
     publishedLines(p.id),
-    appealsOf(p.id),
   ]);
   const last = publications.find((x) => !x.withdrawnAt);
-  const open = appeals.filter((a) => !a.outcome);
+  const open = book.rows.map((r) => r.student).filter((s) => book.asked.includes(s.id));
   if (!book.scheme)
     return (
       <>
@@ -73,11 +71,11 @@ export async function GradesScreen({ slug, section: asked }: { slug: string; sec
       {open.length > 0 && (
         <p className="mb-3 border-l-4 border-slate bg-slate-wash px-3 py-1.5">
           Asked to look at a grade again:{" "}
-          {open.map((a, i) => (
-            <span key={a.id}>
+          {open.map((s, i) => (
+            <span key={s.id}>
               {i > 0 && ", "}
-              <Link href={`/p/${slug}/grades/${a.personId}`} className="underline decoration-line hover:text-iron">
-                {a.person}
+              <Link href={`/p/${slug}/grades/${s.id}`} className="underline decoration-line hover:text-iron">
+                {s.name}
               </Link>
             </span>
           ))}

@@ -114,8 +114,8 @@ function Row({
           </td>
         );
       })}
-      <td role="status" className={cx("text-sm", note || wrong.length ? "text-iron" : "text-soft")}>
-        {wrong[0] ?? (note || said || "not handed in")}
+      <td className={cx("text-sm", note || wrong.length ? "text-iron" : "text-soft")}>
+        <span role="status">{wrong[0] ?? (note || said || "not handed in")}</span>
         {!said && !wrong.length && whole() && (
           <button type="button" className="ml-2 underline" onClick={handIn}>
             hand in
