@@ -5,7 +5,8 @@ import { datumTotals, weightedTotals } from "../concepts/matrix";
 import { adjustForSeverity } from "../concepts/raters";
 import { seededRandom } from "../draw/draw";
 import { gradeOf } from "../grades/grade";
-import type { ComponentState, SchemeDefinition } from "../grades/scheme";
+import { peerFactors } from "../grades/peers";
+import { type ComponentState, leavesOf, type SchemeDefinition } from "../grades/scheme";
 import { statusOf } from "../needs/requirement";
 import { countAttempts } from "../points/attempts";
 import { applyRule, type PointsRule } from "../points/rule";
@@ -170,6 +171,47 @@ const kinds: Record<string, () => Working[]> = {
       ]),
     );
     return [gradeOf(scheme, states, new Map()).working];
+  },
+  gradeTree: () => {
+    const leaf = (key: string) => ({
+      key,
+      name: key,
+      weight: pick(["1", "2", "0.5", "3"]),
+      source: { kind: "entered" },
+      ...(below(2) && { late: { perSession: pick(["10", "2.5"]), grace: below(2), floor: pick(["0", "50"]) } }),
+    });
+    const group = (key: string, weight: string) => ({
+      key,
+      name: key,
+      weight,
+      peer: below(2) === 0,
+      drop: below(2),
+      parts: many(2, 4, (i) => leaf(`${key}${i}`)),
+    });
+    const scheme = {
+      decimals: below(3),
+      most: "100",
+      peers: { round: "r", low: "0.85", high: "1.10" },
+      components: [group("a", "60"), group("b", "40")],
+    } as unknown as SchemeDefinition;
+    const states = new Map<string, ComponentState>(
+      leavesOf(scheme.components).map((c) => [
+        c.key,
+        {
+          state: "scored",
+          share: pick([String(below(101) / 100), "0.33333333333333333333", random().toFixed(15)]),
+          late: below(4),
+          working: makeWorking({ title: c.name, result: "", rule: "" }),
+        },
+      ]),
+    );
+    const members = many(3, 5, (i) => ({ id: `m${i}`, name: `m${i}` }));
+    const ratings = members.flatMap((a) =>
+      members.flatMap((b) => (a === b ? [] : [{ rater: a.id, ratee: b.id, value: String(1 + below(5)) }])),
+    );
+    const [peer] = peerFactors(pick(["ratings", "shares"] as const), members, ratings);
+    const grade = gradeOf(scheme, states, new Map(), { peer });
+    return [grade.working, peer!.working, ...grade.value.parts.map((p) => p.working)];
   },
   matrix: () => {
     const criteria = many(1, 5, (i) => ({ key: `c${i}`, name: `C${i}`, weight: Number(decimal(9, 2)) + 0.01 }));

@@ -47,7 +47,7 @@ function Changed({ packet }: { packet: Packet }) {
           </dt>
           <dd>
             {c.what || "no change is on record"}
-            {c.why && <span className="block text-soft">because {c.why}</span>}
+            {c.why && <span className="block text-soft">why: {c.why}</span>}
             {c.expected && <span className="block text-soft">expected: {c.expected}</span>}
             {c.learned && <span className="block text-soft">learned: {c.learned}</span>}
           </dd>
@@ -168,7 +168,7 @@ function Proposed({ packet }: { packet: Packet }) {
     );
   return (
     <>
-      <table className="table">
+      <table className="table break-inside-avoid">
         <thead>
           <tr>
             <th />

@@ -88,8 +88,8 @@ function Row({
       : [],
   );
   return (
-    <tr>
-      <th scope="row" className="text-left font-[650]">
+    <tr className="*:align-middle">
+      <th scope="row" className="text-left text-[13px] font-[650] text-ink">
         {row.team} <span className="font-normal text-soft">{row.build}</span>
       </th>
       {criteria.map((c, i) => {
@@ -148,7 +148,7 @@ export function SheetsGrid({
             {criteria.map((c) => (
               <th key={c.key} className="num">
                 {c.name}
-                <span className="block font-normal text-soft">{c.levels.map((l) => l.points).join(" ")}</span>
+                <span className="block font-normal text-soft">{c.levels.map((l) => l.points).join(", ")}</span>
               </th>
             ))}
             <th>Sheet</th>
