@@ -1,6 +1,7 @@
 "use client";
 
-import { useRef, useState } from "react";
+import { useState } from "react";
+import { FileButton } from "@/ui/file-button";
 import { ActButton } from "@/ui/form/act-button";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
@@ -18,7 +19,6 @@ export function MarksIn({ projectId, slug, example }: { projectId: string; slug:
   const [look, setLook] = useState<Tried<MarksLook> | null>(null);
   const [busy, setBusy] = useState(false);
   const [note, setNote] = useState("");
-  const file = useRef<HTMLInputElement>(null);
   const ready = useReady();
   const preview = async (list: string) => {
     setBusy(true);
@@ -53,27 +53,21 @@ export function MarksIn({ projectId, slug, example }: { projectId: string; slug:
         <button type="button" className={buttonClass()} disabled={busy || !text.trim()} onClick={() => preview(text)}>
           See what changes
         </button>
-        <button type="button" className={buttonClass()} disabled={busy || !ready} onClick={() => file.current?.click()}>
-          Choose a CSV file
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept=".csv,.txt,.tsv,text/csv,text/plain"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="CSV file of marks"
-          onChange={async (e) => {
-            const f = e.target.files?.[0];
-            e.target.value = "";
-            if (!f) return;
-            if (f.size > MOST) return setNote("This file is larger than 1 MB; a class's marks are a few kilobytes.");
+        <FileButton
+          label="CSV file of marks"
+          disabled={busy || !ready}
+          most={MOST}
+          tooLarge="This file is larger than 1 MB; a class's marks are a few kilobytes."
+          onRefuse={setNote}
+          onFile={async (file) => {
             setNote("");
-            const list = await f.text();
+            const list = await file.text();
             setText(list);
             await preview(list);
           }}
-        />
+        >
+          Choose a CSV file
+        </FileButton>
         <p role="status" className="text-sm text-iron">
           {note || (look && "wrong" in look ? look.wrong : "")}
         </p>

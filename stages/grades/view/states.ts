@@ -62,6 +62,15 @@ function milestoneState(c: Component, id: string, student: Student, w: World): C
     : waiting(`${m.title} is due ${due}${extended}`);
 }
 
+/** So many of so many. */
+function partOf(c: Component, n: number, of: number, rule: string, before = ""): ComponentState {
+  const share = new Decimal(n).div(of);
+  const percent = share.times(100).toDecimalPlaces(2).toString();
+  const steps = [`${before}${equation([`${n} ÷ ${of} × 100`], percent, "%")}`];
+  const working = makeWorking({ title: c.name, result: percent, unit: "%", rule, steps });
+  return { state: "scored", share: share.toString(), working };
+}
+
 /** The share of musts that the team's newest build is known to meet. */
 function coverageState(c: Component, student: Student, w: World): ComponentState {
   const build = w.state.newest.get(student.teamId!);
@@ -70,19 +79,13 @@ function coverageState(c: Component, student: Student, w: World): ComponentState
     w.state.requirements.map((r) => ({ priority: r.priority, verdict: w.state.verdict(r.id, build.id) })),
   );
   if (!musts) return waiting("there is no must to meet yet");
-  const share = new Decimal(verified).div(musts);
-  const percent = share.times(100).toDecimalPlaces(2).toString();
-  return {
-    state: "scored",
-    share: share.toString(),
-    working: makeWorking({
-      title: c.name,
-      result: percent,
-      unit: "%",
-      rule: "Musts that the newest build is known to meet, over all musts.",
-      steps: [`G${build.number}: ${equation([`${verified} ÷ ${musts} × 100`], percent, "%")}`],
-    }),
-  };
+  return partOf(
+    c,
+    verified,
+    musts,
+    "Musts that the newest build is known to meet, over all musts.",
+    `G${build.number}: `,
+  );
 }
 
 /** The share of the notebook entries that are asked, one for so many class sessions held. */
@@ -95,20 +98,13 @@ function notebookState(c: Component, every: number, student: Student, w: World):
     days.map((d) => sessionsHeld(sessions, d)).flatMap((n) => (n > 0 ? [Math.ceil(n / every)] : [])),
   );
   const written = [...within].filter((n) => n <= asked).length;
-  const share = new Decimal(written).div(asked);
-  const percent = share.times(100).toDecimalPlaces(2).toString();
   const span = every === 1 ? "each class session" : `each ${every} class sessions`;
-  return {
-    state: "scored",
-    share: share.toString(),
-    working: makeWorking({
-      title: c.name,
-      result: percent,
-      unit: "%",
-      rule: `One entry is asked for ${span} held; an entry belongs to the class session before it.`,
-      steps: [equation([`${written} ÷ ${asked} × 100`], percent, "%")],
-    }),
-  };
+  return partOf(
+    c,
+    written,
+    asked,
+    `One entry is asked for ${span} held; an entry belongs to the class session before it.`,
+  );
 }
 
 /** What is known of a component for a student from the record: nothing is zero that was not due. */

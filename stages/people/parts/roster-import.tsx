@@ -1,6 +1,7 @@
 "use client";
 
-import { useRef, useState } from "react";
+import { useState } from "react";
+import { FileButton } from "@/ui/file-button";
 import { ActButton } from "@/ui/form/act-button";
 import { useSend } from "@/ui/form/send";
 import { buttonClass } from "@/ui/page";
@@ -21,7 +22,6 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
   const ready = useReady();
   const [look, setLook] = useState<RosterLook | null>(null);
   const { send, busy, note, setNote } = useSend(previewRosterAction);
-  const file = useRef<HTMLInputElement>(null);
   const preview = async (input: { text?: string; base64?: string }) => {
     const r = await send({ projectId, ...input }, { stay: true });
     if (r) setLook(r.ok ? r.value : null);
@@ -55,25 +55,16 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
         >
           Preview
         </button>
-        <button type="button" className={buttonClass()} disabled={busy} onClick={() => file.current?.click()}>
+        <FileButton
+          label="CSV file"
+          disabled={busy}
+          most={5_000_000}
+          tooLarge="This file is larger than 5 MB; a roster is a few kilobytes. Choose the CSV file."
+          onRefuse={setNote}
+          onFile={async (file) => preview({ base64: await base64(file) })}
+        >
           Choose a CSV file
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept=".csv,.txt,.tsv,text/csv,text/plain"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="CSV file"
-          onChange={async (e) => {
-            const f = e.target.files?.[0];
-            e.target.value = "";
-            if (!f) return;
-            if (f.size > 5_000_000)
-              return setNote("This file is larger than 5 MB; a roster is a few kilobytes. Choose the CSV file.");
-            await preview({ base64: await base64(f) });
-          }}
-        />
+        </FileButton>
         <p role="status" className="text-sm text-iron">
           {note}
         </p>
