@@ -4,6 +4,8 @@ import { studentHome } from "@/frame/today/home";
 import { db } from "@/platform/db/db";
 import type { Person } from "@/platform/registry/stage";
 import { actorOf } from "@/platform/sign-in/actors";
+import { mergeStudents } from "@/stages/people/commands/merge";
+import { studentRecord } from "@/stages/people/queries/record";
 import { studentsOf } from "@/stages/people/queries/students";
 import { ok, refused } from "@/stages/testing/database";
 import { worldEach } from "@/stages/testing/world-each";
@@ -94,4 +96,25 @@ test("the factor multiplies the team's part, between the caps; a rating that cou
   expect((await refused(withdrawPeerRound, here.boss, { id: round, reason: "x" })).message).toContain(
     "The grading scheme takes its peer factor from this rating.",
   );
+});
+
+test("two records of one student who rated each other become one; what one gave the other is on record", async () => {
+  const [ada, ben] = members as [string, string];
+  await rate(ada, () => "4");
+  await rate(ben, () => "3");
+  await ok(mergeStudents, here.boss, { projectId: here.w.projectId, personId: ada, fromId: ben });
+  const left = await db()`SELECT FROM peer_rating WHERE round_id = ${round} AND rater_id = ratee_id`;
+  expect(left).toHaveLength(0);
+  const [kept] = await db()<{ before: { left: { peer_rating: unknown[] } } }[]>`
+    SELECT before FROM audit WHERE act = 'mergeStudents' AND project_id = ${here.w.projectId}
+  `;
+  expect(kept!.before.left.peer_rating.length).toBeGreaterThanOrEqual(2);
+});
+
+test("a student's own record holds what was given, and nothing of what others gave", async () => {
+  const [ada, ben] = members as [string, string];
+  await rate(ada, () => "5");
+  await rate(ben, () => "1");
+  const { ratingsGiven } = await studentRecord(here.w.projectId, ada);
+  expect(ratingsGiven.map((r) => r.value)).toEqual(members.slice(1).map(() => 5));
 });

@@ -28,6 +28,13 @@ const onceOf = (sql: Tx, table: string, column: string) => sql<{ others: string[
 /** Lets every reference to one person point to another; where both have the same thing, that of the one who stays. */
 async function takeOver(sql: Tx, from: string, to: string): Promise<Left> {
   const left: Left = {};
+  // What one record rated the other by would be a rating of oneself.
+  const oneself = await sql<{ row: unknown }[]>`
+    DELETE FROM peer_rating d
+    WHERE rater_id IN ${sql([from, to])} AND ratee_id IN ${sql([from, to])}
+    RETURNING to_jsonb(d) AS row
+  `;
+  if (oneself.length) left.peer_rating = oneself.map((r) => r.row);
   const references = (await referencesOf(sql)).filter((x) => x.to === "person" && x.from !== "session_token");
   for (const { from: table, column } of references) {
     for (const once of await onceOf(sql, table, column)) {

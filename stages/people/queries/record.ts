@@ -23,6 +23,9 @@ export async function studentRecord(projectId: string, personId: string) {
     parts,
     tools,
     notebook,
+    extensions,
+    appeals,
+    ratings,
   ] = await Promise.all([
     sql`SELECT id, name, email FROM person WHERE id = ${personId}`,
     sql`
@@ -44,7 +47,7 @@ export async function studentRecord(projectId: string, personId: string) {
       WHERE r.person_id = ${personId} AND b.project_id = ${projectId}
     `,
     sql`
-      SELECT component, kind, share, reason, entered_by, entered_at
+      SELECT component, kind, share, typed, late, reason, entered_by, entered_at
       FROM entered_mark
       WHERE person_id = ${personId} AND project_id = ${projectId}
     `,
@@ -114,6 +117,25 @@ export async function studentRecord(projectId: string, personId: string) {
       WHERE e.person_id = ${personId} AND e.project_id = ${projectId}
       ORDER BY e.on_date, v.number
     `,
+    sql`
+      SELECT component, sessions, reason, granted_by, granted_at
+      FROM extension
+      WHERE person_id = ${personId} AND project_id = ${projectId}
+    `,
+    sql`
+      SELECT component, words, filed_at, outcome, answer, answered_by, answered_at
+      FROM appeal
+      WHERE person_id = ${personId} AND project_id = ${projectId}
+    `,
+    // What the student gave; what others gave in confidence is theirs.
+    sql`
+      SELECT r.title AS rating, p.name AS teammate, g.value, g.comment, g.rated_at
+      FROM peer_rating g
+      JOIN peer_round r ON r.id = g.round_id
+      JOIN person p ON p.id = g.ratee_id
+      WHERE g.rater_id = ${personId} AND r.project_id = ${projectId}
+      ORDER BY r.opened_at, p.name
+    `,
   ]);
   return {
     person: one(person),
@@ -133,5 +155,8 @@ export async function studentRecord(projectId: string, personId: string) {
     parts,
     toolSignOffs: tools,
     notebook,
+    extensions,
+    appeals,
+    ratingsGiven: ratings,
   };
 }
