@@ -121,7 +121,8 @@ test("every route handler against every role", async ({ page, browser }) => {
       // A stream never ends: its head is asked for by a page of the role.
       const status = /^\/api\/(live|board)/.test(url)
         ? await head(contexts[role], demoUrl + url)
-        : (await contexts[role].get(demoUrl + url)).status();
+        : // A backup of the whole school takes its time where other journeys go beside this one.
+          (await contexts[role].get(demoUrl + url, { timeout: 120_000 })).status();
       expect([url, role, status]).toEqual([url, role, may.includes(role) ? 200 : 404]);
     }
   // Another project: the student of this one is not in it, guests of this one neither.

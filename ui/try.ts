@@ -30,7 +30,8 @@ export function useTry<T>(of: string, project: string, sent: unknown): { tried: 
   const print = JSON.stringify(sent);
   const last = useRef("");
   useEffect(() => {
-    if (print === last.current) return;
+    // What was typed is again what was tried last: nothing is on its way.
+    if (print === last.current) return setBusy(false);
     const stop = new AbortController();
     setBusy(true);
     const timer = setTimeout(async () => {

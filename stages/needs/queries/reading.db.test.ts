@@ -40,7 +40,7 @@ describe("reading", () => {
       "R-01,1,Moves 7.5 L/min,criterion,must,flow,≥ 7.5 L/min,test,,met,untested",
     );
     expect(await listOf("runs")).toContain("Collected (kg),Flow (L/min)");
-    expect(await listOf("gradebook")).toContain("Review (%, weight 40)");
+    expect(await listOf("gradebook")).toContain("Review (%, weight 40 %)");
   });
   test("an exported cell cannot start a formula, and numbers stay numbers", () => {
     expect(toCsv([["=1+1", "@x", "-3.5", "−2", "+SUM(A1)", "ok"]]).trim()).toBe(
