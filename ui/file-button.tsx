@@ -1,28 +1,25 @@
 "use client";
 
-import { useRef } from "react";
+import { type ReactNode, useRef } from "react";
 import { buttonClass } from "./page";
 
-/** A button that asks for a list in a text file; a larger one than a list is is not taken. */
+/** Text files that hold a list. */
+export const listFiles = ".csv,.txt,.tsv,text/csv,text/plain";
+
+/** A button that asks for a file; the same file can be chosen again. */
 export function FileButton({
   children,
   label,
+  accept,
   disabled,
-  most,
-  tooLarge,
   onFile,
-  onRefuse,
 }: {
-  children: string;
+  children: ReactNode;
   /** What the field is called. */
   label: string;
+  accept: string;
   disabled: boolean;
-  /** Bytes. */
-  most: number;
-  /** What is said of a larger one. */
-  tooLarge: string;
   onFile: (file: File) => void;
-  onRefuse: (words: string) => void;
 }) {
   const field = useRef<HTMLInputElement>(null);
   return (
@@ -33,14 +30,14 @@ export function FileButton({
       <input
         ref={field}
         type="file"
-        accept=".csv,.txt,.tsv,text/csv,text/plain"
+        accept={accept}
         className="sr-only"
         tabIndex={-1}
         aria-label={label}
         onChange={(e) => {
           const file = e.target.files?.[0];
           e.target.value = "";
-          if (file) file.size > most ? onRefuse(tooLarge) : onFile(file);
+          if (file) onFile(file);
         }}
       />
     </>

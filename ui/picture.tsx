@@ -1,8 +1,8 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { type ReactNode, useRef, useState } from "react";
-import { buttonClass } from "./page";
+import { type ReactNode, useState } from "react";
+import { FileButton } from "./file-button";
 
 /** Reads a chosen file as base64, for sending with a form's other values. */
 export const asBase64 = (file: File): Promise<string> =>
@@ -26,7 +26,6 @@ export function PictureUpload({
   children: ReactNode;
 }) {
   const router = useRouter();
-  const field = useRef<HTMLInputElement>(null);
   const [note, setNote] = useState("");
   const [busy, setBusy] = useState(false);
   const send = async (file: File) => {
@@ -49,22 +48,9 @@ export function PictureUpload({
   };
   return (
     <span className="no-print inline-flex flex-wrap items-center gap-2">
-      <button type="button" className={buttonClass()} disabled={busy} onClick={() => field.current?.click()}>
+      <FileButton label={label} accept="image/*" disabled={busy} onFile={send}>
         {busy ? "Sending…" : children}
-      </button>
-      <input
-        ref={field}
-        type="file"
-        accept="image/*"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label={label}
-        onChange={(e) => {
-          const f = e.target.files?.[0];
-          e.target.value = "";
-          if (f) void send(f);
-        }}
-      />
+      </FileButton>
       {note && (
         <span role="alert" className="text-sm text-iron">
           {note}

@@ -3,16 +3,14 @@ import "server-only";
 import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
 import { gradeActs } from "../acts";
 import * as s from "../schema";
+import { ownIn } from "./own";
 
 /** A student asks to look at the own published grade again. */
 export const fileAppeal = command({
   name: "fileAppeal",
   act: gradeActs.appeal,
   schema: s.fileAppeal,
-  async subject(sql, i, actor) {
-    const p = await projectOf(sql, "publication", i.publicationId);
-    return p && { ...p, person: actor.kind === "person" ? actor.id : undefined };
-  },
+  subject: (sql, i, actor) => ownIn(sql, "publication", i.publicationId, actor),
   async run({ sql, actor, audit }, input) {
     if (actor.kind !== "person") return refuse("Only a student can ask about the own grade.");
     const [p] = await sql<

@@ -6,6 +6,7 @@ import { newId } from "@/platform/db/db";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { gradeActs } from "../acts";
 import * as s from "../schema";
+import { ownIn } from "./own";
 
 /** Asks every student to rate the own team. */
 export const openPeerRound = command({
@@ -50,10 +51,7 @@ export const ratePeers = command({
   name: "ratePeers",
   act: gradeActs.ratePeers,
   schema: s.ratePeers,
-  async subject(sql, i, actor) {
-    const r = await projectOf(sql, "peer_round", i.roundId);
-    return r && { ...r, person: actor.kind === "person" ? actor.id : undefined };
-  },
+  subject: (sql, i, actor) => ownIn(sql, "peer_round", i.roundId, actor),
   async run({ sql, actor, audit }, input) {
     if (actor.kind !== "person") return refuse("Only a student of the project rates a team.");
     const [r] = await sql<Pick<row.PeerRound, "title" | "method" | "closedAt" | "projectId">[]>`

@@ -9,6 +9,7 @@ import { type LedgerLine, publishedLines } from "../queries/publications";
 import * as s from "../schema";
 import { ledgerOf } from "../view/ledger";
 import { inSection, lastPublished } from "../view/states";
+import { byTeam } from "../view/world";
 
 /**
  * Freezes the grades as they are now, of all students or of a section's, with their arithmetic. A later publication
@@ -27,11 +28,8 @@ export const publishGrades = command({
     if (!rows.some((r) => r.grade.value.grade !== null))
       refuse("Nothing can be published: no component counts for anybody yet.");
     const before = await publishedLines(input.projectId, sql);
-    const members = new Map<string, string[]>();
-    for (const { student } of book.rows)
-      if (student.teamId) members.set(student.teamId, [...(members.get(student.teamId) ?? []), student.id]);
-    const round = book.scheme.definition.peers?.round;
-    const ledger: LedgerLine[] = ledgerOf(rows, { round, members });
+    const teams = byTeam(book.rows.map((r) => r.student));
+    const ledger: LedgerLine[] = ledgerOf(rows, { round: book.scheme.definition.peers?.round, teams });
     const known = lastPublished(before);
     const read = ledger.filter((l) => known.has(l.personId));
     const changed = ledger.filter((l) => (known.get(l.personId) ?? null) !== l.grade);

@@ -1,9 +1,10 @@
 "use client";
 
 import { useState } from "react";
-import { FileButton } from "@/ui/file-button";
+import { FileButton, listFiles } from "@/ui/file-button";
 import { ActButton } from "@/ui/form/act-button";
 import { buttonClass } from "@/ui/page";
+import { PasteField } from "@/ui/paste-field";
 import { useReady } from "@/ui/ready";
 import { DataTable } from "@/ui/table";
 import { toast } from "@/ui/toast";
@@ -31,24 +32,19 @@ export function MarksIn({ projectId, slug, example }: { projectId: string; slug:
   };
   return (
     <div className="grid gap-3">
-      <label className="grid gap-1">
-        <span className="text-[12.5px] font-[600]">Paste from a spreadsheet</span>
-        <textarea
-          rows={6}
-          disabled={!ready}
-          className="input font-[450]"
-          value={text}
-          placeholder={example}
-          onChange={(e) => {
-            setText(e.target.value);
-            setLook(null);
-          }}
-        />
-        <span className="text-sm text-soft">
-          With a heading row: Student, Email or Sign-in name, then components by their names. Marks are typed as in the
-          gradebook; under a heading with (%) a number is percent. Empty cells change nothing.
-        </span>
-      </label>
+      <PasteField
+        label="Paste from a spreadsheet"
+        disabled={!ready}
+        value={text}
+        placeholder={example}
+        onChange={(pasted) => {
+          setText(pasted);
+          setLook(null);
+        }}
+      >
+        With a heading row: Student, Email or Sign-in name, then components by their names. Marks are typed as in the
+        gradebook; under a heading with (%) a number is percent. Empty cells change nothing.
+      </PasteField>
       <div className="flex flex-wrap items-center gap-3">
         <button type="button" className={buttonClass()} disabled={busy || !text.trim()} onClick={() => preview(text)}>
           See what changes
@@ -56,10 +52,9 @@ export function MarksIn({ projectId, slug, example }: { projectId: string; slug:
         <FileButton
           label="CSV file of marks"
           disabled={busy || !ready}
-          most={MOST}
-          tooLarge="This file is larger than 1 MB; a class's marks are a few kilobytes."
-          onRefuse={setNote}
+          accept={listFiles}
           onFile={async (file) => {
+            if (file.size > MOST) return setNote("This file is larger than 1 MB; a class's marks are a few kilobytes.");
             setNote("");
             const list = await file.text();
             setText(list);

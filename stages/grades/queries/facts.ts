@@ -1,8 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import type { PeerFactor, PeerRating } from "@/core/grades/peers";
-import { peerFactors } from "@/core/grades/peers";
-import { type Component, leavesOf, type SchemeDefinition } from "@/core/grades/scheme";
+import { type PeerFactor, type PeerRating, peerFactors } from "@/core/grades/peers";
+import { leavesOf, type SchemeDefinition } from "@/core/grades/scheme";
 import { unitsOf } from "@/core/quantity/systems";
 import type { PeerMethod } from "@/core/vocabulary/grades";
 import { db } from "@/platform/db/db";
@@ -15,7 +14,7 @@ import { projectState } from "@/stages/needs/queries/state";
 import { type Student, studentsOf } from "@/stages/people/queries/students";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { reviewsOf } from "@/stages/reviews/queries/reviews";
-import { type Extension, extensionKey, type World } from "../view/world";
+import { byTeam, type Extension, extensionKey, type World } from "../view/world";
 
 export interface EnteredMark {
   personId: row.EnteredMark["personId"];
@@ -102,13 +101,13 @@ async function moreOf(projectId: string, notebooks: boolean, rounds: readonly st
 }
 
 /** Peer factors of everybody who is in a team. */
-function factorsOf(students: readonly Student[], round: More["rounds"][number]): Map<string, PeerFactor> {
-  const teams = new Map<string, Student[]>();
-  for (const s of students) if (s.teamId) teams.set(s.teamId, [...(teams.get(s.teamId) ?? []), s]);
-  return new Map(
-    [...teams.values()].flatMap((t) => peerFactors(round.method, t, round.ratings).map((f) => [f.id, f] as const)),
+const factorsOf = (
+  students: readonly Student[],
+  { method, ratings }: More["rounds"][number],
+): Map<string, PeerFactor> =>
+  new Map(
+    [...byTeam(students).values()].flatMap((t) => peerFactors(method, t, ratings).map((f) => [f.id, f] as const)),
   );
-}
 
 /** The team's place in the contest, by name. */
 async function overallOf(projectId: string): Promise<World["overall"]> {
@@ -123,8 +122,6 @@ async function overallOf(projectId: string): Promise<World["overall"]> {
   );
 }
 
-const asks = (parts: readonly Component[], what: (c: Component) => boolean) => parts.some(what);
-
 /**
  * What is needed to grade a class under these schemes. With `whole` the facts of the builds go down to the single run;
  * of one student those of the own team. Calendars are read where they are not known already.
@@ -137,10 +134,10 @@ export async function classFacts(
 ): Promise<ClassFacts> {
   const parts = schemes.flatMap((s) => leavesOf(s.components));
   const rounds = schemes.flatMap((s) => s.peers?.round ?? []);
-  const notebooks = asks(parts, (c) => c.source.kind === "notebook");
-  const overall = asks(parts, (c) => c.source.kind === "points" && "overall" in c.source.measure);
-  const dated = notebooks || asks(parts, (c) => c.source.kind === "milestone");
-  const events = asks(parts, (c) => c.source.kind === "points" && "event" in c.source.measure);
+  const notebooks = parts.some((c) => c.source.kind === "notebook");
+  const overall = parts.some((c) => c.source.kind === "points" && "overall" in c.source.measure);
+  const dated = notebooks || parts.some((c) => c.source.kind === "milestone");
+  const events = parts.some((c) => c.source.kind === "points" && "event" in c.source.measure);
   const [students, state, reviews, milestones, contest, entered, more, calendars, places] = await Promise.all([
     studentsOf(projectId),
     projectState(projectId),

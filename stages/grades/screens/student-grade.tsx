@@ -40,7 +40,7 @@ export async function StudentGradeScreen({ slug, person }: { slug: string; perso
         </Empty>
       </>
     );
-  const [line] = ledgerOf([row], { round: undefined, members: new Map() });
+  const [line] = ledgerOf([row], { teams: new Map() });
   const sources = new Map(leavesOf(book.scheme.definition.components).map((c) => [c.key, c.source]));
   const { grade, letter } = row.grade.value;
   return (

@@ -1,5 +1,6 @@
 import { type Band, bandsOf, type Fragile, fragileOf, movesOf, type Standing } from "@/core/grades/effect";
 import type { SchemeDefinition } from "@/core/grades/scheme";
+import { mean } from "@/core/stats/describe";
 import type { GradebookRow } from "../queries/gradebook";
 
 /** A student whose grade moves. */
@@ -31,7 +32,7 @@ const standingOf = (r: GradebookRow): Standing => {
   return { id: r.student.id, grade, exact, letter };
 };
 const numbers = (all: readonly Standing[]) => all.flatMap((s) => (s.grade === null ? [] : [Number(s.grade)]));
-const mean = (of: readonly number[]) => (of.length ? (of.reduce((a, b) => a + b, 0) / of.length).toFixed(1) : null);
+const meanOf = (grades: readonly number[]) => (grades.length ? mean(grades).toFixed(1) : null);
 
 /** What a scheme does to a class: who moves by how much, how grades are spread, and which marks hang by a rounding. */
 export function effectView(
@@ -40,6 +41,7 @@ export function effectView(
   scheme: SchemeDefinition,
 ): Effect {
   const [was, now] = [before.map(standingOf), after.map(standingOf)];
+  const grades = { before: numbers(was), after: numbers(now) };
   const who = new Map(after.map((r) => [r.student.id as string, r.student]));
   return {
     students: after.length,
@@ -54,8 +56,8 @@ export function effectView(
       was.map((s) => s.grade),
       now.map((s) => s.grade),
     ).filter((b) => b.before + b.after > 0),
-    before: numbers(was),
-    after: numbers(now),
-    mean: { before: mean(numbers(was)), after: mean(numbers(now)) },
+    before: grades.before,
+    after: grades.after,
+    mean: { before: meanOf(grades.before), after: meanOf(grades.after) },
   };
 }

@@ -1,10 +1,11 @@
+import type { Student } from "@/stages/people/queries/students";
 import type { GradebookRow } from "../queries/gradebook";
 import type { LedgerLine } from "../queries/publications";
 
 /** Grades as they are published: each with its tree, its arithmetic, and the facts to compute it from again. */
 export const ledgerOf = (
   rows: readonly GradebookRow[],
-  { round, members }: { round: string | undefined; members: ReadonlyMap<string, readonly string[]> },
+  { round, teams }: { round?: string; teams: ReadonlyMap<string, readonly Student[]> },
 ): LedgerLine[] =>
   rows.map(({ student, grade, marks, facts, peer, explained }) => ({
     personId: student.id,
@@ -22,6 +23,10 @@ export const ledgerOf = (
     })),
     facts,
     peers: round
-      ? { round, factor: peer?.factor ?? null, members: [...(members.get(student.teamId ?? "") ?? [student.id])] }
+      ? {
+          round,
+          factor: peer?.factor ?? null,
+          members: (teams.get(student.teamId ?? "") ?? [student]).map((s) => s.id),
+        }
       : null,
   }));

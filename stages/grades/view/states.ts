@@ -22,13 +22,6 @@ function rubricState(title: string, student: Student, w: World): ComponentState 
     : { state: "scored", share: score.value, working: score.working };
 }
 
-/** Class sessions late of a student, of the own section, with the extension taken off. */
-function lateness(c: Component, student: Student, w: World, due: string, done: string) {
-  const sessions = w.calendars.get(student.sectionId) ?? [];
-  const more = w.extensions.get(extensionKey(student.id, c.key))?.sessions ?? 0;
-  return { late: Math.max(0, sessionsBetween(sessions, due, done) - more), more };
-}
-
 function milestoneState(c: Component, id: string, student: Student, w: World): ComponentState {
   const m = w.milestones.find((x) => x.id === id);
   if (!m) return waiting("the milestone is not in the plan (any more)");
@@ -36,10 +29,11 @@ function milestoneState(c: Component, id: string, student: Student, w: World): C
   const done = m.checks.find((k) =>
     m.scope === "team" ? k.teamId === student.teamId && student.teamId !== null : k.personId === student.id,
   );
+  const sessions = w.calendars.get(student.sectionId) ?? [];
   const more = w.extensions.get(extensionKey(student.id, c.key))?.sessions ?? 0;
   const extended = more ? `, with ${more} class session${more === 1 ? "" : "s"} more` : "";
   if (done) {
-    const { late } = lateness(c, student, w, due, done.doneOn);
+    const late = Math.max(0, sessionsBetween(sessions, due, done.doneOn) - more);
     return {
       state: "scored",
       share: "1",
@@ -56,7 +50,7 @@ function milestoneState(c: Component, id: string, student: Student, w: World): C
     };
   }
   // Within the grace nothing is taken off, so it is not missing yet.
-  const allowed = sessionsAfter(w.calendars.get(student.sectionId) ?? [], due, more + (c.late?.grace ?? 0));
+  const allowed = sessionsAfter(sessions, due, more + (c.late?.grace ?? 0));
   return allowed < w.today
     ? { state: "missing", note: `${m.title} was due ${due}${extended}` }
     : waiting(`${m.title} is due ${due}${extended}`);

@@ -6,6 +6,7 @@ import type { Working } from "@/core/working/working";
 import type { eventsOf } from "@/stages/contest/queries/events";
 import type { ProjectFacts } from "@/stages/needs/queries/facts";
 import type { ProjectState } from "@/stages/needs/queries/state";
+import type { Student } from "@/stages/people/queries/students";
 import type { Milestone } from "@/stages/plan/queries/milestones";
 import type { reviewsOf } from "@/stages/reviews/queries/reviews";
 
@@ -42,6 +43,13 @@ export interface World {
 
 /** Under what an extension is found. */
 export const extensionKey = (personId: string, component: string): string => `${personId} ${component}`;
+
+/** The students of each team, by its id; who is in none is left out. */
+export function byTeam(students: readonly Student[]): Map<string, Student[]> {
+  const teams = new Map<string, Student[]>();
+  for (const s of students) if (s.teamId) teams.set(s.teamId, [...(teams.get(s.teamId) ?? []), s]);
+  return teams;
+}
 
 /** A component that does not count yet, and why. */
 export const waiting = (note: string): ComponentState => ({ state: "not due", note });

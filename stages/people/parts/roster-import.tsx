@@ -1,10 +1,11 @@
 "use client";
 
 import { useState } from "react";
-import { FileButton } from "@/ui/file-button";
+import { FileButton, listFiles } from "@/ui/file-button";
 import { ActButton } from "@/ui/form/act-button";
 import { useSend } from "@/ui/form/send";
 import { buttonClass } from "@/ui/page";
+import { PasteField } from "@/ui/paste-field";
 import { useReady } from "@/ui/ready";
 import { importRosterAction, previewRosterAction } from "../actions";
 import type { RosterLook } from "../queries/roster";
@@ -28,24 +29,19 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
   };
   return (
     <div className="grid gap-3">
-      <label className="grid gap-1">
-        <span className="text-[12.5px] font-[600]">Paste from a spreadsheet</span>
-        <textarea
-          rows={6}
-          disabled={!ready}
-          className="input font-[450]"
-          value={text}
-          onChange={(e) => {
-            setText(e.target.value);
-            setLook(null);
-          }}
-          placeholder={`Name\tSection\tEmail\nAda Quill\t${sections[0] ?? "3"}\t`}
-        />
-        <span className="text-sm text-soft">
-          With a heading row: Name (or First name and Last name), Section
-          {sections.length > 1 ? ` (${sections.join(", ")})` : ""}, and Email if students shall sign in.
-        </span>
-      </label>
+      <PasteField
+        label="Paste from a spreadsheet"
+        disabled={!ready}
+        value={text}
+        placeholder={`Name\tSection\tEmail\nAda Quill\t${sections[0] ?? "3"}\t`}
+        onChange={(pasted) => {
+          setText(pasted);
+          setLook(null);
+        }}
+      >
+        With a heading row: Name (or First name and Last name), Section
+        {sections.length > 1 ? ` (${sections.join(", ")})` : ""}, and Email if students shall sign in.
+      </PasteField>
       <div className="flex flex-wrap items-center gap-3">
         <button
           type="button"
@@ -58,10 +54,12 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
         <FileButton
           label="CSV file"
           disabled={busy}
-          most={5_000_000}
-          tooLarge="This file is larger than 5 MB; a roster is a few kilobytes. Choose the CSV file."
-          onRefuse={setNote}
-          onFile={async (file) => preview({ base64: await base64(file) })}
+          accept={listFiles}
+          onFile={async (file) => {
+            if (file.size > 5_000_000)
+              return setNote("This file is larger than 5 MB; a roster is a few kilobytes. Choose the CSV file.");
+            await preview({ base64: await base64(file) });
+          }}
         >
           Choose a CSV file
         </FileButton>

@@ -9,6 +9,7 @@ import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
 import { Menu } from "@/ui/menu";
 import { buttonClass, LinkButton } from "@/ui/page";
+import { PasteField } from "@/ui/paste-field";
 import { useReady } from "@/ui/ready";
 import { saveRubricAction } from "../actions";
 import { rubric } from "../schema";
@@ -96,16 +97,13 @@ function Sources() {
       </div>
       {pasting && (
         <div className="grid gap-2">
-          <label className="grid gap-1">
-            <span className="text-[12.5px] font-[600]">Paste the rubric</span>
-            <textarea
-              rows={5}
-              className="input font-[450]"
-              value={text}
-              onChange={(e) => setText(e.target.value)}
-              placeholder={"Criterion\tWeight\tLevel 1\tLevel 2\nIdea\t2\t0 none\t3 argued"}
-            />
-          </label>
+          <PasteField
+            label="Paste the rubric"
+            rows={5}
+            value={text}
+            onChange={setText}
+            placeholder={"Criterion\tWeight\tLevel 1\tLevel 2\nIdea\t2\t0 none\t3 argued"}
+          />
           <div className="flex items-center gap-3">
             <button type="button" className={buttonClass()} disabled={!text.trim()} onClick={take}>
               Put it into the form

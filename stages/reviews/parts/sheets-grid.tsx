@@ -2,12 +2,22 @@
 
 import { type KeyboardEvent, useRef, useState } from "react";
 import type { Criterion } from "@/core/sheet/sheet";
+import { useBoxes } from "@/ui/boxes";
 import { cx } from "@/ui/classes";
 import { useSend } from "@/ui/form/send";
 import { useReady } from "@/ui/ready";
 import { tip } from "@/ui/tip";
 import { submitSheetAction } from "../actions";
-import { isLevel, type SheetRow, typedLevel } from "../view/sheets-grid";
+import { isLevel, pointsOf, type SheetRow, typedLevel } from "../view/sheets-grid";
+
+/** A cell: what was typed into it, if anything was. */
+interface Box {
+  readonly id?: string;
+  readonly text?: string;
+}
+
+/** The key of a team's criterion. */
+const cellKey = (team: number, criterion: number) => `${team} ${criterion}`;
 
 type Said = "handed in" | "sending…" | "";
 
@@ -17,22 +27,24 @@ function Row({
   criteria,
   rater,
   at,
-  go,
+  boxes,
 }: {
   row: SheetRow;
   criteria: readonly Criterion[];
   rater: string;
   at: number;
-  /** Goes to a cell of the grid. */
-  go: (team: number, criterion: number) => void;
+  boxes: ReturnType<typeof useBoxes<Box>>;
 }) {
-  const [typed, setTyped] = useState<readonly string[]>(criteria.map((c) => row.marks[c.key]?.points ?? ""));
-  const now = useRef(typed);
+  const keyOf = (i: number) => cellKey(at, i);
+  const stood = (i: number) => row.marks[criteria[i]!.key]?.points ?? "";
+  const now = (i: number) => boxes.now(keyOf(i)).text ?? stood(i);
+  const typed = criteria.map((_, i) => boxes.shown(keyOf(i)).text ?? stood(i));
+  const go = (team: number, criterion: number) => boxes.focus(cellKey(team, criterion));
   const version = useRef(row.version);
   const [said, setSaid] = useState<Said>(row.version ? "handed in" : "");
   const { send, note, setNote } = useSend(submitSheetAction);
   const ready = useReady();
-  const whole = () => criteria.every((c, i) => isLevel(now.current[i]!, c.levels));
+  const whole = () => criteria.every((c, i) => isLevel(now(i), c.levels));
   const last = criteria.length - 1;
   // What is typed while a sheet is on its way is sent after it.
   const under = useRef<"" | "way" | "again">("");
@@ -51,7 +63,7 @@ function Row({
         comment: row.comment,
         marks: criteria.map((c, i) => ({
           criterion: c.key,
-          points: now.current[i]!.trim().replace(",", "."),
+          points: pointsOf(now(i)),
           comment: row.marks[c.key]?.comment ?? "",
         })),
       },
@@ -69,8 +81,7 @@ function Row({
     return i < last ? go(at, i + 1) : go(at + 1, 0);
   };
   const change = (i: number, text: string) => {
-    now.current = now.current.map((t, j) => (j === i ? text : t));
-    setTyped(now.current);
+    boxes.change(keyOf(i), { text });
     setNote("");
     setSaid("");
     if (typedLevel(text, criteria[i]!.levels) === "level") next(i);
@@ -80,7 +91,7 @@ function Row({
     if (to === undefined) return;
     e.preventDefault();
     if (to) go(to[0]!, to[1]!);
-    else if (isLevel(now.current[i]!, criteria[i]!.levels)) next(i);
+    else if (isLevel(now(i), criteria[i]!.levels)) next(i);
   };
   const wrong = criteria.flatMap((c, i) =>
     typedLevel(typed[i]!, c.levels) === "wrong"
@@ -97,7 +108,7 @@ function Row({
         return (
           <td key={c.key} className="num">
             <input
-              data-cell={`${at} ${i}`}
+              ref={boxes.field(keyOf(i))}
               aria-label={`${row.team}, ${c.name}`}
               aria-invalid={typedLevel(typed[i]!, c.levels) === "wrong"}
               inputMode="decimal"
@@ -136,12 +147,10 @@ export function SheetsGrid({
   criteria: readonly Criterion[];
   rater: string;
 }) {
-  const table = useRef<HTMLTableElement>(null);
-  const go = (team: number, criterion: number) =>
-    table.current?.querySelector<HTMLInputElement>(`[data-cell="${team} ${criterion}"]`)?.focus();
+  const boxes = useBoxes<Box>({});
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Sheets of the class">
-      <table ref={table} className="table">
+      <table className="table">
         <thead>
           <tr>
             <th>Team</th>
@@ -156,7 +165,7 @@ export function SheetsGrid({
         </thead>
         <tbody>
           {rows.map((r, i) => (
-            <Row key={r.reviewId} row={r} criteria={criteria} rater={rater} at={i} go={go} />
+            <Row key={r.reviewId} row={r} criteria={criteria} rater={rater} at={i} boxes={boxes} />
           ))}
         </tbody>
       </table>

@@ -108,16 +108,17 @@ export function packetView(review: Review, build: Build, facts: PacketFacts) {
   const verdictOf = (id: string) => state.verdict(id, build.id);
   const musts = state.requirements.filter((r) => r.priority === "must");
   const failures = facts.failures.filter((f) => own.some((b) => b.id === f.buildId));
-  const asked = musts.map((r) => ({
-    id: r.id as string,
-    code: r.code,
-    statement: r.statement,
-    limit: limitWords(r, currency),
-    verdict: verdictOf(r.id),
-    shown: margin(r, build, units)
-      ? spare(margin(r, build, units)!)
-      : (measured(r.measure, build.id, state)?.value ?? ""),
-  }));
+  const asked = musts.map((r) => {
+    const left = margin(r, build, units);
+    return {
+      id: r.id as string,
+      code: r.code,
+      statement: r.statement,
+      limit: limitWords(r, currency),
+      verdict: verdictOf(r.id),
+      shown: left ? spare(left) : (measured(r.measure, build.id, state)?.value ?? ""),
+    };
+  });
   return {
     /** The review before, from which changes are told. */
     before: before

@@ -16,13 +16,16 @@ export interface SheetRow {
 /** What is known of a cell while it is typed: a level, the beginning of one, or none of them. */
 export type TypedLevel = "empty" | "level" | "begun" | "wrong";
 
+/** Points as they are kept, from how they are typed. */
+export const pointsOf = (typed: string): string => typed.trim().replace(",", ".");
+
 /**
  * Whether what is typed is a level of a criterion; one that could go on to another is only begun until it is left.
  */
 export function typedLevel(typed: string, levels: readonly { readonly points: string }[]): TypedLevel {
-  const text = typed.trim().replace(",", ".");
+  const text = pointsOf(typed);
   if (!text) return "empty";
-  const is = levels.some((l) => Number(l.points) === Number(text));
+  const is = isLevel(text, levels);
   const goesOn = levels.some((l) => l.points.startsWith(text) && l.points !== text);
   if (is && !goesOn) return "level";
   return is || goesOn ? "begun" : "wrong";
@@ -30,7 +33,7 @@ export function typedLevel(typed: string, levels: readonly { readonly points: st
 
 /** Whether what was typed and left is a level: what goes on to no other, or was not gone on with. */
 export const isLevel = (typed: string, levels: readonly { readonly points: string }[]): boolean =>
-  typed.trim() !== "" && levels.some((l) => Number(l.points) === Number(typed.trim().replace(",", ".")));
+  typed.trim() !== "" && levels.some((l) => Number(l.points) === Number(pointsOf(typed)));
 
 /** The sheets of one reviewer for all teams of a review that is not decided, under the rubric of the first of them. */
 export function sheetsGrid(
