@@ -6,6 +6,7 @@ import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { createProject } from "@/stages/plan/commands/projects";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { coldBoxFront } from "./cold-box-front";
+import { conceptReview } from "./cold-box-reviews";
 import { loggersOfColdBox } from "./cold-box-series";
 import { requirement, roster, sketch } from "./helpers";
 import { random } from "./model";
@@ -153,5 +154,6 @@ export async function coldBox(owner: string, start: string): Promise<void> {
     });
   }
   await coldBoxFront({ run, at, sketch, as, owner, projectId, ids }, start, rnd);
+  await conceptReview(owner, projectId, teams, start);
   await loggersOfColdBox(projectId, teams, addDays(start, 14));
 }

@@ -41,9 +41,11 @@ import { CalendarScreen } from "@/stages/plan/screens/calendar";
 import { GatesScreen } from "@/stages/plan/screens/gates";
 import { PlanScreen } from "@/stages/plan/screens/plan";
 import { RecordsScreen } from "@/stages/records/screens/records";
+import { ClockScreen } from "@/stages/reviews/screens/clock";
 import { PacketScreen } from "@/stages/reviews/screens/packet";
 import { ReviewsScreen } from "@/stages/reviews/screens/reviews";
 import { SheetsScreen } from "@/stages/reviews/screens/sheets";
+import { SlotsScreen } from "@/stages/reviews/screens/slots";
 import { NewTool, ToolsPart } from "@/stages/shop/screens/tools";
 import { FormingScreen } from "@/stages/teams/screens/forming";
 import { TeamsScreen } from "@/stages/teams/screens/teams";
@@ -141,6 +143,8 @@ const views: [string, number, () => ReactElement][] = [
   ["experiment", 12, () => <ExperimentScreen slug={slug} asked={{}} />],
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],
   ["sheets of the class", 12, () => <SheetsScreen slug={slug} title="First review" />],
+  ["slots", 12, () => <SlotsScreen slug={slug} title="First review" />],
+  ["the clock of a review", 12, () => <ClockScreen slug={slug} title="First review" />],
   ["a review's packet", 14, () => <PacketScreen slug={slug} id={w.review} />],
   ["grades", 12, () => <GradesScreen slug={slug} />],
   ["grading scheme", 12, () => <SchemeScreen slug={slug} />],

@@ -90,6 +90,7 @@ beforeAll(async () => {
     removeExtraSession: w.extra,
     removeGateItem: w.gateItem,
     withdrawReview: w.review,
+    withdrawSlots: w.slotPlan,
     withdrawSheet: await first(db()`SELECT id FROM sheet`),
     withdrawAction: w.action,
     withdrawPeerRound: w.peerRound,

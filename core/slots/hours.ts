@@ -1,3 +1,5 @@
+import { clockOf } from "../contest/programme";
+
 /** A stretch of a day, in minutes since midnight; the end is not part of it. */
 export interface Hours {
   readonly from: number;
@@ -5,24 +7,17 @@ export interface Hours {
 }
 
 /**
- * Minutes since midnight as a clock shows them.
- * @example clockTime(515) // => "8:35"
- */
-export const clockTime = (minutes: number): string =>
-  `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, "0")}`;
-
-/**
  * Hours as they are written.
  * @example hoursText([{ from: 510, to: 600 }, { from: 780, to: 870 }]) // => "8:30–10:00, 13:00–14:30"
  */
 export const hoursText = (hours: readonly Hours[]): string =>
-  hours.map((h) => `${clockTime(h.from)}–${clockTime(h.to)}`).join(", ");
+  hours.map((h) => `${clockOf(h.from)}–${clockOf(h.to)}`).join(", ");
 
 const time = (text: string): number | null => {
   const m = /^(\d{1,2})(?:[:.](\d{2}))?$/.exec(text.trim());
   if (!m) return null;
   const minutes = Number(m[1]) * 60 + Number(m[2] ?? 0);
-  return Number(m[2] ?? 0) < 60 && minutes <= 24 * 60 ? minutes : null;
+  return Number(m[2] ?? 0) < 60 && minutes < 24 * 60 ? minutes : null;
 };
 
 /**

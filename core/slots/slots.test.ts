@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { slotProblem } from "@/core/testing/slot-problems";
 import { checkSlots } from "./check";
 import { clashWords } from "./clash";
+import { clockWarning, slotClock } from "./clock";
 import { hoursText, readHours, within } from "./hours";
 import { matchTeams } from "./match";
 import { type SlotProblem, slotGround, slotTimes } from "./problem";
@@ -40,13 +41,13 @@ describe("hours as people write them", () => {
         { from: 780, to: 840 },
       ],
     ],
-    ["23-24", [{ from: 1380, to: 1440 }]],
+    ["23-23:59", [{ from: 1380, to: 1439 }]],
   ])("%j", (text, hours) => expect(readHours(text, day)).toEqual(hours));
   test.each([
     ["8:30", "“8:30” is not a stretch of hours"],
     ["8-9-10", "is not a stretch of hours"],
     ["8:60-9", "is not a stretch of hours"],
-    ["8-25", "is not a stretch of hours"],
+    ["8-24", "is not a stretch of hours"],
     ["morning", "“morning” is not a stretch of hours"],
     ["10-9", "“10-9” ends before it begins"],
     ["9-9", "ends before it begins"],
@@ -54,7 +55,7 @@ describe("hours as people write them", () => {
   ])("%j is refused", (text, words) => expect(() => readHours(text, day)).toThrow(words));
   test("what is written can be read again", () => {
     const stretches = fc
-      .uniqueArray(fc.integer({ min: 0, max: 1440 }), { minLength: 2, maxLength: 8 })
+      .uniqueArray(fc.integer({ min: 0, max: 1439 }), { minLength: 2, maxLength: 8 })
       .map((at) => at.sort((a, b) => a - b))
       .map((at) => at.flatMap((from, i) => (i % 2 || at[i + 1] === undefined ? [] : [{ from, to: at[i + 1]! }])));
     fc.assert(fc.property(stretches, (hours) => expect(readHours(hoursText(hours), [])).toEqual(hours)));
@@ -235,4 +236,52 @@ test("what a plan changed by hand breaks is told", () => {
     { kind: "team away", team: "a" },
     { kind: "no time", team: "b" },
   ]);
+});
+
+describe("the clock on the day", () => {
+  const slot = (id: string, planned: number, began: number | null = null, ended: number | null = null) => ({
+    id,
+    planned,
+    minutes: 20,
+    began,
+    ended,
+  });
+  const begins = (slots: Parameters<typeof slotClock>[0], now: number) =>
+    slotClock(slots, now, 5).slots.map((s) => [s.id, s.state, s.begins, s.late]);
+  test("before the first everything stands as planned, in order", () => {
+    expect(begins([slot("b", 565), slot("a", 540)], 500)).toEqual([
+      ["a", "to come", 540, 0],
+      ["b", "to come", 565, 0],
+    ]);
+    expect(slotClock([slot("a", 540)], 500, 5)).toMatchObject({ on: null, left: null, next: "a", behind: 0 });
+  });
+  test("a late beginning pushes the rest on, a hole in the plan takes it up", () => {
+    expect(begins([slot("a", 540, 552), slot("b", 565), slot("c", 640)], 553)).toEqual([
+      ["a", "on", 552, 12],
+      ["b", "to come", 577, 12],
+      ["c", "to come", 640, 0],
+    ]);
+  });
+  test("one that runs over pushes on with every minute; seconds count", () => {
+    const clock = slotClock([slot("a", 540, 540), slot("b", 565)], 563.5, 5);
+    expect(clock).toMatchObject({ on: "a", left: -210, next: "b", behind: 3.5 });
+  });
+  test("who is over early lets nobody begin before the planned time", () => {
+    expect(begins([slot("a", 540, 540, 550), slot("b", 565)], 551)[1]).toEqual(["b", "to come", 565, 0]);
+  });
+  test("when all are over, what the last was late stays", () => {
+    expect(slotClock([slot("a", 540, 543, 560)], 600, 5)).toMatchObject({ on: null, next: null, behind: 3 });
+    expect(slotClock([], 600, 5)).toMatchObject({ slots: [], behind: 0 });
+  });
+  test("warnings come in the last quarter, at most five minutes", () => {
+    expect([301, 300, 60, 59, 0, -1].map((left) => clockWarning(left, 20))).toEqual([
+      "none",
+      "soon",
+      "soon",
+      "last minute",
+      "last minute",
+      "over",
+    ]);
+    expect([151, 150].map((left) => clockWarning(left, 10))).toEqual(["none", "soon"]);
+  });
 });

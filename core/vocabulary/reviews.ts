@@ -13,3 +13,6 @@ export const packetPart = vocabulary({
   actions: "What was agreed",
 });
 export type PacketPart = Term<typeof packetPart>;
+
+/** What the clock on the day is told of a review. */
+export const slotStep = vocabulary({ begin: "Begin", end: "End", back: "Take back" });

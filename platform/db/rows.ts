@@ -1017,6 +1017,30 @@ export interface SheetMark {
   comment: string;
 }
 
+export interface Slot {
+  id: Id<"slot">;
+  planId: Id<"slot_plan">;
+  reviewId: Id<"review">;
+  hours: string[];
+  heldOn: string | null;
+  starts: number | null;
+  room: number | null;
+  reviewers: string[];
+  beganAt: string | null;
+  endedAt: string | null;
+  version: number;
+}
+
+export interface SlotPlan {
+  id: Id<"slot_plan">;
+  projectId: Id<"project">;
+  title: string;
+  definition: unknown;
+  createdBy: string;
+  createdAt: string;
+  version: number;
+}
+
 export interface Source {
   id: Id<"source">;
   projectId: Id<"project">;

@@ -3,6 +3,7 @@ import { action } from "@/platform/command/perform";
 import { addAction, closeAction, editAction, reopenAction } from "./commands/actions";
 import { decideReview, reopenReview, submitSheet } from "./commands/marking";
 import { arrangePacket, editReview, planReviews, saveRubric } from "./commands/planning";
+import { moveSlot, runSlot, saveSlots, setPanel, withdrawSlots } from "./commands/slots";
 import { withdrawAction, withdrawReview, withdrawRubric, withdrawSheet } from "./withdrawals";
 
 export const saveRubricAction = action(saveRubric);
@@ -34,3 +35,13 @@ export const editReviewAction = action(editReview);
 export const reopenReviewAction = action(reopenReview);
 
 export const editActionAction = action(editAction);
+
+export const saveSlotsAction = action(saveSlots);
+
+export const moveSlotAction = action(moveSlot);
+
+export const setPanelAction = action(setPanel);
+
+export const runSlotAction = action(runSlot);
+
+export const withdrawSlotsAction = action(withdrawSlots);

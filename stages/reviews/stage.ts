@@ -8,6 +8,7 @@ import { reviewActs } from "./acts";
 import * as actions from "./commands/actions";
 import * as marking from "./commands/marking";
 import * as planning from "./commands/planning";
+import * as slots from "./commands/slots";
 import { rubricTable } from "./rubric-table";
 import * as withdrawals from "./withdrawals";
 
@@ -131,8 +132,8 @@ export const reviews: Stage = {
   key: "reviews",
   name: "Reviews",
   pages: [{ label: "Reviews", path: "/reviews" }],
-  shows: ["review", "action", "build"],
-  commands: [actions, marking, planning, withdrawals],
+  shows: ["review", "action", "build", "slot plan"],
+  commands: [actions, marking, planning, slots, withdrawals],
   stratum,
   home,
   search,

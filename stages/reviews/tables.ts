@@ -1,6 +1,7 @@
 import { checkRubric, type RubricDefinition } from "@/core/sheet/sheet";
 import { fits, ofParent, ofProject, type Table } from "@/platform/registry/table";
 import { rubric } from "./schema";
+import { slotDefinition } from "./schema-slots";
 
 export const reviewsTables: readonly Table[] = [
   ofProject("rubric"),
@@ -10,5 +11,7 @@ export const reviewsTables: readonly Table[] = [
   ofProject("review"),
   ofProject("sheet", { omit: ["rater_guest"], people: ["rater_person"] }),
   ofParent("sheet_mark", "sheet_id", "sheet"),
+  ofProject("slot_plan", { check: { definition: fits(slotDefinition) } }),
+  ofParent("slot", "plan_id", "slot_plan"),
   ofProject("action_item", { people: ["owner_id"] }),
 ];

@@ -2,8 +2,8 @@ import { randomUUID } from "node:crypto";
 import { packed } from "@/stages/bench/view/samples";
 import { definition } from "./definition";
 import { contest } from "./matrix-contest";
+import { reviews } from "./matrix-reviews";
 import type { Line, Role } from "./role";
-import { rubric } from "./world";
 
 export const roles: Role[] = [
   "owner",
@@ -150,25 +150,6 @@ export const table: Record<string, Line> = {
   correctRun: { may: own, input: (w) => ({ id: w.run, version: 1, readings: { m: "8" }, reason: "typo" }) },
   voidRun: { may: staff, input: (w) => ({ id: w.run, version: 1, reason: "slipped" }) },
   restoreRun: { may: staff, input: (w) => ({ id: w.run, version: 1 }) },
-  saveRubric: { may: staff, input: (w) => ({ projectId: w.projectId, name: "R2", criteria: rubric }) },
-  planReviews: {
-    may: staff,
-    input: (w) => ({
-      projectId: w.projectId,
-      title: "Second",
-      heldOn: "2027-03-10",
-      rubricId: w.rubricId,
-      teamIds: [w.a],
-    }),
-  },
-  submitSheet: {
-    may: ["owner", "co", "reviewer"],
-    input: (w) => ({ reviewId: w.review, raterName: "R", marks: [{ criterion: "fit", points: "4" }] }),
-  },
-  decideReview: { may: staff, input: (w) => ({ id: w.review, version: 1, verdict: "go on" }) },
-  addAction: { may: staff, input: (w) => ({ reviewId: w.review, what: "Do", dueOn: "2027-03-10" }) },
-  closeAction: { may: own, input: (w) => ({ id: w.action, version: 1, evidence: "done" }) },
-  reopenAction: { may: staff, input: (w) => ({ id: w.action, version: 1 }) },
   saveScheme: {
     may: staff,
     input: (w) => ({
@@ -340,6 +321,7 @@ export const table: Record<string, Line> = {
     input: (w) => ({ id: w.entryOfNotebook, version: 1, text: "Today.", reason: "typo" }),
   },
   ...contest,
+  ...reviews,
   previewRoster: { may: staff, input: (w) => ({ projectId: w.projectId, text: "Name\nX" }) },
   importRoster: { may: staff, input: (w) => ({ projectId: w.projectId, rows: [{ name: "New One", section: "3" }] }) },
   giveLogin: {
@@ -361,13 +343,6 @@ export const table: Record<string, Line> = {
   createGuestLink: { may: staff, input: (w) => ({ projectId: w.projectId, role: "client", label: "C", days: 3 }) },
   revokeGuestLink: { may: [], input: () => ({ id: randomUUID() }) },
   moveRun: { may: staff, input: (w) => ({ id: w.run, version: 1, buildId: w.otherBuild, reason: "wrong build" }) },
-  editReview: {
-    may: staff,
-    input: (w) => ({ id: w.review, version: 1, title: "First review", heldOn: "2027-02-26", buildId: w.build }),
-  },
-  arrangePacket: { may: own, input: (w) => ({ id: w.review, was: [], parts: ["asked", "actions"] }) },
-  reopenReview: { may: staff, input: (w) => ({ id: w.review, version: 1, reason: "A sheet was wrong" }) },
-  editAction: { may: staff, input: (w) => ({ id: w.action, version: 1, what: "Mend it", dueOn: "2027-03-02" }) },
   renameEvent: { may: staff, input: (w) => ({ id: w.event, version: 1, name: "Lift against time" }) },
   changeEntry: { may: staff, input: (w) => ({ id: w.entry, version: 1, buildId: w.build, reason: "broken" }) },
   editSource: { may: staff, input: (w) => ({ id: w.source, version: 1, title: "Interview", heldOn: "2027-01-22" }) },
@@ -406,10 +381,6 @@ export const table: Record<string, Line> = {
   withdrawChange: { may: staff, input: (w) => ({ id: w.change, reason: "Asked twice" }) },
   withdrawFinding: { may: [], input: () => ({ id: randomUUID() }) },
   withdrawEntryOfNotebook: { may: ["teammate"], input: (w) => ({ id: w.entryOfNotebook, reason: "Wrong project" }) },
-  withdrawReview: { may: staff, input: (w) => ({ id: w.review, reason: "Called off" }) },
-  withdrawSheet: { may: [], input: () => ({ id: randomUUID(), reason: "x" }) },
-  withdrawAction: { may: staff, input: (w) => ({ id: w.action }) },
-  withdrawRubric: { may: staff, input: (w) => ({ id: w.rubricId }) },
   withdrawTool: { may: staff, input: (w) => ({ id: w.tool, reason: "Sold" }) },
   withdrawTeamPlan: { may: staff, input: (w) => ({ id: w.teamPlan }) },
   bringBack: { may: [], input: () => ({ id: randomUUID() }) },

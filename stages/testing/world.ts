@@ -44,7 +44,9 @@ import { createProject } from "@/stages/plan/commands/projects";
 import { saveTask } from "@/stages/plan/commands/tasks";
 import { addAction } from "@/stages/reviews/commands/actions";
 import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
+import { saveSlots } from "@/stages/reviews/commands/slots";
 import { reviewsOf } from "@/stages/reviews/queries/reviews";
+import { slotsOf } from "@/stages/reviews/queries/slots";
 import { saveTool } from "@/stages/shop/commands";
 import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
 import { savePart } from "@/stages/teams/commands/parts";
@@ -52,6 +54,17 @@ import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { putAside } from "@/stages/today/commands";
 import { ok } from "./database";
 import { definition } from "./definition";
+
+/** How the world's first review is put into slots. */
+export const slotsTyped = {
+  minutes: 20,
+  change: 0,
+  rooms: ["Workshop"],
+  least: 1,
+  most: 2,
+  days: [{ day: "2027-02-25", hours: "8:30-9:30" }],
+  reviewers: [{ name: "Ida" }, { name: "Ben", hours: ["8:50-9:30"] }],
+};
 
 export const rubric = [
   {
@@ -193,6 +206,16 @@ export async function makeProject(owner: Actor, title: string) {
     teamIds: [a],
   });
   const review = (await reviewsOf(projectId))[0]!.id;
+  const slotPlan = (
+    await ok(saveSlots, boss, {
+      projectId,
+      title: "First review",
+      ...slotsTyped,
+      teams: [],
+      places: [{ reviewId: review, day: "2027-02-25", from: "8:30", room: 0, reviewers: ["Ida"] }],
+    })
+  ).id;
+  const slot = (await slotsOf(projectId))[0]!.id;
   const action = (await ok(addAction, boss, { reviewId: review, what: "Mend the seal", dueOn: "2027-03-01" })).id;
   const milestone = (await ok(saveMilestone, boss, { projectId, title: "Drawing", dueOn: "2027-02-01", scope: "team" }))
     .id;
@@ -395,6 +418,8 @@ export async function makeProject(owner: Actor, title: string) {
     run,
     rubricId,
     review,
+    slotPlan,
+    slot,
     action,
     milestone,
     peerRound,

@@ -10,6 +10,7 @@ import {
   withdrawReviewAction,
   withdrawRubricAction,
   withdrawSheetAction,
+  withdrawSlotsAction,
 } from "../actions";
 import { sheet } from "../schema";
 
@@ -45,6 +46,12 @@ export const WithdrawReview = ({ id, goTo }: { id: string; goTo: string }) => (
 export const WithdrawSheet = ({ id, rater }: { id: string; rater: string }) => (
   <WithdrawButton action={withdrawSheetAction} id={id} says={`The sheet of ${rater} counts no more.`}>
     withdraw
+  </WithdrawButton>
+);
+
+export const WithdrawSlots = ({ id }: { id: string }) => (
+  <WithdrawButton action={withdrawSlotsAction} id={id} says="The places of all teams go; the reviews stay.">
+    Withdraw the slots
   </WithdrawButton>
 );
 

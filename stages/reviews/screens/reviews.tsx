@@ -10,7 +10,9 @@ import { reviewActs } from "../acts";
 import { PlanForm } from "../parts/plan-form";
 import { ReviewersFold } from "../parts/reviewers";
 import { reviewsOf, rubricsOf } from "../queries/reviews";
+import { slotPlansOf, slotsOf } from "../queries/slots";
 import { reviewsView } from "../view/reviews";
+import { slotTimes } from "../view/slots-page";
 
 const quietLink = "underline decoration-line underline-offset-3 hover:text-iron";
 
@@ -18,8 +20,14 @@ const quietLink = "underline decoration-line underline-offset-3 hover:text-iron"
 export async function ReviewsScreen({ slug }: { slug: string }) {
   const { frame, staff, ownTeam } = await projectPage(slug, reviewActs.read);
   const p = frame.project;
-  const [reviews, rubrics, teams] = await Promise.all([reviewsOf(p.id), rubricsOf(p.id), teamsOf(p.id)]);
-  const view = reviewsView(reviews, frame.today, { staff, team: ownTeam });
+  const [reviews, rubrics, teams, slots, plans] = await Promise.all([
+    reviewsOf(p.id),
+    rubricsOf(p.id),
+    teamsOf(p.id),
+    slotsOf(p.id),
+    slotPlansOf(p.id),
+  ]);
+  const view = reviewsView(reviews, frame.today, { staff, team: ownTeam }, slotTimes(slots, plans, shortDate));
   return (
     <>
       <PageHead
@@ -67,11 +75,28 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
                 my sheets for all teams
               </Link>
             )}
+            {staff && (
+              <Link
+                href={`/p/${slug}/reviews/slots?title=${encodeURIComponent(g.title)}`}
+                className={`no-print ml-3 text-sm font-normal ${quietLink}`}
+              >
+                slots
+              </Link>
+            )}
+            {g.timed && (
+              <Link
+                href={`/p/${slug}/reviews/clock?title=${encodeURIComponent(g.title)}`}
+                className={`no-print ml-3 text-sm font-normal ${quietLink}`}
+              >
+                clock
+              </Link>
+            )}
           </h2>
           <DataTable
             caption={g.title}
             columns={[
               { key: "team", text: "Team" },
+              ...(g.timed ? [{ key: "slot", text: "Slot" }] : []),
               { key: "build", text: "Build" },
               { key: "sheets", text: "Sheets", num: true },
               { key: "score", text: "Score (%)", num: true },
@@ -89,6 +114,7 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
                     </Link>
                   ),
                 },
+                slot: l.slot,
                 build: l.review.build ? `G${l.review.build}` : null,
                 sheets: l.review.sheets.length,
                 score: l.score && {

@@ -48,6 +48,8 @@ export interface ReviewLine {
   readonly state: "decided" | "to come" | "open";
   readonly closed: number;
   readonly overdue: number;
+  /** When and where the team is seen. */
+  readonly slot: { readonly value: string; readonly show: string } | null;
 }
 
 /** What the page of reviews shows: by title the newest first, a line a team, and the actions still open by date. */
@@ -55,6 +57,7 @@ export function reviewsView(
   reviews: readonly Review[],
   today: string,
   reader: { staff: boolean; team: string | null },
+  slots: ReadonlyMap<string, { value: string; show: string }> = new Map(),
 ) {
   const lineOf = (review: Review): ReviewLine => {
     const { value, working } = combined(review, reader.staff);
@@ -66,6 +69,7 @@ export function reviewsView(
       state: review.verdict ? "decided" : review.heldOn > today ? "to come" : "open",
       closed: review.actions.length - left.length,
       overdue: left.filter((a) => a.dueOn < today).length,
+      slot: slots.get(review.id) ?? null,
     };
   };
   const titles = [...new Set(reviews.map((r) => r.title))].reverse();
@@ -77,6 +81,8 @@ export function reviewsView(
         heldOn: lines[0]!.review.heldOn,
         rubric: lines[0]!.review.rubric,
         lines,
+        /** Whether its teams have slots. */
+        timed: lines.some((l) => l.slot !== null),
         /** How its reviewers compare, for instructors. */
         reviewers: reader.staff ? reviewersView(lines.map((l) => l.review)) : null,
       };
