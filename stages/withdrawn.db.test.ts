@@ -91,6 +91,7 @@ beforeAll(async () => {
     removeGateItem: w.gateItem,
     withdrawReview: w.review,
     withdrawSlots: w.slotPlan,
+    withdrawQuestion: w.reviewQuestion,
     withdrawSheet: await first(db()`SELECT id FROM sheet`),
     withdrawAction: w.action,
     withdrawPeerRound: w.peerRound,

@@ -5,7 +5,7 @@ import { type RefObject, useEffect, useRef, useState } from "react";
 import { type FieldValues, useController, useFormContext, useWatch } from "react-hook-form";
 import { cx } from "./classes";
 import { ActionForm } from "./form/action-form";
-import { TextArea, TextField } from "./form/fields";
+import { SelectField, TextArea, TextField } from "./form/fields";
 import type { ActionResult } from "./form/result";
 import { Radio } from "./radio";
 import { useSheetBox, useSheetDraft } from "./sheet-box";
@@ -17,6 +17,35 @@ interface Criterion {
   name: string;
   weight: string;
   levels: readonly { points: string; descriptor: string }[];
+  /** Each member of the team is marked alone. */
+  individual?: boolean;
+}
+
+interface Member {
+  value: string;
+  label: string;
+}
+
+const none = "–";
+
+/** One member after the other by one criterion; who is not marked stays out of it. */
+function PersonLevels({ c, members }: { c: Criterion; members: readonly Member[] }) {
+  const options = [
+    { value: none, label: "not marked" },
+    ...c.levels.map((l) => ({ value: l.points, label: `${l.points} ${l.descriptor}`.trim() })),
+  ];
+  return (
+    <fieldset className="border-t border-line pt-2.5">
+      <legend className="pr-2 font-[650]">
+        {c.name} <span className="text-sm font-normal text-soft">each alone</span>
+      </legend>
+      <div className="grid gap-3 sm:grid-cols-2">
+        {members.map((m) => (
+          <SelectField key={m.value} name={`persons.${c.key}.${m.value}`} label={m.label} options={options} />
+        ))}
+      </div>
+    </fieldset>
+  );
 }
 
 function Levels({ c }: { c: Criterion }) {
@@ -60,10 +89,21 @@ function Levels({ c }: { c: Criterion }) {
   );
 }
 
+const together = (criteria: readonly Criterion[]) => criteria.filter((c) => !c.individual);
+const alone = (criteria: readonly Criterion[]) => criteria.filter((c) => c.individual);
+
 const filled = (criteria: readonly Criterion[], v: FieldValues) => ({
   raterName: v.raterName,
   comment: v.comment,
-  marks: criteria.flatMap((c) =>
+  ...(v.correction !== undefined && { correction: v.correction }),
+  ...(alone(criteria).length > 0 && {
+    persons: alone(criteria).flatMap((c) =>
+      Object.entries((v.persons?.[c.key] ?? {}) as Record<string, string>).flatMap(([person, points]) =>
+        points && points !== none ? [{ criterion: c.key, person, points }] : [],
+      ),
+    ),
+  }),
+  marks: together(criteria).flatMap((c) =>
     v.points?.[c.key] ? [{ criterion: c.key, points: v.points[c.key], comment: v.comments?.[c.key] ?? "" }] : [],
   ),
 });
@@ -127,6 +167,9 @@ export function SheetForm({
   comment,
   via,
   saved,
+  members = [],
+  persons = [],
+  decided = false,
 }: {
   schema: unknown;
   action: (input: unknown, envelope: { requestId: string; via?: "guest" }) => Promise<ActionResult>;
@@ -140,6 +183,11 @@ export function SheetForm({
   comment: string;
   via?: "guest";
   saved: string;
+  /** Who is marked alone, and how each was. */
+  members?: readonly Member[];
+  persons?: readonly { criterion: string; person: string; points: string }[];
+  /** The review has its verdict: a correction needs its reason. */
+  decided?: boolean;
 }) {
   const name = `review.${reviewId}.${raterId}`;
   const begun = useRef(version);
@@ -176,15 +224,33 @@ export function SheetForm({
           comments: Object.fromEntries(
             criteria.map((c) => [c.key, marks.find((m) => m.criterion === c.key)?.comment ?? ""]),
           ),
+          ...(decided && { correction: "" }),
+          persons: Object.fromEntries(
+            alone(criteria).map((c) => [
+              c.key,
+              Object.fromEntries(
+                members.map((m) => [
+                  m.value,
+                  persons.find((p) => p.criterion === c.key && p.person === m.value)?.points ?? none,
+                ]),
+              ),
+            ]),
+          ),
         }}
         shape={(v) => ({ ...filled(criteria, v), version: begun.current })}
       >
         <Keeping name={name} version={version} begun={begun} late={late} criteria={criteria} />
         {asksName && <TextField name="raterName" label="Your name" className="max-w-80" />}
-        {criteria.map((c) => (
+        {together(criteria).map((c) => (
           <Levels key={c.key} c={c} />
         ))}
+        {alone(criteria).map((c) => (
+          <PersonLevels key={c.key} c={c} members={members} />
+        ))}
         <TextArea name="comment" label="What should the team hear?" rows={3} />
+        {decided && (
+          <TextField name="correction" label="Why is it corrected after the verdict?" className="max-w-[520px]" />
+        )}
       </ActionForm>
     </div>
   );

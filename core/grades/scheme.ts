@@ -19,6 +19,7 @@ export type GradedMeasure =
 /** Where a component's score comes from. */
 export type ComponentSource =
   | { kind: "rubric" /** review title */; review: string }
+  | { /** criteria by which each member is marked alone */ kind: "individual"; review: string }
   | { kind: "points"; rule: PointsRule /** points that count as full marks */; full: string; measure: GradedMeasure }
   | { kind: "coverage" }
   | { kind: "milestone"; milestone: string }

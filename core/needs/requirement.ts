@@ -152,7 +152,8 @@ export function statusOf(limit: Limit, seen: Observation | null, stale: readonly
     };
   if (seen.kind === "finding")
     return finish(
-      seen.outcome,
+      // What is partly met is not told from its limit.
+      seen.outcome === "partly" ? "marginal" : seen.outcome,
       [`found: ${seen.outcome}${seen.note ? `, ${seen.note}` : ""}`],
       [{ label: "finding", value: seen.outcome, by: seen.by, at: seen.at }],
     );

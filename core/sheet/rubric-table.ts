@@ -1,5 +1,8 @@
 import { type Criterion, checkRubric, type RubricDefinition } from "./sheet";
 
+/** What stands behind a criterion by which each member is marked alone. */
+const alone = "(each alone)";
+
 /**
  * A rubric as rows for a spreadsheet: a heading, then a row a criterion with its weight and its levels, each as points
  * and what it takes.
@@ -24,7 +27,7 @@ export function rubricRows(rubric: RubricDefinition): string[][] {
   return [
     ["Criterion", "Weight", ...Array.from({ length: most }, (_, i) => `Level ${i + 1}`)],
     ...rubric.criteria.map((c) => [
-      c.name,
+      `${c.name}${c.individual ? ` ${alone}` : ""}`,
       c.weight,
       ...c.levels.map((l) => `${l.points}${l.descriptor && ` ${l.descriptor}`}`),
     ]),
@@ -53,9 +56,11 @@ export function readRubric(rows: readonly (readonly string[])[]): RubricDefiniti
     const bad = read.find((l) => typeof l === "string");
     if (bad !== undefined)
       return { wrong: `${where}: a level begins with its points, like 3 sound; “${bad}” does not.` };
+    const individual = name.toLowerCase().endsWith(alone);
     criteria.push({
       key: `c${i + 1}`,
-      name,
+      name: individual ? name.slice(0, -alone.length).trim() : name,
+      ...(individual && { individual }),
       weight: weight.replace(",", ".") || "1",
       levels: read.flatMap((l) => (typeof l === "string" ? [] : [l])),
     });

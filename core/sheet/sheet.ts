@@ -13,6 +13,8 @@ export interface Criterion {
   /** Share of the whole; the sheet divides by the sum of weights. */
   readonly weight: string;
   readonly levels: readonly Level[];
+  /** Each member of the team is marked alone; it is no part of the team's score. */
+  readonly individual?: boolean;
 }
 
 export interface RubricDefinition {
@@ -29,6 +31,24 @@ export interface FilledSheet {
   readonly marks: readonly Mark[];
 }
 
+/**
+ * What of a rubric the team is marked by together.
+ * @example
+ * teamPart({ criteria: [{ key: "a", name: "Speaks", weight: "1", levels: [], individual: true }] }).criteria.length
+ * // => 0
+ */
+export const teamPart = (r: RubricDefinition): RubricDefinition => ({
+  criteria: r.criteria.filter((c) => !c.individual),
+});
+
+/**
+ * What of a rubric each member of a team is marked by alone.
+ * @example individualPart({ criteria: [{ key: "a", name: "Idea", weight: "1", levels: [] }] }).criteria.length // => 0
+ */
+export const individualPart = (r: RubricDefinition): RubricDefinition => ({
+  criteria: r.criteria.filter((c) => c.individual),
+});
+
 const top = (c: Criterion) => c.levels.reduce((m, l) => Decimal.max(m, l.points), new Decimal(0));
 const show = (d: Decimal) => d.toDecimalPlaces(2).toString();
 
@@ -38,6 +58,7 @@ const show = (d: Decimal) => d.toDecimalPlaces(2).toString();
  */
 export function checkRubric(r: RubricDefinition): string[] {
   if (r.criteria.length === 0) return ["A rubric has at least one criterion."];
+  if (r.criteria.every((c) => c.individual)) return ["At least one criterion is the team's together."];
   return r.criteria.flatMap((c) => [
     ...(c.levels.length < 2 ? [`${c.name}: give at least two levels.`] : []),
     ...(Number(c.weight) > 0 ? [] : [`${c.name}: the weight must be above zero.`]),

@@ -43,7 +43,9 @@ export interface SlotGround {
 /**
  * The times at which reviews can begin: one after the other through each stretch of hours, the change between them.
  * @example
- * slotTimes({ days: [{ day: "2027-03-09", hours: [{ from: 510, to: 560 }] }], minutes: 20, change: 5 }).map((t) => t.from)
+ * slotTimes({ days: [{ day: "2027-03-09", hours: [{ from: 510, to: 560 }] }], minutes: 20, change: 5 }).map(
+ *   (t) => t.from,
+ * )
  * // => [510, 535]
  */
 export function slotTimes({ days, minutes, change }: Pick<SlotProblem, "days" | "minutes" | "change">): SlotTime[] {
@@ -67,7 +69,8 @@ const isThere = (who: { readonly days: readonly DayHours[] }, t: SlotTime) =>
 /**
  * Who can come when, and how many reviews can go on at once.
  * @example
- * slotGround(slotProblem({ seed: "1", teams: 1, reviewers: 2, days: 1, perDay: 2, rooms: 3, least: 1, busy: 0 })).capacity.length
+ * slotGround(slotProblem({ seed: "1", teams: 1, reviewers: 2, days: 1, perDay: 2, rooms: 3, least: 1, busy: 0 })).times
+ *   .length
  * // => 2
  */
 export function slotGround(problem: SlotProblem): SlotGround {

@@ -23,6 +23,7 @@ export type StepMethod = Term<typeof stepMethod>;
 /** Where a component of a grade comes from. */
 export const componentSource = vocabulary({
   rubric: "a review's rubric",
+  individual: "own part of a review's rubric",
   points: "points by a rule",
   coverage: "share of musts met",
   milestone: "a milestone passed",

@@ -61,7 +61,11 @@ export type ChangeState = Term<typeof changeState>;
 export const changeDecision = without(changeState, "open");
 
 /** What somebody found by looking or trying. */
-export const findingOutcome = vocabulary({ met: "", "not met": "", "not applicable": "" }, ["evidence.finding"]);
+export const findingOutcome = vocabulary({ met: "", partly: "partly met", "not met": "", "not applicable": "" }, [
+  "evidence.finding",
+]);
+/** What an inspection of a build can say: partly met is for who asked to say. */
+export const seenOutcome = without(findingOutcome, "partly");
 export type FindingOutcome = Term<typeof findingOutcome>;
 
 /** How a requirement stands for a build. */

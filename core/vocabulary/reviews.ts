@@ -14,5 +14,25 @@ export const packetPart = vocabulary({
 });
 export type PacketPart = Term<typeof packetPart>;
 
+/** What a review is for. */
+export const reviewKind = vocabulary(
+  {
+    proposals: "Client's feedback on proposals",
+    design: "Design review, before material",
+    test: "Test review, after a campaign",
+    demonstration: "Client demonstration",
+    final: "Final review",
+    presentation: "Class presentation",
+  },
+  ["review.kind"],
+);
+export type ReviewKind = Term<typeof reviewKind>;
+
+/** How a client finds a wish met at a demonstration. */
+export const wishOutcome = vocabulary({ met: "met", partly: "partly", "not met": "not met" }, [
+  "demonstration_tick.outcome",
+]);
+export type WishOutcome = Term<typeof wishOutcome>;
+
 /** What the clock on the day is told of a review. */
 export const slotStep = vocabulary({ begin: "Begin", end: "End", back: "Take back" });

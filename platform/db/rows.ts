@@ -17,6 +17,9 @@ export interface ActionItem {
   closedBy: string | null;
   closingEvidence: string | null;
   version: number;
+  changesDesign: boolean;
+  closingBuild: Id<"build"> | null;
+  closingRun: Id<"run"> | null;
 }
 
 export interface AllowedPart {
@@ -242,6 +245,15 @@ export interface DayOff {
   reason: string;
 }
 
+export interface DemonstrationTick {
+  reviewId: Id<"review">;
+  requirementId: Id<"requirement">;
+  outcome: In<"wishOutcome">;
+  word: string;
+  tickedBy: string;
+  tickedAt: string;
+}
+
 export interface Draw {
   id: Id<"draw">;
   projectId: Id<"project">;
@@ -412,6 +424,7 @@ export interface FileUse {
   conceptId: Id<"concept"> | null;
   runId: Id<"run"> | null;
   pieceId: Id<"piece"> | null;
+  actionId: Id<"action_item"> | null;
 }
 
 export interface FlagAside {
@@ -490,7 +503,7 @@ export interface Inspection {
   buildId: Id<"build">;
   number: number;
   buildRevision: number;
-  outcome: In<"inspectionOutcome">;
+  outcome: string;
   checks: unknown;
   waiver: string;
   note: string;
@@ -855,6 +868,22 @@ export interface Review {
   version: number;
   buildChosen: boolean;
   packet: string[];
+  kind: In<"reviewKind">;
+  takesPart: string;
+  rests: unknown | null;
+}
+
+export interface ReviewQuestion {
+  id: Id<"review_question">;
+  projectId: Id<"project">;
+  reviewId: Id<"review">;
+  question: string;
+  askedBy: string;
+  askedAt: string;
+  answer: string;
+  answeredBy: string | null;
+  answeredAt: string | null;
+  version: number;
 }
 
 export interface Rubric {
@@ -1008,6 +1037,7 @@ export interface Sheet {
   comment: string;
   submittedAt: string;
   version: number;
+  correction: string;
 }
 
 export interface SheetMark {
@@ -1015,6 +1045,13 @@ export interface SheetMark {
   criterion: string;
   points: string;
   comment: string;
+}
+
+export interface SheetPersonMark {
+  sheetId: Id<"sheet">;
+  criterion: string;
+  personId: Id<"person">;
+  points: string;
 }
 
 export interface Slot {

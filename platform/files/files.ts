@@ -97,6 +97,7 @@ export async function usePicture(
     readonly pieceId?: string | null;
     readonly runId?: string;
     readonly conceptId?: string;
+    readonly actionId?: string;
   },
 ): Promise<string> {
   await writeContent(sql, picture.row, picture.bytes);

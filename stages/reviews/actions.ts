@@ -1,6 +1,8 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { addAction, closeAction, editAction, reopenAction } from "./commands/actions";
+import { addAction, addActionPhoto, closeAction, editAction, reopenAction } from "./commands/actions";
+import { answerQuestion, askQuestion, withdrawQuestion } from "./commands/asking";
+import { demonstrate } from "./commands/demonstrating";
 import { decideReview, reopenReview, submitSheet } from "./commands/marking";
 import { arrangePacket, editReview, planReviews, saveRubric } from "./commands/planning";
 import { moveSlot, runSlot, saveSlots, setPanel, withdrawSlots } from "./commands/slots";
@@ -45,3 +47,13 @@ export const setPanelAction = action(setPanel);
 export const runSlotAction = action(runSlot);
 
 export const withdrawSlotsAction = action(withdrawSlots);
+
+export const addActionPhotoAction = action(addActionPhoto);
+
+export const askQuestionAction = action(askQuestion);
+
+export const answerQuestionAction = action(answerQuestion);
+
+export const withdrawQuestionAction = action(withdrawQuestion);
+
+export const demonstrateAction = action(demonstrate);

@@ -6,6 +6,8 @@ import type { Hit, HomePart, Search, Stage, Stratum, Waiting } from "@/platform/
 import { share } from "@/platform/registry/words";
 import { reviewActs } from "./acts";
 import * as actions from "./commands/actions";
+import * as asking from "./commands/asking";
+import * as demonstrating from "./commands/demonstrating";
 import * as marking from "./commands/marking";
 import * as planning from "./commands/planning";
 import * as slots from "./commands/slots";
@@ -132,8 +134,8 @@ export const reviews: Stage = {
   key: "reviews",
   name: "Reviews",
   pages: [{ label: "Reviews", path: "/reviews" }],
-  shows: ["review", "action", "build", "slot plan"],
-  commands: [actions, marking, planning, slots, withdrawals],
+  shows: ["review", "action", "build", "slot plan", "review question", "finding"],
+  commands: [actions, asking, demonstrating, marking, planning, slots, withdrawals],
   stratum,
   home,
   search,

@@ -11,6 +11,12 @@ export const reviewsTables: readonly Table[] = [
   ofProject("review"),
   ofProject("sheet", { omit: ["rater_guest"], people: ["rater_person"] }),
   ofParent("sheet_mark", "sheet_id", "sheet"),
+  ofParent("sheet_person_mark", "sheet_id", "sheet", {
+    people: ["person_id"],
+    erase: ["DELETE FROM sheet_person_mark WHERE person_id = :person"],
+  }),
+  ofProject("review_question"),
+  ofParent("demonstration_tick", "review_id", "review"),
   ofProject("slot_plan", { check: { definition: fits(slotDefinition) } }),
   ofParent("slot", "plan_id", "slot_plan"),
   ofProject("action_item", { people: ["owner_id"] }),

@@ -39,6 +39,17 @@ export const reviews: Record<string, Line> = {
   withdrawSheet: { may: [], input: () => ({ id: randomUUID(), reason: "x" }) },
   withdrawAction: { may: staff, input: (w) => ({ id: w.action }) },
   withdrawRubric: { may: staff, input: (w) => ({ id: w.rubricId }) },
+  addActionPhoto: { may: [...staff, "teammate"], input: (w) => ({ id: w.action, base64: "eA==" }) },
+  askQuestion: { may: [...staff, "reviewer"], input: (w) => ({ reviewId: w.review, question: "Why cork?" }) },
+  answerQuestion: {
+    may: [...staff, "teammate"],
+    input: (w) => ({ id: w.reviewQuestion, version: 1, answer: "It was there." }),
+  },
+  withdrawQuestion: { may: staff, input: (w) => ({ id: w.reviewQuestion }) },
+  demonstrate: {
+    may: [...staff, "client", "reviewer"],
+    input: (w) => ({ reviewId: w.review, who: "Client", wishes: [{ requirementId: w.flow, outcome: "met" }] }),
+  },
   saveSlots: {
     may: staff,
     input: (w) => ({ projectId: w.projectId, title: "First review", version: 1, ...slotsTyped, teams: [], places: [] }),

@@ -43,6 +43,7 @@ import { saveMilestone } from "@/stages/plan/commands/milestones";
 import { createProject } from "@/stages/plan/commands/projects";
 import { saveTask } from "@/stages/plan/commands/tasks";
 import { addAction } from "@/stages/reviews/commands/actions";
+import { askQuestion } from "@/stages/reviews/commands/asking";
 import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
 import { saveSlots } from "@/stages/reviews/commands/slots";
 import { reviewsOf } from "@/stages/reviews/queries/reviews";
@@ -216,6 +217,7 @@ export async function makeProject(owner: Actor, title: string) {
     })
   ).id;
   const slot = (await slotsOf(projectId))[0]!.id;
+  const reviewQuestion = (await ok(askQuestion, boss, { reviewId: review, question: "What leaks?" })).id;
   const action = (await ok(addAction, boss, { reviewId: review, what: "Mend the seal", dueOn: "2027-03-01" })).id;
   const milestone = (await ok(saveMilestone, boss, { projectId, title: "Drawing", dueOn: "2027-02-01", scope: "team" }))
     .id;
@@ -420,6 +422,7 @@ export async function makeProject(owner: Actor, title: string) {
     review,
     slotPlan,
     slot,
+    reviewQuestion,
     action,
     milestone,
     peerRound,

@@ -12,6 +12,9 @@ export function GuestSheet(props: {
   rater: string;
   marks: { criterion: string; points: string; comment: string }[];
   comment: string;
+  members: Parameters<typeof SheetForm>[0]["members"];
+  persons: Parameters<typeof SheetForm>[0]["persons"];
+  decided: boolean;
 }) {
   return (
     <SheetForm

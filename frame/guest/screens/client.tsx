@@ -1,23 +1,26 @@
 import { briefVersions } from "@/stages/brief/queries";
 import { clientQuestions } from "@/stages/needs/queries/questions";
+import { demonstrationsFor } from "@/stages/reviews/queries/demonstration";
 import { Fold } from "@/ui/fold";
 import { Markdown } from "@/ui/markdown";
 import { AnswerForm } from "../parts/answer-form";
-
+import { GuestDemonstration } from "../parts/guest-demonstration";
 import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
 
 /** The client's page: what the class asks, the concepts to choose, the brief. */
 export async function ClientSurface({ guest, frame, currency, units }: GuestPage) {
-  const [[brief], questions, { choices, concepts, breaks }] = await Promise.all([
+  const [[brief], questions, { choices, concepts, breaks }, shown] = await Promise.all([
     briefVersions(guest.project),
     clientQuestions(guest.project),
     choicesFor(guest),
+    demonstrationsFor(guest.project),
   ]);
   const open = questions.filter((q) => q.forClient);
   const answered = questions.filter((q) => !q.forClient);
   const toDo = [
     ...(open.length ? [`${open.length} ${open.length === 1 ? "question" : "questions"} to answer`] : []),
     ...(choices.some((x) => !x.closedAt) ? ["concepts to choose"] : []),
+    ...(shown.some((d) => d.wishes.every((w) => !w.outcome)) ? ["demonstrations to tick"] : []),
   ];
   return (
     <Surface {...frame}>
@@ -43,6 +46,14 @@ export async function ClientSurface({ guest, frame, currency, units }: GuestPage
         </section>
       )}
       <Choices choices={choices} concepts={concepts} breaks={breaks} guest={guest} currency={currency} units={units} />
+      {shown.map((d) => (
+        <section key={d.id} className="mb-6">
+          <h1 className="mb-2 text-[18px]">
+            {d.title}: {d.team}
+          </h1>
+          <GuestDemonstration reviewId={d.id} wishes={d.wishes} who={guest.name} />
+        </section>
+      ))}
       {brief ? (
         <section>
           <h1 className="mb-2 text-[18px]">The brief, version {brief.number}</h1>

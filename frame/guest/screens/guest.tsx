@@ -13,8 +13,8 @@ import { ScoringSurface } from "./scoring";
 
 /** What each page shows, as live notices name it. */
 const shows = {
-  client: ["brief", "question", "concept", "needs"],
-  review: ["review", "action", "concept"],
+  client: ["brief", "question", "concept", "needs", "review", "finding"],
+  review: ["review", "action", "concept", "review question"],
   scoring: ["contest", "build"],
   board: ["contest", "team"],
 } as const;

@@ -1,9 +1,15 @@
 import { can } from "@/core/access/can";
+import { individualPart } from "@/core/sheet/sheet";
 import { fullDate } from "@/platform/pages/dates";
 import { reviewActs } from "@/stages/reviews/acts";
-import { reviewsOf } from "@/stages/reviews/queries/reviews";
+import { Questions } from "@/stages/reviews/parts/questions";
+import { wishLines } from "@/stages/reviews/queries/demonstration";
+import { questionsOf, reviewsOf } from "@/stages/reviews/queries/reviews";
+import { teamsOf } from "@/stages/teams/queries/teams";
 import Link from "@/ui/link";
 import { Empty } from "@/ui/page";
+import { GuestDemonstration } from "../parts/guest-demonstration";
+import { GuestQuestion } from "../parts/guest-questions";
 import { GuestSheet } from "../parts/guest-sheet";
 import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
 import { TeamPacket } from "../parts/team-packet";
@@ -14,6 +20,16 @@ export async function ReviewSurface({ guest, frame, currency, units, review }: G
   const open = reviews.find((r) => r.id === review);
   if (open && can(guest, reviewActs.read, { project: guest.project })) {
     const mine = open.sheets.filter((s) => s.raterGuest === guest.id).at(-1);
+    const alone = individualPart(open.definition).criteria.length > 0;
+    const [questions, teams, wishes] = await Promise.all([
+      questionsOf(open.id),
+      alone ? teamsOf(guest.project) : [],
+      open.kind === "demonstration" && !open.verdict ? wishLines(guest.project, open.id) : [],
+    ]);
+    const members = (teams.find((t) => t.id === open.teamId)?.members ?? []).map((m) => ({
+      value: m.id,
+      label: m.name,
+    }));
     return (
       <Surface {...frame}>
         <p className="mb-1">
@@ -28,9 +44,19 @@ export async function ReviewSurface({ guest, frame, currency, units, review }: G
           {fullDate(open.heldOn)}
           {open.build ? ` · build G${open.build}` : ""}
         </p>
-        {open.verdict ? (
-          <p>The review has its verdict, {open.verdict}; its sheets are closed.</p>
-        ) : (
+        {wishes.length > 0 && (
+          <section className="mb-5">
+            <h2 className="mb-2">What you find of each wish</h2>
+            <GuestDemonstration reviewId={open.id} wishes={wishes} who={mine?.raterName ?? guest.name} />
+          </section>
+        )}
+        {open.verdict && (
+          <p className="mb-3">
+            The review has its verdict, {open.verdict}
+            {mine ? "; your sheet can be corrected with a reason." : "; its sheets are closed."}
+          </p>
+        )}
+        {(!open.verdict || mine) && (
           <GuestSheet
             key={mine?.version ?? 0}
             reviewId={open.id}
@@ -40,8 +66,16 @@ export async function ReviewSurface({ guest, frame, currency, units, review }: G
             rater={mine?.raterName ?? guest.name}
             marks={mine?.marks ?? []}
             comment={mine?.comment ?? ""}
+            members={members}
+            persons={mine?.persons ?? []}
+            decided={open.verdict !== null}
           />
         )}
+        <section className="mt-5">
+          <h2 className="mb-2">Questions</h2>
+          <Questions questions={questions} staff={false} answers={false} />
+          <GuestQuestion reviewId={open.id} rater={mine?.raterName ?? guest.name} />
+        </section>
         <TeamPacket reviewId={open.id} project={guest.project} currency={currency} units={units} />
       </Surface>
     );

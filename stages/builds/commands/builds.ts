@@ -185,7 +185,7 @@ export const saveBuild = command({
       await sql`
         UPDATE action_item
         SET closed_at = app_now(), closed_by = ${by}, closing_evidence = ${`G${number}: ${input.whatChanged}`},
-          version = version + 1
+          closing_build = ${id}, version = version + 1
         WHERE id IN ${sql(input.carries)} AND team_id = ${input.teamId} AND closed_at IS NULL
       `;
     await noteBuildEvidence(sql, projectId, id, revision, before, row, by);

@@ -1,14 +1,14 @@
-import { findingOutcome } from "@/core/vocabulary/needs";
+import { seenOutcome } from "@/core/vocabulary/needs";
 import { StripChoice } from "./strip-choice";
 
 const short = { met: "met", "not met": "not met", "not applicable": "does not apply" } as const;
-const keys: Record<string, (typeof findingOutcome.values)[number]> = {
+const keys: Record<string, (typeof seenOutcome.values)[number]> = {
   y: "met",
   m: "met",
   n: "not met",
   x: "not applicable",
 };
-const options = findingOutcome.values.map((value) => ({ value, label: short[value] }));
+const options = seenOutcome.values.map((value) => ({ value, label: short[value] }));
 
 /** What was found by looking: three answers side by side, by a press or by one key. */
 export const WordChoice = (

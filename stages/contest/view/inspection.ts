@@ -2,7 +2,7 @@ import { type InspectedLine, inspectionMargin, passes } from "@/core/contest/ins
 import { isBuildMeasure, type Limit, type Observation, statusOf } from "@/core/needs/requirement";
 import { formatNumber, fromSi, parseQuantity } from "@/core/quantity/quantity";
 import { type ProjectUnits, showSides } from "@/core/quantity/systems";
-import { findingOutcome } from "@/core/vocabulary/needs";
+import { seenOutcome } from "@/core/vocabulary/needs";
 import { readSides } from "@/platform/schema/fields";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import { limitOf, limitWords } from "@/stages/needs/view/requirements";
@@ -105,9 +105,9 @@ export function inspectionLines(
 /** What was typed in a line, read; or what is wrong with it. */
 function observe(line: InspectionLine, typed: string): Observation | null | { wrong: string } {
   if (!typed) return null;
-  const word = findingOutcome.values.find((v) => v === typed.toLowerCase());
+  const word = seenOutcome.values.find((v) => v === typed.toLowerCase());
   if (word === "not applicable" || (word && line.reads === "word")) return { kind: "finding", outcome: word, note: "" };
-  if (line.reads === "word") return { wrong: `Say ${findingOutcome.values.join(", ")}.` };
+  if (line.reads === "word") return { wrong: `Say ${seenOutcome.values.join(", ")}.` };
   if (line.reads === "sides") {
     const sides = readSides(typed, line.limit!.unit);
     return sides
@@ -137,7 +137,8 @@ export function checkLine(line: InspectionLine, text: string): Check | { wrong: 
   const { key, code, label, must, asks, limit } = line;
   const named = { key, code, label: code ? `${label} (${code})` : label, must, asks, typed };
   if (!seen) return { ...named, verdict: "untested", margin: "" };
-  if (seen.kind === "finding") return { ...named, verdict: seen.outcome, margin: "" };
+  if (seen.kind === "finding")
+    return { ...named, verdict: seen.outcome === "partly" ? "marginal" : seen.outcome, margin: "" };
   return { ...named, verdict: statusOf(limit!, seen, []).value, margin: marginWords(line, limit!, seen) };
 }
 

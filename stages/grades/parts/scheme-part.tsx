@@ -28,6 +28,7 @@ const indent = ["", "sm:pl-7", "sm:pl-14", "sm:pl-20"];
 function SourceField({ kind, sources }: { kind: string; sources: Sources }) {
   switch (kind) {
     case "rubric":
+    case "individual":
       return <part.SelectField name="review" label="Review" empty="choose" options={[...sources.reviews]} />;
     case "milestone":
       return <part.SelectField name="milestone" label="Milestone" empty="choose" options={[...sources.milestones]} />;

@@ -52,7 +52,7 @@ async function scoredIn(projectId: string, sql: Tx): Promise<ScoredBy> {
 function checkSources(d: SchemeDefinition, scoredBy: ScoredBy): string[] {
   return leavesOf(d.components).flatMap((c) => {
     const x = c.source;
-    if (x.kind === "rubric") return x.review ? [] : [`${c.name}: choose the review.`];
+    if (x.kind === "rubric" || x.kind === "individual") return x.review ? [] : [`${c.name}: choose the review.`];
     if (x.kind === "milestone") return x.milestone ? [] : [`${c.name}: choose the milestone.`];
     if (x.kind !== "points") return [];
     const r = x.rule;

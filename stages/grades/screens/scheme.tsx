@@ -28,7 +28,9 @@ export async function SchemeScreen({ slug }: { slug: string }) {
     isPublished(p.id),
   ]);
   const parts = leavesOf(scheme?.definition.components ?? []);
-  const known = parts.flatMap((c) => (c.source.kind === "rubric" ? [c.source.review] : []));
+  const known = parts.flatMap((c) =>
+    c.source.kind === "rubric" || c.source.kind === "individual" ? [c.source.review] : [],
+  );
   const titles = [...new Set([...reviews.map((r) => r.title as string), ...known])];
   return (
     <>

@@ -1,6 +1,6 @@
 import type { Component, ComponentState } from "@/core/grades/scheme";
 import { nextStep } from "@/core/points/next";
-import { nextLevels } from "@/core/sheet/sheet";
+import { nextLevels, teamPart } from "@/core/sheet/sheet";
 import type { Student } from "@/stages/people/queries/students";
 import type { World } from "./world";
 
@@ -33,7 +33,7 @@ export function explainedOf(
         ...(s.comment ? [s.comment] : []),
       ]),
       next: nextLevels(
-        review.definition,
+        teamPart(review.definition),
         review.sheets.map((s) => ({ rater: "", marks: s.marks })),
       ).map(({ name, given, points, descriptor, adds }) => {
         const level = descriptor ? `${points} (${descriptor})` : points;

@@ -2,7 +2,7 @@ import Decimal from "decimal.js";
 import type { Component, ComponentState } from "@/core/grades/scheme";
 import { coverage } from "@/core/needs/requirement";
 import { sessionsHeld } from "@/core/sessions/sessions";
-import { combineSheets } from "@/core/sheet/sheet";
+import { combineSheets, individualPart, teamPart } from "@/core/sheet/sheet";
 import { equation } from "@/core/working/equation";
 import { makeWorking } from "@/core/working/working";
 import type { Student } from "@/stages/people/queries/students";
@@ -13,13 +13,29 @@ function rubricState(title: string, student: Student, w: World): ComponentState 
   const review = w.reviews.find((r) => r.title === title && r.teamId === student.teamId);
   if (!review) return waiting(`no review “${title}” is planned for the team`);
   const score = combineSheets(
-    review.definition,
+    teamPart(review.definition),
     // The student reads this working: who rated stays with the instructors.
     review.sheets.map((x, i) => ({ rater: `Reviewer ${i + 1}`, marks: x.marks })),
   );
   return score.value === null
     ? waiting(`the review on ${review.heldOn} has no complete sheet yet`)
     : { state: "scored", share: score.value, working: score.working };
+}
+
+/** What reviewers gave one member of the team alone. */
+function individualState(name: string, title: string, student: Student, w: World): ComponentState {
+  const review = w.reviews.find((r) => r.title === title && r.teamId === student.teamId);
+  if (!review) return waiting(`no review “${title}” is planned for the team`);
+  const own = individualPart(review.definition);
+  if (!own.criteria.length) return waiting(`the rubric of “${title}” marks nobody alone`);
+  const sheets = review.sheets.flatMap((s, i) => {
+    const marks = s.persons.filter((m) => m.person === student.id);
+    return marks.length ? [{ rater: `Reviewer ${i + 1}`, marks }] : [];
+  });
+  const score = combineSheets(own, sheets);
+  return score.value === null
+    ? waiting(`nobody was marked alone at the review on ${review.heldOn} yet`)
+    : { state: "scored", share: score.value, working: { ...score.working, title: name } };
 }
 
 function milestoneState(c: Component, id: string, student: Student, w: World): ComponentState {
@@ -109,6 +125,7 @@ export function stateOf(c: Component, student: Student, w: World): ComponentStat
   if (src.kind === "notebook") return notebookState(c, src.every, student, w);
   if (!student.teamId) return waiting("the student has no team");
   if (src.kind === "rubric") return rubricState(src.review, student, w);
+  if (src.kind === "individual") return individualState(c.name, src.review, student, w);
   if (src.kind === "coverage") return coverageState(c, student, w);
   return pointsState(c, src, student, w);
 }
@@ -116,7 +133,7 @@ export function stateOf(c: Component, student: Student, w: World): ComponentStat
 /** Whether what is known of a component is a student's own, and not all the team's. */
 export const personal = (c: Component, w: Pick<World, "milestones" | "extensions">, student: Student): boolean => {
   const { source } = c;
-  if (source.kind === "notebook" || !student.teamId) return true;
+  if (source.kind === "notebook" || source.kind === "individual" || !student.teamId) return true;
   if (w.extensions.has(extensionKey(student.id, c.key))) return true;
   return source.kind === "milestone" && w.milestones.find((m) => m.id === source.milestone)?.scope === "person";
 };

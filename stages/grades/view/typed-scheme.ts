@@ -94,7 +94,7 @@ function typedPart(row: OutlineRow): TypedPart {
   return {
     ...part,
     kind: source.kind,
-    ...(source.kind === "rubric" && { review: source.review }),
+    ...((source.kind === "rubric" || source.kind === "individual") && { review: source.review }),
     ...(source.kind === "milestone" && { milestone: source.milestone }),
     ...(source.kind === "notebook" && { every: String(source.every) }),
     ...(source.kind === "points" && {
@@ -126,6 +126,7 @@ function sourceOf(c: TypedPart): object | undefined {
     case "group":
       return undefined;
     case "rubric":
+    case "individual":
       return { kind: c.kind, review: c.review };
     case "milestone":
       return { kind: c.kind, milestone: c.milestone };

@@ -123,6 +123,7 @@ function carriedComponent(x: Component, known: { protocols: Ids; events: Ids; mi
   const entered = { ...x, source: { kind: "entered" as const } };
   switch (source.kind) {
     case "rubric":
+    case "individual":
     case "entered":
     case "coverage":
     case "notebook":

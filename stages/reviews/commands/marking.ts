@@ -1,24 +1,40 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import type { RubricDefinition } from "@/core/sheet/sheet";
+import { individualPart, type RubricDefinition, teamPart } from "@/core/sheet/sheet";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { reviewActs } from "../acts";
-import { ofReview } from "../queries/reviews";
+import { ofReview, restsOf } from "../queries/reviews";
 import * as s from "../schema";
+import { settleBuild } from "./settle";
 
-/** With its first sheet a review is of the team's newest build, unless another was chosen for it. */
-async function settleBuild(sql: Tx, id: string): Promise<void> {
-  await sql`
-    UPDATE review r
-    SET
-      build_id = (SELECT b.id FROM build b WHERE b.team_id = r.team_id ORDER BY b.number DESC LIMIT 1),
-      build_chosen = true
-    WHERE id = ${id} AND NOT build_chosen
+/** Marks of persons are of members of the team, by criteria that mark each alone, at one of their levels. */
+async function checkPersons(
+  sql: Tx,
+  reviewId: string,
+  definition: RubricDefinition,
+  marks: readonly { criterion: string; person: string; points: string }[],
+): Promise<void> {
+  if (!marks.length) return;
+  const members = await sql<{ id: row.Person["id"] }[]>`
+    SELECT m.person_id AS id
+    FROM review r
+    JOIN membership m ON m.team_id = r.team_id AND m.to_on IS NULL
+    WHERE r.id = ${reviewId}
   `;
+  for (const m of marks) {
+    const c = individualPart(definition).criteria.find((x) => x.key === m.criterion);
+    if (!c) refuse("The sheet marks a person by something that the rubric does not have.");
+    if (!members.some((x) => x.id === m.person)) refuse("One of those who are marked is not in the team (any more).");
+    if (!c.levels.some((l) => Number(l.points) === Number(m.points)))
+      refuse(`${c.name}: ${m.points} is none of its levels.`, `persons.${m.criterion}.${m.person}`);
+  }
 }
 
-/** A reviewer's sheet: a person or guest has one a review, and may correct it until the review is decided. */
+/**
+ * A reviewer's sheet: a person or guest has one a review, and may correct it; after the verdict only with a reason,
+ * which stands at the sheet.
+ */
 export const submitSheet = command({
   name: "submitSheet",
   act: reviewActs.mark,
@@ -40,8 +56,8 @@ export const submitSheet = command({
       WHERE r.id = ${input.reviewId} FOR UPDATE OF r
     `;
     const r = found(review, "This review");
-    if (r.decided) refuse("The review has its verdict; its sheets are closed.");
-    for (const c of r.definition.criteria) {
+    const together = teamPart(r.definition).criteria;
+    for (const c of together) {
       const m = input.marks.find((x) => x.criterion === c.key);
       if (!m) refuse(`${c.name} is not marked yet.`, `marks.${c.key}`);
       if (!c.levels.some((l) => Number(l.points) === Number(m.points)))
@@ -50,8 +66,8 @@ export const submitSheet = command({
           `marks.${c.key}`,
         );
     }
-    if (input.marks.length > r.definition.criteria.length)
-      refuse("The sheet marks something that the rubric does not have.");
+    if (input.marks.length > together.length) refuse("The sheet marks something that the rubric does not have.");
+    await checkPersons(sql, input.reviewId, r.definition, input.persons ?? []);
     await settleBuild(sql, input.reviewId);
     const person = actor.kind === "person";
     const name = person ? actor.name : input.raterName;
@@ -65,13 +81,22 @@ export const submitSheet = command({
           WHERE review_id = ${input.reviewId} AND rater_guest = ${actor.id} AND lower(rater_name) = lower(${name})
         `;
     const id = old?.id ?? newId();
+    if (r.decided) {
+      if (!old) refuse("The review has its verdict; its sheets are closed.");
+      if (!input.correction)
+        refuse("The review has its verdict. Say why the sheet is corrected after it.", "correction");
+    }
     if (old) {
       checkVersion(old, input.version, { comment: "Comment" }, input, {
         comment: "(handed in earlier or in another tab)",
       });
       await sql`DELETE FROM sheet_mark WHERE sheet_id = ${id}`;
       await sql`
-        UPDATE sheet SET comment = ${input.comment}, submitted_at = app_now(), version = version + 1 WHERE id = ${id}
+        UPDATE sheet
+        SET
+          comment = ${input.comment}, submitted_at = app_now(), version = version + 1,
+          correction = CASE WHEN ${r.decided} THEN ${input.correction} ELSE correction END
+        WHERE id = ${id}
       `;
     } else
       await sql`
@@ -87,7 +112,27 @@ export const submitSheet = command({
         })}
       `;
     await sql`INSERT INTO sheet_mark ${sql(input.marks.map((m) => ({ ...m, sheetId: id })))}`;
-    audit({ type: "sheet", id, label: `${r.title}, ${name}`, after: input.marks });
+    if (input.persons) {
+      await sql`DELETE FROM sheet_person_mark WHERE sheet_id = ${id}`;
+      if (input.persons.length)
+        await sql`
+          INSERT INTO sheet_person_mark ${sql(
+            input.persons.map((m) => ({
+              sheetId: id,
+              criterion: m.criterion,
+              personId: m.person,
+              points: m.points,
+            })),
+          )}
+        `;
+    }
+    audit({
+      type: "sheet",
+      id,
+      label: `${r.title}, ${name}`,
+      after: input.marks,
+      reason: r.decided ? input.correction : undefined,
+    });
     return { id };
   },
 });
@@ -112,7 +157,7 @@ export const decideReview = command({
       UPDATE review
       SET
         verdict = ${input.verdict}, verdict_note = ${input.note}, decided_by = ${by}, decided_at = app_now(),
-        version = version + 1
+        rests = ${sql.json((await restsOf(input.id, sql)) as never)}, version = version + 1
       WHERE id = ${input.id}
     `;
     audit({
@@ -149,7 +194,8 @@ export const reopenReview = command({
     if (!r!.verdict) refuse("The review has no verdict yet.");
     await sql`
       UPDATE review
-      SET verdict = NULL, verdict_note = '', decided_by = NULL, decided_at = NULL, version = version + 1
+      SET
+        verdict = NULL, verdict_note = '', decided_by = NULL, decided_at = NULL, rests = NULL, version = version + 1
       WHERE id = ${input.id}
     `;
     audit({

@@ -2,10 +2,12 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkRubric, type RubricDefinition } from "@/core/sheet/sheet";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
-import { newId } from "@/platform/db/db";
+import { newId, type Tx } from "@/platform/db/db";
 import { reviewActs } from "../acts";
 import { ofReview } from "../queries/reviews";
 import * as s from "../schema";
+import { reviewTemplates } from "../view/review-templates";
+import { rubricShelf } from "../view/rubric-shelf";
 
 export const saveRubric = command({
   name: "saveRubric",
@@ -42,22 +44,44 @@ export const saveRubric = command({
   },
 });
 
+/** The current version of a rubric; without one, of the shelf's, which the project gets where it has none like it. */
+async function rubricFor(
+  sql: Tx,
+  projectId: string,
+  rubricId: string | undefined,
+  shelf: string,
+  by: string,
+): Promise<string> {
+  const [v] = await sql<{ id: row.RubricVersion["id"] }[]>`
+    SELECT v.id
+    FROM rubric r
+    JOIN rubric_version v ON v.rubric_id = r.id
+    WHERE r.project_id = ${projectId} AND ${rubricId ? sql`r.id = ${rubricId}` : sql`r.name = ${shelf}`}
+    ORDER BY v.number DESC
+    LIMIT 1
+  `;
+  if (v) return v.id;
+  const template = rubricShelf.find((r) => r.name === shelf);
+  if (rubricId || !template) refuse("This rubric does not exist (any more).");
+  const [rubric, version] = [newId(), newId()];
+  const definition: RubricDefinition = { criteria: template.criteria };
+  await sql`INSERT INTO rubric (id, project_id, name) VALUES (${rubric}, ${projectId}, ${shelf})`;
+  await sql`
+    INSERT INTO rubric_version (id, rubric_id, number, definition, created_by)
+    VALUES (${version}, ${rubric}, 1, ${sql.json(definition as never)}, ${by})
+  `;
+  return version;
+}
+
 /** Plans one review a team, each of the team's newest build, under the rubric's current version. */
 export const planReviews = command({
   name: "planReviews",
   act: reviewActs.plan,
   schema: s.planReviews,
   subject: (_, i) => ({ project: i.projectId }),
-  async run({ sql, audit }, input): Promise<{ count: number }> {
-    const [v] = await sql<{ id: row.RubricVersion["id"] }[]>`
-      SELECT v.id
-      FROM rubric r
-      JOIN rubric_version v ON v.rubric_id = r.id
-      WHERE r.id = ${input.rubricId} AND r.project_id = ${input.projectId}
-      ORDER BY v.number DESC
-      LIMIT 1
-    `;
-    found(v, "This rubric");
+  async run({ sql, audit, by }, input): Promise<{ count: number }> {
+    const template = reviewTemplates[input.kind];
+    const versionId = await rubricFor(sql, input.projectId, input.rubricId, template.rubric, by);
     const teams = await sql<{ id: row.Team["id"]; buildId: string | null }[]>`
       SELECT t.id, (SELECT b.id FROM build b WHERE b.team_id = t.id ORDER BY b.number DESC LIMIT 1) AS build_id
       FROM team t
@@ -73,7 +97,10 @@ export const planReviews = command({
           heldOn: input.heldOn,
           teamId: t.id,
           buildId: t.buildId,
-          rubricVersionId: v!.id,
+          rubricVersionId: versionId,
+          kind: input.kind,
+          takesPart: input.takesPart,
+          packet: [...template.packet],
         })),
       )}
     `;

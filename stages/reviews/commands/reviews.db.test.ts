@@ -9,7 +9,8 @@ import { checkMilestone } from "@/stages/plan/commands/milestones";
 import { ok, refused } from "@/stages/testing/database";
 import type { World } from "@/stages/testing/world";
 import { worldEach } from "@/stages/testing/world-each";
-import { reviewsOf } from "../queries/reviews";
+import { restsOf, reviewsOf } from "../queries/reviews";
+import { restsView } from "../view/reviews";
 import { decideReview, submitSheet } from "./marking";
 
 const here = worldEach("Pump");
@@ -43,9 +44,17 @@ describe("reviews and grades", () => {
     expect(book.rows[0]!.grade.value.components[0]).toMatchObject({ percent: "50", state: "scored" });
     await ok(decideReview, boss, { id: w.review, version: 1, verdict: "go on" });
     expect(await refused(submitSheet, guest, mark("4", { version: 1 }))).toMatchObject({
+      fields: { correction: expect.stringContaining("Say why") },
+    });
+    expect(await refused(submitSheet, guest, mark("4", { raterName: "Another" }))).toMatchObject({
       message: expect.stringContaining("closed"),
     });
     expect((await reviewsOf(w.projectId))[0]!.sheets).toHaveLength(2);
+    await ok(submitSheet, guest, mark("4", { version: 1, correction: "Read the wrong team's row" }));
+    const [r] = await reviewsOf(w.projectId);
+    expect(r!.sheets.map((s) => s.correction).sort()).toEqual(["", "Read the wrong team's row"]);
+    expect(r!.rests!.sheets.map((s) => s.version)).toEqual([1, 1]);
+    expect(restsView(r!.rests, await restsOf(w.review), 1)!.since).toContain("1 sheet was corrected");
   });
   async function guestId(role: string) {
     const { secret } = await ok(createGuestLink, boss, { projectId: w.projectId, role, label: role, days: 3 });

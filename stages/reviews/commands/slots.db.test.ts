@@ -17,7 +17,8 @@ beforeEach(() => {
   ({ boss, w } = here);
 });
 
-const day = "2027-03-11";
+/** Today, so that the clock runs. */
+const day = "2027-03-02";
 const typed = () => ({ ...slotsTyped, projectId: w.projectId, title: "Second", days: [{ day, hours: "8:30-9:30" }] });
 
 /** A review of two teams, the first at 8:30 and the second at 8:50. */
@@ -54,7 +55,7 @@ test("a kept plan gives each team its place, and moves its review to that day", 
   expect((await reviewsOf(w.projectId)).filter((r) => r.title === "Second").map((r) => r.heldOn)).toEqual([day, day]);
 });
 
-test("a place that is none of the plan's, two teams in one, an unknown reviewer and an unknown review are refused", async () => {
+test("a place, a reviewer and a review of no plan are refused, two teams in one place too", async () => {
   const { places } = await planned();
   const wrong = async (more: object[]) =>
     ((await refused(saveSlots, boss, { ...typed(), version: 1, teams: [], places: more })) as { message: string })
@@ -100,9 +101,13 @@ test("a team that is moved to a free place takes its reviewers along; a time of 
   expect(await seen()).toContainEqual([one!.team, 550, "Ida"]);
 });
 
-test("the clock: one review at a time in a room, taken back if it was begun too soon; what has begun stays", async () => {
+test("the clock: one review at a time in a room, taken back if begun too soon; what has begun stays", async () => {
   await planned();
   const [one, two] = await slots();
+  expect(await execute(runSlot, boss, { id: w.slot, version: 1, step: "begin" })).toMatchObject({
+    ok: false,
+    message: expect.stringContaining("on 2027-02-25, not today"),
+  });
   const step = async (which: { id: string }, name: string) => {
     const version = (await slots()).find((s) => s.id === which.id)!.version;
     return execute(runSlot, boss, { id: which.id, version, step: name });
@@ -161,7 +166,7 @@ test("the calendar holds everybody's slots, or one reviewer's, with room and end
   await planned();
   const all = (await slotsCalendar({ id: w.projectId }, "Second", null))!;
   expect(all.match(/BEGIN:VEVENT/g)).toHaveLength(2);
-  expect(all).toContain("DTSTART:20270311T083000");
+  expect(all).toContain("DTSTART:20270302T083000");
   expect(all).toContain("LOCATION:Workshop");
   expect((await slotsCalendar({ id: w.projectId }, "Second", "Ben"))!.match(/BEGIN:VEVENT/g)).toHaveLength(1);
   expect(await slotsCalendar({ id: w.projectId }, "Third", null)).toBeNull();

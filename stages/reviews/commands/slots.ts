@@ -2,7 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { clockIn, clockOf } from "@/core/contest/programme";
 import { slotTimes } from "@/core/slots/problem";
-import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, projectOf, refuse, today } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { reviewActs } from "../acts";
@@ -195,6 +195,8 @@ export const runSlot = command({
     if (!wants.includes(state)) refuse(`${slot.team} is ${state} already.`);
     if (input.step === "begin") {
       if (slot.heldOn === null) refuse("The team has no place yet.");
+      if (slot.heldOn !== today())
+        refuse(`${slot.team} has its place on ${slot.heldOn}, not today. Move the team to a time of today first.`);
       const [busy] = await sql<{ team: string }[]>`
         SELECT t.name AS team
         FROM slot s

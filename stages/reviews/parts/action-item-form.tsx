@@ -6,24 +6,51 @@ import type { Option } from "@/ui/option";
 import { addActionAction } from "../actions";
 import { action } from "../schema";
 
-const { TextField, SelectField } = fieldsOf(action);
+const { TextField, SelectField, CheckField } = fieldsOf(action);
 
-export function ActionItemForm({ reviewId, members, due }: { reviewId: string; members: Option[]; due: string }) {
+/** By when: a class session where the section has any ahead, else a date. */
+export const DueField = ({ sessions }: { sessions: readonly Option[] }) =>
+  sessions.length ? (
+    <SelectField name="dueOn" label="Due by class session" options={sessions} />
+  ) : (
+    <TextField name="dueOn" label="Due" type="date" />
+  );
+
+export const ChangesField = () => (
+  <CheckField
+    name="changesDesign"
+    label="It changes the design"
+    hint="The next build is asked for it, and it is pointed at where a build was made without."
+  />
+);
+
+export function ActionItemForm({
+  reviewId,
+  members,
+  sessions,
+  due,
+}: {
+  reviewId: string;
+  members: Option[];
+  sessions: readonly Option[];
+  due: string;
+}) {
   return (
     <ActionForm
       clear
       schema={action}
       action={addActionAction}
       fixed={{ reviewId }}
-      defaults={{ what: "", ownerId: "", dueOn: due }}
+      defaults={{ what: "", ownerId: "", dueOn: due, changesDesign: false }}
       submit="Add action"
       look="plain"
     >
       <TextField name="what" label="Action" />
       <div className="grid gap-3 sm:grid-cols-2">
         <SelectField name="ownerId" label="Owner" empty="the team" options={members} />
-        <TextField name="dueOn" label="Due" type="date" />
+        <DueField sessions={sessions} />
       </div>
+      <ChangesField />
     </ActionForm>
   );
 }

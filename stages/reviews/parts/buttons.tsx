@@ -22,6 +22,9 @@ export function StaffSheet(props: {
   rater: string;
   marks: { criterion: string; points: string; comment: string }[];
   comment: string;
+  members: Parameters<typeof SheetForm>[0]["members"];
+  persons: Parameters<typeof SheetForm>[0]["persons"];
+  decided: boolean;
 }) {
   return <SheetForm schema={sheet} action={submitSheetAction} asksName={false} saved="Handed in." {...props} />;
 }

@@ -1,28 +1,45 @@
 "use client";
 
-import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
-import { closeActionAction } from "../actions";
+import { UnfoldForm } from "@/ui/form/unfold-form";
+import type { Option } from "@/ui/option";
+import { PictureUpload } from "@/ui/picture";
+import { addActionPhotoAction, closeActionAction } from "../actions";
 import { closeAction } from "../schema";
 
-const { TextField } = fieldsOf(closeAction);
+const { TextField, SelectField } = fieldsOf(closeAction);
 
-export const CloseForm = ({ id, version }: { id: string; version: number }) => (
-  <ActionForm
-    inline
+/** Closes an action by what shows that it is done: words, a build, a run. */
+export const CloseForm = ({
+  id,
+  version,
+  builds,
+  runs,
+}: {
+  id: string;
+  version: number;
+  builds: readonly Option[];
+  runs: readonly Option[];
+}) => (
+  <UnfoldForm
+    label="close"
     schema={closeAction}
     action={closeActionAction}
     fixed={{ id, version }}
-    defaults={{ evidence: "" }}
+    defaults={{ evidence: "", buildId: "", runId: "" }}
     submit="Close"
-    look="plain"
+    className="grid w-full gap-2"
   >
-    <TextField
-      name="evidence"
-      label="What shows that it is done"
-      hideLabel
-      placeholder="what shows that it is done"
-      className="w-56"
-    />
-  </ActionForm>
+    <TextField name="evidence" label="What shows that it is done" />
+    <div className="grid gap-3 sm:grid-cols-2">
+      <SelectField name="buildId" label="Shown by a build" empty="none" options={builds} />
+      <SelectField name="runId" label="or by a run" empty="none" options={runs} />
+    </div>
+  </UnfoldForm>
+);
+
+export const ActionPhoto = ({ id }: { id: string }) => (
+  <PictureUpload action={addActionPhotoAction} input={{ id }} label="Picture of what was done">
+    add a picture
+  </PictureUpload>
 );

@@ -5,6 +5,7 @@ import { UnfoldForm } from "@/ui/form/unfold-form";
 import type { Option } from "@/ui/option";
 import { editActionAction, editReviewAction, reopenReviewAction } from "../actions";
 import { editAction, editReview, reopenReview } from "../schema";
+import { ChangesField, DueField } from "./action-item-form";
 
 const review = fieldsOf(editReview);
 const verdict = fieldsOf(reopenReview);
@@ -59,11 +60,13 @@ export const EditAction = ({
   version,
   values,
   members,
+  sessions,
 }: {
   id: string;
   version: number;
-  values: { what: string; ownerId: string; dueOn: string };
+  values: { what: string; ownerId: string; dueOn: string; changesDesign: boolean };
   members: Option[];
+  sessions: readonly Option[];
 }) => (
   <UnfoldForm
     label="correct"
@@ -77,7 +80,8 @@ export const EditAction = ({
     <item.TextField name="what" label="Action" />
     <div className="grid gap-3 sm:grid-cols-2">
       <item.SelectField name="ownerId" label="Owner" empty="the team" options={members} />
-      <item.TextField name="dueOn" label="Due" type="date" />
+      <DueField sessions={sessions} />
     </div>
+    <ChangesField />
   </UnfoldForm>
 );

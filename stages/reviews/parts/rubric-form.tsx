@@ -14,12 +14,10 @@ import { useReady } from "@/ui/ready";
 import { saveRubricAction } from "../actions";
 import { rubric } from "../schema";
 import { rubricShelf } from "../view/rubric-shelf";
-import { freeKey, type TypedCriterion, typedCriteria } from "../view/typed-rubric";
+import { fourLevels, freeKey, type TypedCriterion, typedCriteria } from "../view/typed-rubric";
 
 const { TextField } = fieldsOf(rubric);
 const criterion = fieldsFor<TypedCriterion>();
-const fourLevels = "0 not shown\n1 begun\n2 sound\n3 excellent";
-
 interface Values {
   name: string;
   criteria: TypedCriterion[];
@@ -33,7 +31,10 @@ function Criteria() {
       {fields.map((f, i) => (
         <FieldGroup key={f.id} name={`criteria.${i}`}>
           <div className="grid items-start gap-3 border-t border-line pt-3 sm:grid-cols-[1fr_90px_2fr_auto]">
-            <criterion.TextField name="name" label="Criterion" />
+            <div className="grid gap-2">
+              <criterion.TextField name="name" label="Criterion" />
+              <criterion.CheckField name="individual" label="each member alone" />
+            </div>
             <criterion.TextField name="weight" label="Weight" inputMode="decimal" />
             <criterion.TextArea
               name="levelText"
@@ -50,7 +51,15 @@ function Criteria() {
       <button
         type="button"
         className={`${buttonClass("quiet")} justify-self-start`}
-        onClick={() => append({ key: freeKey(getValues("criteria")), name: "", weight: "1", levelText: fourLevels })}
+        onClick={() =>
+          append({
+            key: freeKey(getValues("criteria")),
+            name: "",
+            weight: "1",
+            levelText: fourLevels,
+            individual: false,
+          })
+        }
       >
         add a criterion
       </button>
@@ -158,6 +167,7 @@ export function RubricForm({
           key: c.key,
           name: c.name,
           weight: c.weight,
+          ...(c.individual && { individual: true }),
           levels: levelsOf(c.levelText),
         })),
       })}

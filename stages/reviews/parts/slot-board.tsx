@@ -80,7 +80,7 @@ function Cell({ place, where, fixed }: { place: Place; where: string; fixed: boo
   const { setNodeRef, isOver } = useDroppable({ id: place.key, disabled: fixed });
   const { placed } = place;
   return (
-    <div ref={setNodeRef} className={cx("min-h-11 rounded-sm", isOver && "bg-iron-wash outline-2 outline-iron")}>
+    <div ref={setNodeRef} className={cx("min-h-6 rounded-sm", isOver && "bg-iron-wash outline-2 outline-iron")}>
       {placed &&
         (fixed ? (
           <SlotTeamLines placed={placed} />
@@ -92,7 +92,9 @@ function Cell({ place, where, fixed }: { place: Place; where: string; fixed: boo
   );
 }
 
-/** The kept plan: a team is moved by dragging it, or by Space, arrow keys and Space; who has the place changes with it. */
+/**
+ * The kept plan: a team is moved by dragging it, or by Space, arrow keys and Space; who has the place changes with it.
+ */
 export function SlotBoard({
   board,
   rooms,

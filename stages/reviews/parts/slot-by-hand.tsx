@@ -24,12 +24,18 @@ const fixedOf = (slots: readonly HandSlot[], id: unknown) => {
 };
 
 /** A team that comes late changes places with another, or takes a free one. */
-export const MoveForm = ({ slots, places }: { slots: readonly HandSlot[]; places: readonly Option[] }) => (
+export const MoveForm = ({
+  slots,
+  places,
+}: {
+  slots: readonly HandSlot[];
+  places: readonly (Option & { taken: boolean })[];
+}) => (
   <ActionForm
     inline
     schema={moveSlot}
     action={moveSlotAction}
-    defaults={{ slot: slots[0]?.id ?? "", place: places[0]?.value ?? "" }}
+    defaults={{ slot: slots[0]?.id ?? "", place: places.find((p) => !p.taken)?.value ?? "" }}
     shape={(v) => {
       const [day, from, room] = String(v.place).split(" ");
       return { ...fixedOf(slots, v.slot), day, from, room: Number(room) };

@@ -3,6 +3,8 @@
 import { useEffect, useRef, useState } from "react";
 import { clockOf } from "@/core/contest/programme";
 import { clockWarning, leftText, slotTimeText } from "@/core/slots/clock";
+import type { slotStep } from "@/core/vocabulary/reviews";
+import type { Term } from "@/core/vocabulary/vocabulary";
 import { cx } from "@/ui/classes";
 import { useSend } from "@/ui/form/send";
 import { buttonClass } from "@/ui/page";
@@ -46,7 +48,7 @@ export function SlotClock({
   const ready = useReady();
   const on = at.onNow;
   const warning = on && at.left !== null ? clockWarning(at.left, on.minutes) : "none";
-  const step = (slot: { id: string; version: number }, name: "begin" | "end" | "back") =>
+  const step = (slot: { id: string; version: number }, name: Term<typeof slotStep>) =>
     void send({ id: slot.id, version: slot.version, step: name });
   const behind = Math.round(at.behind);
   const last = room.slots.findLast((s) => s.ended !== null);

@@ -32,12 +32,12 @@ export function SlotTable({
   /** What stands in a place; the team's lines where nothing is said. */
   cell?: (place: { key: string; day: string; from: number; room: number; placed: PlacedTeam | null }) => ReactNode;
 }) {
-  const { fullDate } = useDates();
+  const { longDate } = useDates();
   return (
     <div className="overflow-x-auto" role="region" tabIndex={0} aria-label="Slots">
       {board.days.map((d) => (
         <table key={d.day} className="table mb-4">
-          <caption className="mb-1 text-left font-[650]">{fullDate(d.day)}</caption>
+          <caption className="mb-1 text-left font-[650]">{longDate(d.day)}</caption>
           <thead>
             <tr>
               <th className="w-28">Time</th>
@@ -49,9 +49,7 @@ export function SlotTable({
           <tbody>
             {d.times.map((t) => (
               <tr key={t.from} className="align-top">
-                <th scope="row" className="font-normal text-soft">
-                  {t.text}
-                </th>
+                <td className="text-soft">{t.text}</td>
                 {t.rooms.map((placed, room) => (
                   <td key={rooms[room]} className={cx(!placed && "text-faint")}>
                     {cell

@@ -1,5 +1,5 @@
 import { notFound } from "next/navigation";
-import { fullDate, shortDate } from "@/platform/pages/dates";
+import { longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
@@ -20,7 +20,14 @@ export async function ClockScreen({ slug, title, day: asked }: { slug: string; t
   const of = `title=${encodeURIComponent(title)}`;
   return (
     <>
-      <PageHead title={title} note={view.day ? fullDate(view.day) : undefined}>
+      <PageHead
+        title={title}
+        note={
+          view.day &&
+          longDate(view.day) +
+            (leads && view.day !== frame.today ? " · reviews are begun and ended here on that day" : "")
+        }
+      >
         {leads && <LinkButton href={`/p/${slug}/reviews/slots?${of}`}>The slots</LinkButton>}
         {view.days.length > 1 &&
           view.days
@@ -40,7 +47,13 @@ export async function ClockScreen({ slug, title, day: asked }: { slug: string; t
       ) : (
         <div className="grid items-start gap-6 lg:auto-cols-fr lg:grid-flow-col">
           {view.rooms.map((room) => (
-            <SlotClock key={room.name} room={room} change={view.change} now={now} leads={leads} />
+            <SlotClock
+              key={room.name}
+              room={room}
+              change={view.change}
+              now={now}
+              leads={leads && view.day === frame.today}
+            />
           ))}
         </div>
       )}

@@ -1,21 +1,29 @@
 import { notFound } from "next/navigation";
 import { addDays } from "@/core/sessions/date";
+import { reviewKind } from "@/core/vocabulary/reviews";
 import { isId } from "@/platform/db/id";
 import { longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { buildsOf } from "@/stages/builds/queries/builds";
 import { teamsOf } from "@/stages/teams/queries/teams";
-import { cx } from "@/ui/classes";
+import { Fold } from "@/ui/fold";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
+import { askQuestionAction, demonstrateAction } from "../actions";
 import { reviewActs } from "../acts";
 import { ActionItemForm } from "../parts/action-item-form";
-import { ReopenButton, StaffSheet, WithdrawAction, WithdrawReview, WithdrawSheet } from "../parts/buttons";
-import { CloseForm } from "../parts/close-form";
-import { EditAction, EditReview, ReopenReview } from "../parts/edit-review";
+import { ActionList } from "../parts/action-list";
+import { StaffSheet, WithdrawReview } from "../parts/buttons";
+import { DemonstrationForm } from "../parts/demonstration";
+import { EditReview, ReopenReview } from "../parts/edit-review";
+import { AskForm, Questions } from "../parts/questions";
+import { ReviewSheets } from "../parts/review-sheets";
 import { VerdictForm } from "../parts/verdict-form";
-import { reviewsOf } from "../queries/reviews";
-import { reviewView } from "../view/reviews";
+import { WishTable } from "../parts/wish-table";
+import { wishLines } from "../queries/demonstration";
+import { questionsOf, restsOf, reviewsOf, teamRunsOf } from "../queries/reviews";
+import { restsView, reviewView } from "../view/reviews";
+import { dueOptions, sessionOn } from "../view/sessions";
 
 /** One review of one team: sheets, score, verdict, actions. */
 export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
@@ -23,13 +31,26 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
   const p = frame.project;
   const [r] = isId(id) ? await reviewsOf(p.id, id) : [];
   if (!r) notFound();
-  const [teams, builds] = await Promise.all([teamsOf(p.id), buildsOf(p.id)]);
-  const team = teams.find((t) => t.id === r.teamId);
-  const newest = builds.findLast((b) => b.teamId === r.teamId);
   const visible = staff || r.teamId === ownTeam;
-  const view = reviewView(r, { staff, person: actor.id });
+  const shows = r.kind === "demonstration" && visible;
+  const [teams, builds, questions, restsNow, runs, wishes] = await Promise.all([
+    teamsOf(p.id),
+    buildsOf(p.id),
+    questionsOf(r.id),
+    restsOf(r.id),
+    teamRunsOf(r.teamId),
+    shows ? wishLines(p.id, r.id) : [],
+  ]);
+  const team = teams.find((t) => t.id === r.teamId);
+  const own = builds.filter((b) => b.teamId === r.teamId);
+  const newest = own.at(-1);
+  const view = reviewView(r, { staff, person: actor.id }, team?.members ?? []);
   const { mine, score } = view;
   const members = (team?.members ?? []).map((m) => ({ value: m.id, label: m.name }));
+  const rests = restsView(r.rests, restsNow, newest?.number ?? null);
+  const sessions = frame.calendars.get(team?.sectionId ?? "") ?? frame.sessions;
+  const ahead = dueOptions(sessions, frame.today, longDate);
+  const week = addDays(frame.today, 7);
   return (
     <>
       <PageHead
@@ -38,7 +59,13 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
             {r.title} <span className="text-soft">{r.team}</span>
           </>
         }
-        note={`${longDate(r.heldOn)}${r.build ? ` · build G${r.build}` : ""} · ${r.rubric}`}
+        note={[
+          longDate(r.heldOn),
+          reviewKind.labels[r.kind],
+          ...(r.build ? [`build G${r.build}`] : []),
+          r.rubric,
+          ...(r.takesPart ? [r.takesPart] : []),
+        ].join(" · ")}
       >
         {visible && <LinkButton href={`/p/${slug}/reviews/${r.id}/packet`}>The packet</LinkButton>}
         {r.buildId && <LinkButton href={`/p/${slug}/builds/${r.buildId}`}>The build</LinkButton>}
@@ -48,7 +75,7 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
             id={r.id}
             version={r.version}
             values={{ title: r.title, heldOn: r.heldOn, buildId: (r.buildChosen && r.buildId) || "" }}
-            builds={builds.filter((b) => b.teamId === r.teamId).map((b) => ({ value: b.id, label: `G${b.number}` }))}
+            builds={own.map((b) => ({ value: b.id, label: `G${b.number}` }))}
           />
         )}
         {staff && <WithdrawReview id={r.id} goTo={`/p/${slug}/reviews`} />}
@@ -66,63 +93,7 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
       {visible && (
         <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_330px]">
           <div className="grid min-w-0 gap-4">
-            {r.sheets.length > 0 && (
-              <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Sheets">
-                <table className="table">
-                  <thead>
-                    <tr>
-                      <th>Criterion</th>
-                      <th className="num">Weight</th>
-                      {view.sheets.map((s) => (
-                        <th key={s.id} className="num">
-                          {s.rater}
-                          {staff && !r.verdict && (
-                            <span className="no-print block font-normal">
-                              <WithdrawSheet id={s.id} rater={s.rater} />
-                            </span>
-                          )}
-                        </th>
-                      ))}
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {view.criteria.map((c) => (
-                      <tr key={c.key}>
-                        <td>
-                          {c.name}
-                          {c.comments.map((t) => (
-                            <span key={t} className="block text-sm text-soft">
-                              “{t}”
-                            </span>
-                          ))}
-                        </td>
-                        <td className="num text-soft">{c.weight}</td>
-                        {c.points.map((points, i) => (
-                          <td key={view.sheets[i]!.id} className="num">
-                            {points ?? "–"}
-                          </td>
-                        ))}
-                      </tr>
-                    ))}
-                    <tr>
-                      <td className="font-[650]">
-                        Score <span className="unit">%</span>
-                      </td>
-                      <td />
-                      {view.sheets.map((s) => (
-                        <td key={s.id} className="num">
-                          {s.score.value === null ? (
-                            "–"
-                          ) : (
-                            <Figure working={s.score.working}>{(Number(s.score.value) * 100).toFixed(1)}</Figure>
-                          )}
-                        </td>
-                      ))}
-                    </tr>
-                  </tbody>
-                </table>
-              </div>
-            )}
+            {r.sheets.length > 0 && <ReviewSheets view={view} withdraws={staff && !r.verdict} />}
             {r.sheets.some((s) => s.comment) && (
               <Sheet title="What reviewers say">
                 {view.sheets.map(
@@ -136,8 +107,25 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                 )}
               </Sheet>
             )}
-            {staff && !r.verdict && (
-              <Sheet title={mine ? "Your sheet" : "Fill in a sheet"}>
+            {wishes.length > 0 && (
+              <Sheet title="What the client finds of each wish">
+                {staff ? (
+                  <DemonstrationForm reviewId={r.id} wishes={wishes} who={p.client} action={demonstrateAction} />
+                ) : (
+                  <WishTable wishes={wishes} />
+                )}
+              </Sheet>
+            )}
+            <Sheet title="Questions and answers">
+              <Questions questions={questions} staff={staff} answers={staff || r.teamId === ownTeam} />
+              {staff && <AskForm reviewId={r.id} action={askQuestionAction} />}
+            </Sheet>
+            {staff && (!r.verdict || mine) && (
+              <Fold
+                start={!r.verdict}
+                labelClass="font-[650]"
+                label={r.verdict ? "Correct your sheet" : mine ? "Your sheet" : "Fill in a sheet"}
+              >
                 <StaffSheet
                   key={mine?.version ?? 0}
                   reviewId={r.id}
@@ -147,8 +135,11 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                   rater={actor.name}
                   marks={mine?.marks ?? []}
                   comment={mine?.comment ?? ""}
+                  members={members}
+                  persons={mine?.persons ?? []}
+                  decided={r.verdict !== null}
                 />
-              </Sheet>
+              </Fold>
             )}
             {!staff && r.sheets.length === 0 && <p className="text-soft">No sheet is handed in yet.</p>}
           </div>
@@ -172,12 +163,21 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
                   {r.verdictNote && <span className="block">{r.verdictNote}</span>}
                 </p>
               )}
+              {rests && (
+                <p className="mb-2 text-sm text-soft">
+                  Rests on {rests.words}.
+                  {rests.since.length > 0 && (
+                    <span className="block text-iron">Since then: {rests.since.join("; ")}.</span>
+                  )}
+                </p>
+              )}
               {staff ? (
                 <>
                   <VerdictForm id={r.id} version={r.version} verdict={r.verdict ?? ""} note={r.verdictNote} />
                   {r.verdict && (
                     <p className="mt-2 text-sm text-soft">
-                      Sheets are closed. To correct one, <ReopenReview id={r.id} version={r.version} />
+                      A sheet that was handed in can be corrected with its reason; for more,{" "}
+                      <ReopenReview id={r.id} version={r.version} />
                     </p>
                   )}
                 </>
@@ -186,37 +186,20 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
               )}
             </Sheet>
             <Sheet title="Actions">
-              {r.actions.length === 0 && <p className="mb-2 text-soft">None.</p>}
-              <ul className="mb-3">
-                {r.actions.map((a) => (
-                  <li key={a.id} className="border-b border-line py-1.5 last:border-0">
-                    <p className={cx(a.closedAt && "text-soft line-through")}>{a.what}</p>
-                    <p className={cx("text-sm", !a.closedAt && a.dueOn < frame.today ? "text-iron" : "text-soft")}>
-                      {a.owner ?? "the team"} ·{" "}
-                      {a.closedAt
-                        ? `closed: ${a.closingEvidence}`
-                        : `${a.dueOn < frame.today ? "was due" : "due"} ${shortDate(a.dueOn)}`}
-                      {a.closedAt && staff && <ReopenButton id={a.id} version={a.version} />}{" "}
-                      {staff && (
-                        <>
-                          {!a.closedAt && (
-                            <EditAction
-                              key={a.version}
-                              id={a.id}
-                              version={a.version}
-                              values={{ what: a.what, ownerId: a.ownerId ?? "", dueOn: a.dueOn }}
-                              members={members}
-                            />
-                          )}{" "}
-                          <WithdrawAction id={a.id} />
-                        </>
-                      )}
-                    </p>
-                    {!a.closedAt && <CloseForm id={a.id} version={a.version} />}
-                  </li>
-                ))}
-              </ul>
-              {staff && <ActionItemForm reviewId={r.id} members={members} due={addDays(frame.today, 7)} />}
+              <ActionList
+                actions={r.actions}
+                base={`/p/${slug}`}
+                today={frame.today}
+                staff={staff}
+                members={members}
+                builds={own.toReversed().map((b) => ({ value: b.id, label: `G${b.number}` }))}
+                runs={runs.map((x) => ({ value: x.id, label: `${x.protocol}, ${shortDate(x.madeOn)}, G${x.build}` }))}
+                due={(kept) => dueOptions(sessions, frame.today, longDate, kept)}
+                session={(date) => sessionOn(sessions, date)}
+              />
+              {staff && (
+                <ActionItemForm reviewId={r.id} members={members} sessions={ahead} due={ahead[1]?.value ?? week} />
+              )}
             </Sheet>
           </div>
         </div>

@@ -42,20 +42,10 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
       </PageHead>
       {reviews.length === 0 && (
         <div className="mb-4">
-          <Empty
-            title="No review yet"
-            action={
-              staff &&
-              rubrics.length === 0 && (
-                <LinkButton href={`/p/${slug}/reviews/rubric`} look="main">
-                  Write a rubric
-                </LinkButton>
-              )
-            }
-          >
+          <Empty title="No review yet">
             {staff
               ? "A review shows a team's build to the client or to reviewers. Each fills in the same rubric; the " +
-                "verdict and its actions stay on record. It takes a rubric first, then a plan."
+                "verdict and its actions stay on record. Each kind brings its rubric from the shelf; your own can take its place."
               : "Your instructor plans them."}
           </Empty>
         </div>
@@ -151,6 +141,9 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
                 <span className="w-24 font-[600]">{r.team}</span>
                 <Link href={`/p/${slug}/reviews/${r.id}`} className="min-w-60 grow hover:text-iron">
                   {a.what}
+                  {a.builtWithout !== null && (
+                    <span className="text-iron"> · G{a.builtWithout} was built without it</span>
+                  )}
                 </Link>
                 <span className="text-soft">{staff || r.teamId === ownTeam ? (a.owner ?? "the team") : ""}</span>
                 <span className={cx("w-28 text-right text-sm", a.dueOn < frame.today ? "text-iron" : "text-soft")}>
@@ -161,7 +154,7 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
           </ul>
         </section>
       )}
-      {staff && rubrics.length > 0 && (
+      {staff && (
         <div className="no-print grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_300px]">
           {teams.length > 0 ? (
             <Sheet title="Plan reviews">
@@ -175,6 +168,7 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
             <p className="text-soft">Form teams first, then reviews can be planned.</p>
           )}
           <Sheet title="Rubrics">
+            {rubrics.length === 0 && <p className="text-soft">None yet: the first plan brings one from the shelf.</p>}
             <ul>
               {rubrics.map((r) => (
                 <li key={r.id}>

@@ -5,7 +5,7 @@ import { reviewActs } from "../acts";
 import { WithdrawRubric } from "../parts/buttons";
 import { RubricForm } from "../parts/rubric-form";
 import { rubricsOf } from "../queries/reviews";
-import { typedCriteria } from "../view/typed-rubric";
+import { fourLevels, typedCriteria } from "../view/typed-rubric";
 
 export async function RubricScreen({ slug, id }: { slug: string; id?: string }) {
   const { frame } = await projectPage(slug, reviewActs.plan);
@@ -40,7 +40,7 @@ export async function RubricScreen({ slug, id }: { slug: string; id?: string }) 
         defaults={{
           name: r?.name ?? "",
           criteria: typedCriteria(r?.definition.criteria ?? []).concat(
-            r ? [] : [{ key: "c1", name: "", weight: "1", levelText: "0 not shown\n1 begun\n2 sound\n3 excellent" }],
+            r ? [] : [{ key: "c1", name: "", weight: "1", levelText: fourLevels, individual: false }],
           ),
         }}
       />

@@ -76,7 +76,9 @@ export async function SlotsScreen({ slug, title }: { slug: string; title: string
       {view.board ? (
         <>
           <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-            <SlotBoard board={view.board} rooms={view.definition.rooms} slots={view.slots} />
+            <div className="min-w-0">
+              <SlotBoard board={view.board} rooms={view.definition.rooms} slots={view.slots} />
+            </div>
             <div className="grid gap-4">
               <ReviewerLoads reviewers={view.board.reviewers} calendar={`${base}/slots/calendar?${of}&who=`} />
               <div className="no-print grid gap-4">
@@ -85,6 +87,7 @@ export async function SlotsScreen({ slug, title }: { slug: string; title: string
                     slots={view.hand}
                     places={view.places.map((x) => ({
                       value: x.value,
+                      taken: x.team !== null,
                       label: `${shortDate(x.day)} ${clockOf(x.from)}, ${x.room}${x.team ? ` (with ${x.team})` : ""}`,
                     }))}
                   />

@@ -1,5 +1,5 @@
 import { type Rating, raterAgreement } from "@/core/concepts/raters";
-import { scoreSheet } from "@/core/sheet/sheet";
+import { scoreSheet, teamPart } from "@/core/sheet/sheet";
 import { listed } from "@/core/text/listed";
 import type { Working } from "@/core/working/working";
 import { agreementWords } from "@/stages/contest/view/judged";
@@ -26,7 +26,7 @@ export interface Reviewers {
 const ratingsOf = (reviews: readonly Review[]): Rating[] =>
   reviews.flatMap((r) =>
     r.sheets.flatMap((s) => {
-      const { value } = scoreSheet(r.definition, { rater: s.raterName, marks: s.marks });
+      const { value } = scoreSheet(teamPart(r.definition), { rater: s.raterName, marks: s.marks });
       return value === null ? [] : [{ option: r.team as string, rater: s.raterName, score: 100 * Number(value) }];
     }),
   );

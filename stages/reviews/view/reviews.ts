@@ -1,6 +1,6 @@
-import { combineSheets, scoreSheet } from "@/core/sheet/sheet";
+import { combineSheets, individualPart, scoreSheet, teamPart } from "@/core/sheet/sheet";
 import type { Working } from "@/core/working/working";
-import type { Review } from "../queries/reviews";
+import type { Rests, Review } from "../queries/reviews";
 import { reviewersView } from "./reviewers";
 
 /** What raters are called: by name for instructors, by a number for everybody else. */
@@ -11,24 +11,48 @@ const raters = (review: Pick<Review, "sheets">, staff: boolean): string[] =>
 const combined = (review: Review, staff: boolean) => {
   const names = raters(review, staff);
   return combineSheets(
-    review.definition,
+    teamPart(review.definition),
     review.sheets.map((s, i) => ({ rater: names[i]!, marks: s.marks })),
   );
 };
 
-/** What the page of one review shows: each criterion with every sheet's points and comments, and the scores. */
-export function reviewView(review: Review, reader: { staff: boolean; person: string }) {
+/** How members were marked alone: a line a member and criterion, with every sheet's points. */
+function aloneLines(review: Review, members: readonly { id: string; name: string }[]) {
+  return individualPart(review.definition).criteria.flatMap((c) =>
+    members.flatMap((m) => {
+      const points = review.sheets.map(
+        (s) => s.persons.find((p) => p.criterion === c.key && p.person === m.id)?.points ?? null,
+      );
+      return points.some((x) => x !== null) ? [{ key: `${c.key} ${m.id}`, name: `${c.name}: ${m.name}`, points }] : [];
+    }),
+  );
+}
+
+/**
+ * What the page of one review shows: each criterion with every sheet's points and comments, and the scores. How members
+ * were marked alone is for instructors, and each member's own for that member.
+ */
+export function reviewView(
+  review: Review,
+  reader: { staff: boolean; person: string },
+  members: readonly { id: string; name: string }[] = [],
+) {
   const names = raters(review, reader.staff);
   return {
+    alone: aloneLines(
+      review,
+      members.filter((m) => reader.staff || m.id === reader.person),
+    ),
     mine: review.sheets.find((s) => s.raterPerson === reader.person) ?? null,
     score: combined(review, reader.staff),
     sheets: review.sheets.map((s, i) => ({
       id: s.id,
       rater: names[i]!,
       comment: s.comment,
-      score: scoreSheet(review.definition, { rater: names[i]!, marks: s.marks }),
+      correction: s.correction,
+      score: scoreSheet(teamPart(review.definition), { rater: names[i]!, marks: s.marks }),
     })),
-    criteria: review.definition.criteria.map((c) => {
+    criteria: teamPart(review.definition).criteria.map((c) => {
       const marks = review.sheets.map((s) => s.marks.find((m) => m.criterion === c.key));
       return {
         key: c.key,
@@ -38,6 +62,42 @@ export function reviewView(review: Review, reader: { staff: boolean; person: str
         comments: marks.flatMap((m) => (m?.comment ? [m.comment] : [])),
       };
     }),
+  };
+}
+
+/** What a verdict rests on, in words, and what has changed since. */
+export function restsView(rests: Rests | null, now: Rests, newest: number | null) {
+  if (!rests) return null;
+  const { build } = rests;
+  const of = [
+    build ? `G${build.number}${build.revision > 1 ? `, revision ${build.revision}` : ""}` : "no build",
+    `${rests.sheets.length} ${rests.sheets.length === 1 ? "sheet" : "sheets"}`,
+    `${rests.requirements.length} requirements as they stood`,
+    `rubric v${rests.rubric}`,
+  ];
+  const moved = now.requirements.flatMap((r) => {
+    const was = rests.requirements.find((x) => x.code === r.code);
+    return !was
+      ? [`${r.code} is new`]
+      : was.version < r.version
+        ? [`${r.code} was v${was.version}, is v${r.version}`]
+        : [];
+  });
+  const gone = rests.requirements.filter((r) => !now.requirements.some((x) => x.code === r.code)).map((r) => r.code);
+  const corrected = now.sheets.filter((s) => rests.sheets.some((x) => x.rater === s.rater && x.version < s.version));
+  return {
+    words: of.join(" · "),
+    since: [
+      ...(build && now.build && now.build.revision > build.revision
+        ? [`G${build.number} was changed (revision ${now.build.revision})`]
+        : []),
+      ...(newest !== null && newest > (build?.number ?? 0) ? [`the team has built G${newest}`] : []),
+      ...(corrected.length
+        ? [`${corrected.length} ${corrected.length === 1 ? "sheet was" : "sheets were"} corrected`]
+        : []),
+      ...moved,
+      ...gone.map((code) => `${code} is set aside`),
+    ],
   };
 }
 

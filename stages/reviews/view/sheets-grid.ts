@@ -1,4 +1,4 @@
-import type { Criterion } from "@/core/sheet/sheet";
+import { type Criterion, teamPart } from "@/core/sheet/sheet";
 import type { Review } from "../queries/reviews";
 
 /** A team's sheet as a row of the class grid. */
@@ -57,7 +57,7 @@ export function sheetsGrid(
       };
     });
   return {
-    criteria: open[0]?.definition.criteria ?? [],
+    criteria: open[0] ? teamPart(open[0].definition).criteria : [],
     rows,
     apart: open.filter((r) => r.rubricVersionId !== rubric).map((r) => r.team),
   };

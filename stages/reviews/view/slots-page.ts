@@ -1,12 +1,13 @@
 import { clockOf } from "@/core/contest/programme";
 import type { Review } from "../queries/reviews";
 import type { SlotPlanRow, SlotRow } from "../queries/slots";
+import { reviewTemplates } from "./review-templates";
 import { freshSlots, placesOf, type SlotTeam, slotBoard, slotProblem } from "./slots";
 
 /** What the page of one review's slots shows; null where there is no such review. */
 export function slotsPage(
   title: string,
-  reviews: readonly Pick<Review, "id" | "title" | "heldOn" | "teamId" | "team">[],
+  reviews: readonly Pick<Review, "id" | "title" | "kind" | "heldOn" | "teamId" | "team">[],
   plans: readonly SlotPlanRow[],
   slots: readonly SlotRow[],
   sessions: (section: string) => readonly string[],
@@ -24,7 +25,7 @@ export function slotsPage(
       hours: slots.find((s) => s.reviewId === r.id)?.hours ?? [],
     };
   });
-  const definition = plan?.definition ?? freshSlots(own[0]!.heldOn, 20);
+  const definition = plan?.definition ?? freshSlots(own[0]!.heldOn, reviewTemplates[own[0]!.kind].minutes);
   const board = plan ? slotBoard(slotProblem(plan.definition, teams), placesOf(slots)) : null;
   return {
     plan,

@@ -6,7 +6,11 @@ export interface TypedCriterion {
   name: string;
   weight: string;
   levelText: string;
+  individual: boolean;
 }
+
+/** The levels that a new criterion begins with. */
+export const fourLevels = "0 not shown\n1 begun\n2 sound\n3 excellent";
 
 /** Criteria in their form. */
 export const typedCriteria = (criteria: readonly Criterion[]): TypedCriterion[] =>
@@ -14,6 +18,7 @@ export const typedCriteria = (criteria: readonly Criterion[]): TypedCriterion[] 
     key: c.key,
     name: c.name,
     weight: c.weight,
+    individual: c.individual ?? false,
     levelText: c.levels.map((l) => `${l.points} ${l.descriptor}`.trim()).join("\n"),
   }));
 
