@@ -7,7 +7,7 @@ const fromNothing = /(journey|us-school)\.spec\.ts/;
 const second = /(front|judging|logins|matches|offline|pieces|programme|whole-day|withdrawn)[^/]*\.spec\.ts/;
 
 /** Pages that are looked at and not written to, and journeys of reviews, whose records no other journey knows. */
-const looks = /\/(views|reviews)\.spec\.ts/;
+const looks = /\/(views|reviews|slots)\.spec\.ts/;
 
 export default defineConfig({
   testDir: "e2e",

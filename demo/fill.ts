@@ -8,6 +8,7 @@ import { morning } from "./contest-day";
 import { lastYear } from "./last-year";
 import { porchHoist } from "./porch-hoist";
 import { clock } from "./run";
+import { seedDryer } from "./seed-dryer";
 import * as story from "./story";
 import { thisYear } from "./terrace-pump";
 
@@ -22,6 +23,7 @@ export async function fillDemo(contestDay = false): Promise<void> {
   if (!first.ok) throw new Error(first.message);
   process.stdout.write("  last year's project\n");
   const before = await lastYear(first.personId, addDays(start, -364));
+  await seedDryer(first.personId, addDays(start, -364));
   process.stdout.write("  this year's project\n");
   const projectId = await thisYear(
     first.personId,

@@ -38,7 +38,7 @@ import { terraceFront } from "./terrace-front";
 import { gradeTerrace } from "./terrace-grades";
 import { markTerrace } from "./terrace-marks";
 import type { changeTerrace, openTerrace } from "./terrace-pump";
-import { agreed, designReview } from "./terrace-reviews";
+import { agreed, designReview, testReview } from "./terrace-reviews";
 
 type Step = { when: string; order: number; act: () => Promise<void> };
 
@@ -389,6 +389,7 @@ export async function gatesOfTerrace(
           await run(addAction, owner, {
             reviewId: r.id,
             what: agreed[r.team] ?? "Show the leak test",
+            changesDesign: ["Headrace", "Downpour"].includes(r.team),
             ownerId: teams.get(r.team)!.members[1],
             dueOn: day(6, r.team === "Downpour" ? 2 : 4),
           });
@@ -408,9 +409,14 @@ export async function gatesOfTerrace(
               version: a.version,
               evidence: "Done in the newest generation, see its record",
             });
+      const second = (await staffOf(projectId)).find((x) => x.role === "co")!.id;
+      await testReview(owner, second, projectId, teams, day(7, 0));
+      await at(day(7, 0), 14, 30);
       const [rubric] = await rubricsOf(projectId);
       await run(planReviews, owner, {
         projectId,
+        kind: "final",
+        takesPart: "the client, two reviewers, the instructor, the team",
         title: "Final review, client present",
         heldOn: day(9, 1),
         rubricId: rubric!.id,

@@ -72,6 +72,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/standings`, ["owner", "student", "scorer"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/gradebook`, ["owner"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/rubric`, ["owner"]],
+    ["p/[project]/reviews/slots/calendar", "/p/cold-box/reviews/slots/calendar?title=Concept%20review", ["owner"]],
     ["p/[project]/student/[person]", record, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];

@@ -22,7 +22,7 @@ test("a packet is made from the record; the team picks and orders it, reviewers 
   await heading(page, /Alder/);
   const part = (name: string | RegExp) => page.getByRole("region", { name });
   await expect(part(/^What was asked/)).toContainText("R-03");
-  await expect(part(/^What changed/)).toContainText("since First review");
+  await expect(part(/^What changed/)).toContainText("since Test review");
   await expect(part(/^The client's wishes/)).toContainText("“I am not carrying a sack of cement.”");
   await expect(part(/^Generations/)).toContainText("best of the class");
   await expect(part(/^As proposed/).getByRole("img")).toHaveCount(2);

@@ -41,6 +41,7 @@ const views = [
   "/bench/protocol?from=load",
   "/reviews",
   "/reviews/rubric",
+  "/reviews/slots?title=Test%20review",
   "/reviews/sheets?title=Final%20review,%20client%20present",
   "/grades",
   "/grades/scheme",

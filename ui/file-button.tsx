@@ -12,6 +12,7 @@ export function FileButton({
   label,
   accept,
   disabled,
+  look = "plain",
   onFile,
 }: {
   children: ReactNode;
@@ -19,12 +20,13 @@ export function FileButton({
   label: string;
   accept: string;
   disabled: boolean;
+  look?: "plain" | "quiet";
   onFile: (file: File) => void;
 }) {
   const field = useRef<HTMLInputElement>(null);
   return (
     <>
-      <button type="button" className={buttonClass()} disabled={disabled} onClick={() => field.current?.click()}>
+      <button type="button" className={buttonClass(look)} disabled={disabled} onClick={() => field.current?.click()}>
         {children}
       </button>
       <input

@@ -18,11 +18,13 @@ export function PictureUpload({
   action,
   input,
   label,
+  look,
   children,
 }: {
   action: (input: unknown) => Promise<{ ok: boolean; message?: string }>;
   input: object;
   label: string;
+  look?: "plain" | "quiet";
   children: ReactNode;
 }) {
   const router = useRouter();
@@ -48,7 +50,7 @@ export function PictureUpload({
   };
   return (
     <span className="no-print inline-flex flex-wrap items-center gap-2">
-      <FileButton label={label} accept="image/*" disabled={busy} onFile={send}>
+      <FileButton label={label} accept="image/*" look={look} disabled={busy} onFile={send}>
         {busy ? "Sending…" : children}
       </FileButton>
       {note && (

@@ -120,7 +120,7 @@ describe("actions", () => {
     await ok(reopenAction, boss, { id: w.action, version: 2 });
     expect((await open())[0]).toMatchObject({ closedAt: null, closingBuild: null, closingRun: null });
   });
-  test("that change the design are pointed at when a build was made without them, and closed by one with them", async () => {
+  test("that change the design are pointed at once a build is made without, and closed by one with them", async () => {
     const due = { reviewId: w.review, dueOn: "2027-03-10" };
     const { id } = await ok(addAction, boss, { ...due, what: "Brace the frame", changesDesign: true });
     await ok(addAction, boss, { ...due, what: "Measure the leak" });

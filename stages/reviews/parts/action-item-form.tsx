@@ -46,10 +46,8 @@ export function ActionItemForm({
       look="plain"
     >
       <TextField name="what" label="Action" />
-      <div className="grid gap-3 sm:grid-cols-2">
-        <SelectField name="ownerId" label="Owner" empty="the team" options={members} />
-        <DueField sessions={sessions} />
-      </div>
+      <SelectField name="ownerId" label="Owner" empty="the team" options={members} />
+      <DueField sessions={sessions} />
       <ChangesField />
     </ActionForm>
   );

@@ -39,7 +39,7 @@ export const CloseForm = ({
 );
 
 export const ActionPhoto = ({ id }: { id: string }) => (
-  <PictureUpload action={addActionPhotoAction} input={{ id }} label="Picture of what was done">
+  <PictureUpload action={addActionPhotoAction} input={{ id }} label="Picture of what was done" look="quiet">
     add a picture
   </PictureUpload>
 );

@@ -86,7 +86,7 @@ export function DemonstrationForm({
                 Measured on the bench: {w.measured}. That decides; what you say stands beside it.
               </p>
             )}
-            <div className="grid items-start gap-2 sm:grid-cols-[auto_1fr]">
+            <div className="grid items-center gap-2 sm:grid-cols-[auto_1fr]">
               <Outcome words={w.words} />
               <TextField name="word" label={`A word on ${w.code}`} hideLabel placeholder="in a word" />
             </div>

@@ -12,12 +12,13 @@ import { reviewTemplates } from "../view/review-templates";
 const { TextField, SelectField, ChoiceField } = fieldsOf(planReviews);
 
 /** A kind of review, which fills in what was left as the kind before had it. */
-function KindField() {
+function KindField({ rubrics }: { rubrics: readonly Option[] }) {
   const { getValues, setValue } = useFormContext();
   const take = (kind: string) => {
     const [was, now] = [reviewTemplates[getValues("kind") as ReviewKind], reviewTemplates[kind as ReviewKind]];
     for (const key of ["title", "takesPart"] as const)
       if (!getValues(key) || getValues(key) === was?.[key]) setValue(key, now[key]);
+    setValue("rubricId", rubrics.find((r) => r.label.startsWith(now.rubric))?.value ?? "");
   };
   return <SelectField name="kind" label="Kind" options={reviewKind.options} onChosen={take} />;
 }
@@ -40,7 +41,7 @@ export function PlanForm({ projectId, rubrics, teams }: { projectId: string; rub
         kind: "design",
         title: "",
         heldOn: "",
-        rubricId: "",
+        rubricId: rubrics[0]?.value ?? "",
         takesPart: first.takesPart,
         teamIds: teams.map((t) => t.value),
       }}
@@ -48,7 +49,7 @@ export function PlanForm({ projectId, rubrics, teams }: { projectId: string; rub
       saved="Planned."
     >
       <div className="grid gap-3 sm:grid-cols-3">
-        <KindField />
+        <KindField rubrics={rubrics} />
         <TextField name="title" label="Review" hint="for example Second review" />
         <TextField name="heldOn" label="Held on" type="date" />
       </div>

@@ -56,7 +56,7 @@ const toNextPlace: KeyboardCoordinateGetter = (event, { currentCoordinates, cont
   return next && { x: currentCoordinates.x + next.x, y: currentCoordinates.y + next.y };
 };
 
-function Team({ place, name }: { place: Place & { placed: PlacedTeam }; name: string }) {
+function Team({ place, where }: { place: Place & { placed: PlacedTeam }; where: string }) {
   const { setNodeRef, attributes, listeners, transform, isDragging } = useDraggable({ id: place.key });
   return (
     <button
@@ -64,7 +64,6 @@ function Team({ place, name }: { place: Place & { placed: PlacedTeam }; name: st
       ref={setNodeRef}
       {...attributes}
       {...listeners}
-      aria-label={name}
       className={cx(
         "-mx-1.5 block w-full cursor-grab text-left touch-none rounded-sm border px-1.5 py-0.5 hover:border-ink",
         isDragging ? "relative z-10 border-iron bg-sheet" : "border-transparent",
@@ -72,6 +71,7 @@ function Team({ place, name }: { place: Place & { placed: PlacedTeam }; name: st
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
     >
       <SlotTeamLines placed={place.placed} />
+      <span className="sr-only">{where}</span>
     </button>
   );
 }
@@ -81,12 +81,7 @@ function Cell({ place, where, fixed }: { place: Place; where: string; fixed: boo
   const { placed } = place;
   return (
     <div ref={setNodeRef} className={cx("min-h-6 rounded-sm", isOver && "bg-iron-wash outline-2 outline-iron")}>
-      {placed &&
-        (fixed ? (
-          <SlotTeamLines placed={placed} />
-        ) : (
-          <Team place={{ ...place, placed }} name={`${placed.name}, ${where}`} />
-        ))}
+      {placed && (fixed ? <SlotTeamLines placed={placed} /> : <Team place={{ ...place, placed }} where={where} />)}
       {!placed && <span className="text-sm text-soft">free</span>}
     </div>
   );

@@ -103,7 +103,8 @@ export interface Review {
 /** The reviews of a project with their sheets and actions, by date and team. */
 export const reviewsOf = (projectId: string, id?: string) => db()<Review[]>`
   SELECT
-    r.id, r.title, r.kind, r.takes_part, r.rests, r.held_on, r.team_id, t.name AS team, b.id AS build_id, r.build_chosen, b.number AS build,
+    r.id, r.title, r.kind, r.takes_part, r.rests, r.held_on, r.team_id, t.name AS team, b.id AS build_id,
+    r.build_chosen, b.number AS build,
     u.name AS rubric, v.definition, v.id AS rubric_version_id, r.verdict, r.verdict_note, r.decided_by, r.packet,
     r.version,
     (

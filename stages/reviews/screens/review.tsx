@@ -173,7 +173,13 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
               )}
               {staff ? (
                 <>
-                  <VerdictForm id={r.id} version={r.version} verdict={r.verdict ?? ""} note={r.verdictNote} />
+                  {r.verdict ? (
+                    <Fold label="Change the verdict" labelClass="text-sm text-soft">
+                      <VerdictForm id={r.id} version={r.version} verdict={r.verdict} note={r.verdictNote} />
+                    </Fold>
+                  ) : (
+                    <VerdictForm id={r.id} version={r.version} verdict="" note={r.verdictNote} />
+                  )}
                   {r.verdict && (
                     <p className="mt-2 text-sm text-soft">
                       A sheet that was handed in can be corrected with its reason; for more,{" "}
