@@ -38,7 +38,8 @@ import { terraceFront } from "./terrace-front";
 import { gradeTerrace } from "./terrace-grades";
 import { markTerrace } from "./terrace-marks";
 import type { changeTerrace, openTerrace } from "./terrace-pump";
-import { agreed, designReview, testReview } from "./terrace-reviews";
+import { agreed, designReview } from "./terrace-reviews";
+import { testAndTell } from "./terrace-stories";
 
 type Step = { when: string; order: number; act: () => Promise<void> };
 
@@ -409,9 +410,7 @@ export async function gatesOfTerrace(
               version: a.version,
               evidence: "Done in the newest generation, see its record",
             });
-      const second = (await staffOf(projectId)).find((x) => x.role === "co")!.id;
-      await testReview(owner, second, projectId, teams, day(7, 0));
-      await at(day(7, 0), 14, 30);
+      await testAndTell(owner, projectId, teams, day(7, 0));
       const [rubric] = await rubricsOf(projectId);
       await run(planReviews, owner, {
         projectId,

@@ -42,6 +42,8 @@ const views = [
   "/reviews",
   "/reviews/rubric",
   "/reviews/slots?title=Test%20review",
+  "/reviews/stories",
+  "/reviews/report",
   "/reviews/sheets?title=Final%20review,%20client%20present",
   "/grades",
   "/grades/scheme",

@@ -43,9 +43,13 @@ import { PlanScreen } from "@/stages/plan/screens/plan";
 import { RecordsScreen } from "@/stages/records/screens/records";
 import { ClockScreen } from "@/stages/reviews/screens/clock";
 import { PacketScreen } from "@/stages/reviews/screens/packet";
+import { ReportScreen } from "@/stages/reviews/screens/report";
+import { ReviewScreen } from "@/stages/reviews/screens/review";
 import { ReviewsScreen } from "@/stages/reviews/screens/reviews";
 import { SheetsScreen } from "@/stages/reviews/screens/sheets";
 import { SlotsScreen } from "@/stages/reviews/screens/slots";
+import { StoriesScreen } from "@/stages/reviews/screens/stories";
+import { StoryScreen } from "@/stages/reviews/screens/story";
 import { NewTool, ToolsPart } from "@/stages/shop/screens/tools";
 import { FormingScreen } from "@/stages/teams/screens/forming";
 import { TeamsScreen } from "@/stages/teams/screens/teams";
@@ -143,6 +147,10 @@ const views: [string, number, () => ReactElement][] = [
   ["experiment", 12, () => <ExperimentScreen slug={slug} asked={{}} />],
   ["reviews", 12, () => <ReviewsScreen slug={slug} />],
   ["sheets of the class", 12, () => <SheetsScreen slug={slug} title="First review" />],
+  ["stories", 12, () => <StoriesScreen slug={slug} />],
+  ["a story", 14, () => <StoryScreen slug={slug} team={w.a} />],
+  ["the class report", 12, () => <ReportScreen slug={slug} />],
+  ["a review", 14, () => <ReviewScreen slug={slug} id={w.review} />],
   ["slots", 12, () => <SlotsScreen slug={slug} title="First review" />],
   ["the clock of a review", 12, () => <ClockScreen slug={slug} title="First review" />],
   ["a review's packet", 14, () => <PacketScreen slug={slug} id={w.review} />],

@@ -92,6 +92,8 @@ beforeAll(async () => {
     withdrawReview: w.review,
     withdrawSlots: w.slotPlan,
     withdrawQuestion: w.reviewQuestion,
+    withdrawStory: w.story,
+    withdrawTopic: w.topic,
     withdrawSheet: await first(db()`SELECT id FROM sheet`),
     withdrawAction: w.action,
     withdrawPeerRound: w.peerRound,

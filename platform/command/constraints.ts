@@ -23,6 +23,8 @@ export const broken: Readonly<Record<string, string>> = {
   ballot_code: "Please open the vote again.",
   extension_once: atOnce,
   slot_plan_title: atOnce,
+  story_once: atOnce,
+  report_topic_title: "There is a topic of this name.",
   slot_once: atOnce,
   slot_place: "Another team took this place at the same moment. Reload, and choose again.",
   peer_round_title: "There is a rating of this name.",

@@ -503,7 +503,7 @@ export interface Inspection {
   buildId: Id<"build">;
   number: number;
   buildRevision: number;
-  outcome: string;
+  outcome: In<"inspectionOutcome">;
   checks: unknown;
   waiver: string;
   note: string;
@@ -815,6 +815,18 @@ export interface Reading {
   secondEntered: string;
 }
 
+export interface ReportTopic {
+  id: Id<"report_topic">;
+  projectId: Id<"project">;
+  title: string;
+  place: number;
+  teamId: Id<"team"> | null;
+  body: string;
+  writtenBy: string | null;
+  writtenAt: string | null;
+  version: number;
+}
+
 export interface RequestDone {
   id: Id<"request_done">;
   act: string;
@@ -1118,6 +1130,18 @@ export interface StatementApart {
 export interface StatementNote {
   statementId: Id<"statement">;
   noteId: Id<"note">;
+}
+
+export interface Story {
+  id: Id<"story">;
+  projectId: Id<"project">;
+  teamId: Id<"team">;
+  title: string;
+  chapters: unknown;
+  sharedAt: string | null;
+  writtenBy: string;
+  writtenAt: string;
+  version: number;
 }
 
 export interface Task {

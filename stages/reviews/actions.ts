@@ -5,7 +5,9 @@ import { answerQuestion, askQuestion, withdrawQuestion } from "./commands/asking
 import { demonstrate } from "./commands/demonstrating";
 import { decideReview, reopenReview, submitSheet } from "./commands/marking";
 import { arrangePacket, editReview, planReviews, saveRubric } from "./commands/planning";
+import { addTopics, dealTopics, editTopic, withdrawTopic, writeTopic } from "./commands/report";
 import { moveSlot, runSlot, saveSlots, setPanel, withdrawSlots } from "./commands/slots";
+import { saveStory, shareStory, withdrawStory } from "./commands/story";
 import { withdrawAction, withdrawReview, withdrawRubric, withdrawSheet } from "./withdrawals";
 
 export const saveRubricAction = action(saveRubric);
@@ -57,3 +59,19 @@ export const answerQuestionAction = action(answerQuestion);
 export const withdrawQuestionAction = action(withdrawQuestion);
 
 export const demonstrateAction = action(demonstrate);
+
+export const saveStoryAction = action(saveStory);
+
+export const shareStoryAction = action(shareStory);
+
+export const withdrawStoryAction = action(withdrawStory);
+
+export const addTopicsAction = action(addTopics);
+
+export const dealTopicsAction = action(dealTopics);
+
+export const editTopicAction = action(editTopic);
+
+export const writeTopicAction = action(writeTopic);
+
+export const withdrawTopicAction = action(withdrawTopic);

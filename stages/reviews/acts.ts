@@ -6,6 +6,7 @@ export const reviewActs = acts("review", {
   mark: { project: staff, guests: ["reviewer"] },
   decide: { project: staff },
   arrange: { project: everyone, student: "own" },
+  tell: { project: everyone, student: "own" },
   answer: { project: everyone, student: "own" },
   demonstrate: { project: staff, guests: ["client", "reviewer"] },
 });

@@ -10,7 +10,9 @@ import * as asking from "./commands/asking";
 import * as demonstrating from "./commands/demonstrating";
 import * as marking from "./commands/marking";
 import * as planning from "./commands/planning";
+import * as report from "./commands/report";
 import * as slots from "./commands/slots";
+import * as story from "./commands/story";
 import { rubricTable } from "./rubric-table";
 import * as withdrawals from "./withdrawals";
 
@@ -133,9 +135,13 @@ async function waiting(projectIds: readonly string[], today: string): Promise<Wa
 export const reviews: Stage = {
   key: "reviews",
   name: "Reviews",
-  pages: [{ label: "Reviews", path: "/reviews" }],
-  shows: ["review", "action", "build", "slot plan", "review question", "finding"],
-  commands: [actions, asking, demonstrating, marking, planning, slots, withdrawals],
+  pages: [
+    { label: "Reviews", path: "/reviews" },
+    { label: "Stories of the teams", path: "/reviews/stories" },
+    { label: "Class report", path: "/reviews/report" },
+  ],
+  shows: ["review", "action", "build", "slot plan", "review question", "finding", "story", "class report"],
+  commands: [actions, asking, demonstrating, marking, planning, report, slots, story, withdrawals],
   stratum,
   home,
   search,

@@ -2,6 +2,7 @@ import { checkRubric, type RubricDefinition } from "@/core/sheet/sheet";
 import { fits, ofParent, ofProject, type Table } from "@/platform/registry/table";
 import { rubric } from "./schema";
 import { slotDefinition } from "./schema-slots";
+import { storyChapters } from "./schema-story";
 
 export const reviewsTables: readonly Table[] = [
   ofProject("rubric"),
@@ -17,6 +18,8 @@ export const reviewsTables: readonly Table[] = [
   }),
   ofProject("review_question"),
   ofParent("demonstration_tick", "review_id", "review"),
+  ofProject("story", { check: { chapters: fits(storyChapters) } }),
+  ofProject("report_topic"),
   ofProject("slot_plan", { check: { definition: fits(slotDefinition) } }),
   ofParent("slot", "plan_id", "slot_plan"),
   ofProject("action_item", { people: ["owner_id"] }),

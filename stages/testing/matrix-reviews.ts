@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Line, Role } from "./role";
-import { rubric, slotsTyped } from "./world";
+import { chapter, rubric, slotsTyped } from "./world";
 
 const staff: Role[] = ["owner", "co"];
 
@@ -50,6 +50,17 @@ export const reviews: Record<string, Line> = {
     may: [...staff, "client", "reviewer"],
     input: (w) => ({ reviewId: w.review, who: "Client", wishes: [{ requirementId: w.flow, outcome: "met" }] }),
   },
+  saveStory: {
+    may: [...staff, "teammate"],
+    input: (w) => ({ projectId: w.projectId, teamId: w.a, version: 1, title: "S", chapters: [chapter] }),
+  },
+  shareStory: { may: [...staff, "teammate"], input: (w) => ({ id: w.story, version: 1, shared: true }) },
+  withdrawStory: { may: [...staff, "teammate"], input: (w) => ({ id: w.story }) },
+  addTopics: { may: staff, input: (w) => ({ projectId: w.projectId, titles: ["Valves"] }) },
+  dealTopics: { may: staff, input: (w) => ({ projectId: w.projectId, seed: "7" }) },
+  editTopic: { may: staff, input: (w) => ({ id: w.topic, version: 2, title: "Levers", teamId: w.a }) },
+  writeTopic: { may: [...staff, "teammate"], input: (w) => ({ id: w.topic, version: 2, body: "A lever." }) },
+  withdrawTopic: { may: staff, input: (w) => ({ id: w.topic }) },
   saveSlots: {
     may: staff,
     input: (w) => ({ projectId: w.projectId, title: "First review", version: 1, ...slotsTyped, teams: [], places: [] }),

@@ -45,9 +45,12 @@ import { saveTask } from "@/stages/plan/commands/tasks";
 import { addAction } from "@/stages/reviews/commands/actions";
 import { askQuestion } from "@/stages/reviews/commands/asking";
 import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
+import { addTopics, editTopic } from "@/stages/reviews/commands/report";
 import { saveSlots } from "@/stages/reviews/commands/slots";
+import { saveStory } from "@/stages/reviews/commands/story";
 import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { slotsOf } from "@/stages/reviews/queries/slots";
+import { topicsOf } from "@/stages/reviews/queries/story";
 import { saveTool } from "@/stages/shop/commands";
 import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
 import { savePart } from "@/stages/teams/commands/parts";
@@ -55,6 +58,9 @@ import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { putAside } from "@/stages/today/commands";
 import { ok } from "./database";
 import { definition } from "./definition";
+
+/** A chapter of the world's story. */
+export const chapter = { key: "own 1", heading: "How it began", text: "With a lever." };
 
 /** How the world's first review is put into slots. */
 export const slotsTyped = {
@@ -217,6 +223,10 @@ export async function makeProject(owner: Actor, title: string) {
     })
   ).id;
   const slot = (await slotsOf(projectId))[0]!.id;
+  const story = (await ok(saveStory, boss, { projectId, teamId: a, title: "Ours", chapters: [chapter] })).id;
+  await ok(addTopics, boss, { projectId, titles: ["Levers"] });
+  const topic = (await topicsOf(projectId))[0]!.id;
+  await ok(editTopic, boss, { id: topic, version: 1, title: "Levers", teamId: a });
   const reviewQuestion = (await ok(askQuestion, boss, { reviewId: review, question: "What leaks?" })).id;
   const action = (await ok(addAction, boss, { reviewId: review, what: "Mend the seal", dueOn: "2027-03-01" })).id;
   const milestone = (await ok(saveMilestone, boss, { projectId, title: "Drawing", dueOn: "2027-02-01", scope: "team" }))
@@ -423,6 +433,8 @@ export async function makeProject(owner: Actor, title: string) {
     slotPlan,
     slot,
     reviewQuestion,
+    story,
+    topic,
     action,
     milestone,
     peerRound,

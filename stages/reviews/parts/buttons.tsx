@@ -5,12 +5,14 @@ import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { SheetForm } from "@/ui/sheet-form";
 import {
   reopenActionAction,
+  shareStoryAction,
   submitSheetAction,
   withdrawActionAction,
   withdrawReviewAction,
   withdrawRubricAction,
   withdrawSheetAction,
   withdrawSlotsAction,
+  withdrawStoryAction,
 } from "../actions";
 import { sheet } from "../schema";
 
@@ -55,6 +57,18 @@ export const WithdrawSheet = ({ id, rater }: { id: string; rater: string }) => (
 export const WithdrawSlots = ({ id }: { id: string }) => (
   <WithdrawButton action={withdrawSlotsAction} id={id} says="The places of all teams go; the reviews stay.">
     Withdraw the slots
+  </WithdrawButton>
+);
+
+export const ShareStory = ({ id, version, shared }: { id: string; version: number; shared: boolean }) => (
+  <ActButton action={shareStoryAction} input={{ id, version, shared: !shared }} look={shared ? "quiet" : "plain"}>
+    {shared ? "Show it to us only" : "Show it to the class"}
+  </ActButton>
+);
+
+export const WithdrawStory = ({ id }: { id: string }) => (
+  <WithdrawButton action={withdrawStoryAction} id={id} says="The story leaves the record; it can be brought back.">
+    Withdraw
   </WithdrawButton>
 );
 

@@ -1,8 +1,10 @@
 /** @jest-environment jsdom */
 // The class grid of sheets by keys: digits go on by themselves, a whole row is handed in, corrections too.
 import "@/ui/testing/browser";
-import { render, screen, waitFor } from "@testing-library/react";
+import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
+import { sheetWaits } from "@/ui/sheet-box";
+import { emptyBoxes } from "@/ui/testing/waiting";
 import { SheetsGrid } from "./sheets-grid";
 
 const mockRouter = { refresh: () => {}, push: () => {} };
@@ -22,7 +24,7 @@ const row = (team: string, more: object = {}) => ({
   ...more,
 });
 const shown = (...rows: ReturnType<typeof row>[]) =>
-  render(<SheetsGrid rows={rows} criteria={criteria} rater="Mara" />);
+  render(<SheetsGrid rows={rows} criteria={criteria} rater="Mara" raterId="m" />);
 const cell = (name: string) => screen.getByLabelText(name) as HTMLInputElement;
 const sent = () =>
   mockSubmit.mock.calls.map(([x]) => [
@@ -31,7 +33,11 @@ const sent = () =>
     x.marks.map((m: { points: string }) => m.points).join(" "),
   ]);
 
-beforeEach(() => mockSubmit.mockReset().mockResolvedValue({ ok: true, value: { id: "1" } }));
+beforeEach(async () => {
+  await emptyBoxes();
+  localStorage.clear();
+  mockSubmit.mockReset().mockResolvedValue({ ok: true, value: { id: "1" } });
+});
 
 test("two teams of two criteria take four digits and no other key", async () => {
   shown(row("Alder"), row("Birch"));
@@ -93,4 +99,35 @@ test("arrows go through the teams", async () => {
   expect(document.activeElement).toBe(cell("Birch, Craft"));
   await user.keyboard("{ArrowUp}");
   expect(document.activeElement).toBe(cell("Alder, Craft"));
+});
+
+test("without a network a whole row waits, and is handed in by itself; after a reload too", async () => {
+  mockSubmit.mockImplementation(() => Promise.reject(new Error("offline")));
+  shown(row("Alder"));
+  const user = userEvent.setup();
+  await user.click(cell("Alder, Idea"));
+  await user.keyboard("32");
+  expect(await screen.findByText(sheetWaits)).toBeTruthy();
+  cleanup();
+  mockSubmit.mockReset().mockResolvedValue({ ok: true, value: { id: "1" } });
+  shown(row("Alder"));
+  await waitFor(() => expect(sent()).toEqual([["Alder", 0, "3 2"]]));
+  expect(await screen.findByText("handed in")).toBeTruthy();
+  await waitFor(() => expect({ ...localStorage }).toEqual({}));
+});
+
+test("what is typed and not whole yet survives a reload, with the version that it was begun on", async () => {
+  const marks = { idea: { points: "3", comment: "" }, craft: { points: "2", comment: "" } };
+  shown(row("Alder", { version: 4, marks }), row("Birch"));
+  const user = userEvent.setup();
+  await user.click(cell("Birch, Idea"));
+  await user.keyboard("1");
+  cleanup();
+  shown(row("Alder", { version: 4, marks }), row("Birch", { version: 1 }));
+  await waitFor(() => expect(cell("Birch, Idea").value).toBe("1"));
+  expect([cell("Alder, Idea").value, cell("Birch, Craft").value]).toEqual(["3", ""]);
+  await user.click(cell("Birch, Craft"));
+  await user.keyboard("2");
+  // Somebody handed in meanwhile: the server is told what it was begun on.
+  await waitFor(() => expect(sent()).toEqual([["Birch", 0, "1 2"]]));
 });

@@ -6,6 +6,7 @@ import { useBoxes } from "@/ui/boxes";
 import { cx } from "@/ui/classes";
 import { useSend } from "@/ui/form/send";
 import { useReady } from "@/ui/ready";
+import { useSheetBox, useSheetDraft } from "@/ui/sheet-box";
 import { tip } from "@/ui/tip";
 import { submitSheetAction } from "../actions";
 import { isLevel, pointsOf, type SheetRow, typedLevel } from "../view/sheets-grid";
@@ -19,6 +20,12 @@ interface Box {
 /** The key of a team's criterion. */
 const cellKey = (team: number, criterion: number) => `${team} ${criterion}`;
 
+/** What a row holds while it is not handed in, with the version that it was begun on. */
+interface Draft {
+  readonly version: number;
+  readonly texts: Readonly<Record<string, string>>;
+}
+
 type Said = "handed in" | "sending…" | "";
 
 /** A team's row: a level in each cell goes on to the next, and the last one hands the sheet in. */
@@ -26,12 +33,14 @@ function Row({
   row,
   criteria,
   rater,
+  raterId,
   at,
   boxes,
 }: {
   row: SheetRow;
   criteria: readonly Criterion[];
   rater: string;
+  raterId: string;
   at: number;
   boxes: ReturnType<typeof useBoxes<Box>>;
 }) {
@@ -42,7 +51,22 @@ function Row({
   const go = (team: number, criterion: number) => boxes.focus(cellKey(team, criterion));
   const version = useRef(row.version);
   const [said, setSaid] = useState<Said>(row.version ? "handed in" : "");
-  const { send, note, setNote } = useSend(submitSheetAction);
+  // A sheet waits in this browser where there is no connection; what is not whole yet is kept as it is typed.
+  const name = `grid.${row.reviewId}.${raterId}`;
+  const box = useSheetBox(name, submitSheetAction, (input) => {
+    version.current = Number(input.version) + 1;
+    setNote("");
+    setSaid("handed in");
+  });
+  const draft = useSheetDraft<Draft>(name, (kept) => {
+    version.current = kept.version;
+    for (const [i, c] of criteria.entries()) {
+      const text = kept.texts[c.key];
+      if (text) boxes.change(keyOf(i), { text });
+    }
+    setSaid("");
+  });
+  const { send, note, setNote } = useSend(box.send);
   const ready = useReady();
   const whole = () => criteria.every((c, i) => isLevel(now(i), c.levels));
   const last = criteria.length - 1;
@@ -70,6 +94,7 @@ function Row({
       { stay: true },
     );
     if (r?.ok) version.current += 1;
+    if (r?.ok || (r && r.kind === "waits")) draft(null);
     const again = (under.current as string) === "again" && r?.ok;
     under.current = "";
     if (again) return handIn();
@@ -82,6 +107,8 @@ function Row({
   };
   const change = (i: number, text: string) => {
     boxes.change(keyOf(i), { text });
+    const texts = Object.fromEntries(criteria.map((c, k) => [c.key, k === i ? text : now(k)]));
+    draft({ version: version.current, texts });
     setNote("");
     setSaid("");
     if (typedLevel(text, criteria[i]!.levels) === "level") next(i);
@@ -142,10 +169,12 @@ export function SheetsGrid({
   rows,
   criteria,
   rater,
+  raterId,
 }: {
   rows: readonly SheetRow[];
   criteria: readonly Criterion[];
   rater: string;
+  raterId: string;
 }) {
   const boxes = useBoxes<Box>({});
   return (
@@ -165,7 +194,7 @@ export function SheetsGrid({
         </thead>
         <tbody>
           {rows.map((r, i) => (
-            <Row key={r.reviewId} row={r} criteria={criteria} rater={rater} at={i} boxes={boxes} />
+            <Row key={r.reviewId} row={r} criteria={criteria} rater={rater} raterId={raterId} at={i} boxes={boxes} />
           ))}
         </tbody>
       </table>

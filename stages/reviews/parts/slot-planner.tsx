@@ -9,6 +9,7 @@ import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { slotDefinition } from "../schema-slots";
 import { type SlotTeam, sentSlots, slotBoard, slotProblem, type TypedSlots } from "../view/slots";
+import { newSlotWorker } from "./new-worker";
 import { ReviewerLoads } from "./reviewer-loads";
 import { SlotTable } from "./slot-table";
 
@@ -54,7 +55,7 @@ export function SlotPlanner({ teams }: { teams: readonly SlotTeam[] }) {
     );
     forWhat.current = typed;
     setProgress({ share: 0, round: 0 });
-    const w = new Worker(new URL("../../../workers/slots.ts", import.meta.url));
+    const w = newSlotWorker();
     worker.current = w;
     w.onmessage = (e: MessageEvent<{ done: boolean; plan?: SlotPlan } & SlotProgress>) => {
       if (!e.data.done) return setProgress(e.data);

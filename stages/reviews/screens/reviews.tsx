@@ -38,6 +38,8 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
             : undefined
         }
       >
+        <LinkButton href={`/p/${slug}/reviews/stories`}>Stories</LinkButton>
+        <LinkButton href={`/p/${slug}/reviews/report`}>Class report</LinkButton>
         {staff && <LinkButton href={`/p/${slug}/reviews/rubric`}>New rubric</LinkButton>}
       </PageHead>
       {reviews.length === 0 && (

@@ -31,7 +31,7 @@ export async function SheetsScreen({ slug, title }: { slug: string; title: strin
           Sheets are closed. A verdict can be taken back on the team's review.
         </Empty>
       ) : (
-        <SheetsGrid rows={rows} criteria={criteria} rater={actor.name} />
+        <SheetsGrid rows={rows} criteria={criteria} rater={actor.name} raterId={actor.id} />
       )}
       {apart.length > 0 && (
         <p className="mt-3 text-soft">
