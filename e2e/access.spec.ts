@@ -35,6 +35,8 @@ test("every route handler against every role", async ({ page, browser }) => {
   const person = (await page.getByRole("rowheader").first().getByRole("link").getAttribute("href"))!.slice(-36);
   const grade = `/api/working?project=${slug}&of=grade&person=${person}`;
   const record = `/p/${slug}/student/${person}`;
+  await page.goto(`${demoUrl}/p/${slug}/reviews/stories`);
+  const story = `${await page.getByRole("link", { name: /^The tube that swings/ }).getAttribute("href")}/html`;
   expect((await page.request.get(`${demoUrl}${photo}`)).headers()["content-security-policy"]).toBe(
     "default-src 'none'; frame-ancestors 'none'",
   );
@@ -73,6 +75,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/gradebook`, ["owner"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/rubric`, ["owner"]],
     ["p/[project]/reviews/slots/calendar", "/p/cold-box/reviews/slots/calendar?title=Concept%20review", ["owner"]],
+    ["p/[project]/reviews/stories/[team]/html", story, inside],
     ["p/[project]/student/[person]", record, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];

@@ -153,3 +153,76 @@ test("a client ticks each wish at a demonstration on a phone, and the register h
   await page.goto(`${demoUrl}/p/cold-box/needs?r=R-03`);
   await expect(page.getByText("the lid is, the corners are not").first()).toBeVisible();
 });
+
+test("a story is made from the record, edited by its team alone, shown to the class, and goes out as a page", async ({
+  page,
+  browser,
+}) => {
+  await enter(page, "Ines Castellane");
+  const stories = `${demoUrl}/p/terrace-pump/reviews/stories`;
+  await page.goto(stories);
+  // Two are shown; the one that is not stays with its team.
+  await expect(page.getByRole("heading", { level: 2 })).toHaveText(["One change at a time", /^The tube that swings/]);
+  expect(await findings(page)).toEqual([]);
+  await page.getByRole("link", { name: "Alder", exact: true }).click();
+  await page.getByRole("link", { name: "Begin the story" }).click();
+  await heading(page, /Alder/);
+  await expect(page.getByLabel("Heading").first()).toHaveValue(/^G1, mock-up/);
+  await expect(page.getByLabel("Title")).toBeEnabled();
+  await page.getByLabel("Title").fill("A lever and what it costs");
+  await page.getByRole("button", { name: "add a chapter of our own" }).click();
+  await page.getByLabel("Heading").last().fill("What we would do next");
+  await page.getByLabel("Text").last().fill("A shorter lever.\n\nAnd a brace.");
+  await page
+    .getByRole("button", { name: /^Chapter \d+: what can be done/ })
+    .last()
+    .click();
+  await page.getByRole("menuitem", { name: "Move up" }).click();
+  expect(await findings(page)).toEqual([]);
+  await page.getByRole("button", { name: "Save the story" }).click();
+  await heading(page, "A lever and what it costs");
+  const own = page.url();
+  const greta = await stranger(browser);
+  await enter(greta, "Greta Malik");
+  expect((await greta.request.get(own)).status()).toBe(404);
+  expect((await greta.request.get(`${own}/html`)).status()).toBe(404);
+  await page.getByRole("button", { name: "Show it to the class" }).click();
+  await expect(page.getByText("Alder · the class reads it")).toBeVisible();
+  await greta.goto(own);
+  await heading(greta, "A lever and what it costs");
+  await expect(greta.getByRole("link", { name: "Edit" })).toHaveCount(0);
+  expect((await greta.request.get(`${own}/edit`)).status()).toBe(404);
+  const download = greta.waitForEvent("download");
+  await greta.getByRole("link", { name: "HTML" }).click();
+  const file = readFileSync(await (await download).path(), "utf8");
+  expect(file).toContain("<p>A shorter lever.</p><p>And a brace.</p>");
+  expect(file).toContain("<svg ");
+  await page.emulateMedia({ media: "print" });
+  expect((await page.pdf()).length).toBeGreaterThan(10_000);
+});
+
+test("topics of the class report are dealt out, and each team writes its own", async ({ page, browser }) => {
+  await enter(page, "Mara");
+  await page.goto(`${demoUrl}/p/terrace-pump/reviews/report`);
+  await page.getByLabel("Topics, one a line").fill("Handles\nBuckets");
+  await page.getByRole("button", { name: "Add topics" }).click();
+  await expect(page.getByText("1 of 6 topics are written")).toBeVisible();
+  await page.getByRole("button", { name: "Deal the topics to teams" }).click();
+  await expect(page.getByText("Dealt.", { exact: true })).toBeVisible();
+  const handles = page.locator("section", { has: page.getByRole("heading", { name: /^Handles/ }) });
+  await expect(handles.getByText("nobody's yet")).toHaveCount(0);
+  await handles.getByRole("button", { name: "correct" }).click();
+  await choose(handles.getByRole("combobox", { name: "Written by" }), { label: "Alder" });
+  await handles.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByRole("heading", { name: "Handles Alder" })).toBeVisible();
+  expect(await findings(page)).toEqual([]);
+  const ines = await stranger(browser);
+  await enter(ines, "Ines Castellane");
+  await ines.goto(page.url());
+  const own = ines.locator("section", { has: ines.getByRole("heading", { name: "Handles Alder" }) });
+  await own.getByRole("button", { name: "write it" }).click();
+  await own.getByLabel("Text").fill("Round ones **slip** less.");
+  await own.getByRole("button", { name: "Save" }).click();
+  await expect(own.getByText("Round ones slip less.")).toBeVisible();
+  expect(await findings(ines)).toEqual([]);
+});
