@@ -21,6 +21,7 @@ export default {
     "core/grades/*.ts",
     "core/gates/*.ts",
     "core/sessions/*.ts",
+    "core/slots/*.ts",
     "core/run/assess.ts",
     "!core/**/*.test.ts",
   ],

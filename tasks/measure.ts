@@ -1,14 +1,16 @@
 // Prints what the heavier computations reach: duplicates on the labelled pairs, the team solver on a large class,
-// fragility on a large matrix.
+// slots for many teams, fragility on a large matrix.
 import { firstPlaces } from "@/core/concepts/fragility";
 import { seededRandom } from "@/core/draw/draw";
 import { measureDuplicates } from "@/core/needs/duplicates-report";
 import { groupAlike, likelyPairs } from "@/core/needs/similarity";
+import { planAtOnce } from "@/core/slots/solver";
 import { costOf } from "@/core/teams/cost";
 import { findArrangement } from "@/core/teams/feasible";
 import { compileTeams } from "@/core/teams/problem";
 import { solveAtOnce } from "@/core/teams/solver";
 import { labelledPairs } from "@/core/testing/labelled-pairs";
+import { slotProblem } from "@/core/testing/slot-problems";
 import { teamProblem } from "@/core/testing/team-problems";
 
 const timed = <T>(work: () => T): [T, number] => {
@@ -46,6 +48,26 @@ console.log(
     `${last.ok ? last.cost.all.toFixed(0) : "none"}, ${(last.ok ? last.cost.all / before : 1).toFixed(2)}` +
     " of an arrangement that only keeps the limits",
 );
+
+for (const [days, perDay, rooms] of [
+  [5, 12, 1],
+  [3, 20, 1],
+  [5, 6, 2],
+  [1, 60, 1],
+] as const) {
+  const runs = Array.from({ length: 20 }, (_, i) => {
+    const size = { teams: 40, reviewers: 12, days, perDay, rooms, least: rooms === 1 ? 7 : 3 };
+    const problem = slotProblem({ seed: `measure ${i}`, ...size, away: 0.05, busy: 1, tight: true });
+    return timed(() => planAtOnce(problem));
+  });
+  const [found, slowest] = [runs.filter(([plan]) => plan.ok), Math.max(...runs.map(([, ms]) => ms))];
+  const gaps = found.map(([plan]) => (plan.ok ? plan.gaps : 0));
+  console.log(
+    `slots: 40 teams, 12 reviewers, ${days * perDay * rooms} slots in ${days} days and ${rooms} ` +
+      `${rooms === 1 ? "room" : "rooms"}: ${found.length} of ${runs.length} have a plan, with ${Math.min(...gaps)} to ` +
+      `${Math.max(...gaps)} gaps, the others their reason; slowest ${slowest.toFixed(0)} ms`,
+  );
+}
 
 const random = seededRandom("matrix");
 const list = (n: number) => Array.from({ length: n }, (_, i) => ({ key: `${i}`, name: `${i}`, weight: 1 + random() }));

@@ -48,6 +48,7 @@ export const fewerGaps = (
  * // => [[0, 0], [1, 0]]
  * @param counted For each counter and time of the block whether it counts a review there.
  * @param limits What each counter need not count beyond.
+ * @param most Plans with more gaps than this are left out.
  */
 export function blockPlans(
   stays: readonly Stay[],
@@ -57,6 +58,7 @@ export function blockPlans(
   panel: { readonly least: number; readonly most: number },
   counted: readonly ((time: number) => boolean)[],
   limits: readonly number[],
+  most = Number.POSITIVE_INFINITY,
 ): Map<number, BlockPlan> {
   // A state: which stays go on, which have not begun, and the counters.
   let states = new Map<string, { on: number[]; fresh: number[]; counters: number[]; node: Node | null }>([
@@ -86,7 +88,8 @@ export function blockPlans(
             reviews,
             working,
           };
-          const key = `${stillOn.join()};${stillFresh.join()};${after.join()}`;
+          if (found.gaps > most) break;
+          const key = stateKey(stays, t, stillOn, stillFresh, after);
           if (fewerGaps(found, next.get(key)?.node ?? undefined))
             next.set(key, { on: stillOn, fresh: stillFresh, counters: after, node: found });
         }
@@ -103,6 +106,22 @@ export function blockPlans(
     plans.set(key, { gaps: node.gaps, lateness: node.lateness, steps });
   }
   return plans;
+}
+
+/**
+ * A state by what can still be done in it: of stays that go on, or could begin, only their ends matter, so that
+ * reviewers with the same hours are not told apart.
+ */
+function stateKey(
+  stays: readonly Stay[],
+  time: number,
+  on: readonly number[],
+  fresh: readonly number[],
+  counters: readonly number[],
+): string {
+  const ends = on.map((i) => stays[i]!.to).sort((a, b) => a - b);
+  const ready = fresh.flatMap((i) => (stays[i]!.from <= time + 1 ? [stays[i]!.to] : [])).sort((a, b) => a - b);
+  return `${ends.join()};${ready.join()};${counters.join()}`;
 }
 
 /**

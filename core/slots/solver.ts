@@ -58,7 +58,14 @@ function staysOf({ times, there }: SlotGround): Stay[][] {
 const blocksOf = (times: readonly SlotTime[]) => [...new Set(times.map((t) => t.block))];
 
 /** The plan of every time with the fewest gaps that has n reviews and keeps to the cuts. */
-function* plan(ground: SlotGround, panel: SlotProblem["panel"], n: number, cuts: readonly Cut[], round: number) {
+function* plan(
+  ground: SlotGround,
+  panel: SlotProblem["panel"],
+  n: number,
+  cuts: readonly Cut[],
+  most: number,
+  round: number,
+) {
   const { times, capacity } = ground;
   const stays = staysOf(ground);
   const counted = [() => true, ...cuts.map((c) => (t: number) => c.times.has(t))];
@@ -68,13 +75,13 @@ function* plan(ground: SlotGround, panel: SlotProblem["panel"], n: number, cuts:
   for (const [i, block] of blocks.entries()) {
     const first = times.findIndex((t) => t.block === block);
     const last = times.findLastIndex((t) => t.block === block);
-    const ways = blockPlans(stays[block] ?? [], first, last, capacity, panel, counted, limits);
+    const ways = blockPlans(stays[block] ?? [], first, last, capacity, panel, counted, limits, most);
     const next = new Map<number, Sum | null>();
     for (const [key, sum] of sums) {
       const before = countersOf(key, limits);
       for (const [more, way] of ways) {
         const counters = countersOf(more, limits).map((c, k) => Math.min(limits[k]!, c + before[k]!));
-        if (counters[0]! > n) continue;
+        if (counters[0]! > n || (sum?.gaps ?? 0) + way.gaps > most) continue;
         const found: Sum = {
           gaps: (sum?.gaps ?? 0) + way.gaps,
           lateness: (sum?.lateness ?? 0) + way.lateness,
@@ -145,10 +152,16 @@ export function* planSlots(problem: SlotProblem): Generator<SlotProgress, SlotPl
   const alike = new Map<string, number[]>();
   for (const [team, at] of open.entries()) alike.set(at.join(), [...(alike.get(at.join()) ?? []), team]);
   if (alike.size <= 3) for (const teams of alike.values()) if (open[teams[0]!]!.length < times.length) need(teams);
+  // Few gaps leave few ways: it is looked among those first. The clash was looked for before, so that with any number
+  // of gaps there is a plan.
+  const caps = [0, 2, 6, Number.POSITIVE_INFINITY];
   for (let round = 0; ; round++) {
-    const found = yield* plan(ground, problem.panel, problem.teams.length, cuts, round);
-    // The clash was looked for before: with gaps allowed there is always a plan.
-    if (!found) throw new Error("A plan that exists was not found");
+    const found = yield* plan(ground, problem.panel, problem.teams.length, cuts, caps[0]!, round);
+    if (!found) {
+      if (caps.length === 1) throw new Error("A plan that exists was not found");
+      caps.shift();
+      continue;
+    }
     const seated = matchTeams(open, found.reviews);
     if (!seated.ok) {
       need(seated.stuck);

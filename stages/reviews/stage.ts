@@ -1,5 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { clockOf } from "@/core/contest/programme";
 import { db } from "@/platform/db/db";
 import { shortDate } from "@/platform/pages/dates";
 import type { Hit, HomePart, Search, Stage, Stratum, Waiting } from "@/platform/registry/stage";
@@ -37,7 +38,7 @@ const stratum: Stratum = {
 
 interface Home {
   actions: { what: string; dueOn: string; reviewId: string }[];
-  review: { title: string; heldOn: string; id: string } | null;
+  review: { title: string; heldOn: string; id: string; starts: number | null } | null;
 }
 
 const home: HomePart = {
@@ -50,7 +51,10 @@ const home: HomePart = {
       WHERE team_id = t.id AND closed_at IS NULL
     ) AS actions,
     (
-      SELECT json_build_object('title', title, 'heldOn', held_on, 'id', id)
+      SELECT
+        json_build_object(
+          'title', title, 'heldOn', held_on, 'id', id, 'starts', (SELECT starts FROM slot WHERE review_id = review.id)
+        )
       FROM review
       WHERE team_id = t.id AND held_on >= ${me.today}
       ORDER BY held_on
@@ -77,7 +81,7 @@ const home: HomePart = {
         ? [
             {
               what: review.title,
-              note: `review on ${shortDate(review.heldOn)}`,
+              note: `review on ${shortDate(review.heldOn)}${review.starts === null ? "" : `, ${clockOf(review.starts)}`}`,
               path: `/reviews/${review.id}`,
               rank: 3,
             },

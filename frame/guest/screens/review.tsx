@@ -1,10 +1,12 @@
 import { can } from "@/core/access/can";
 import { individualPart } from "@/core/sheet/sheet";
-import { fullDate } from "@/platform/pages/dates";
+import { fullDate, shortDate } from "@/platform/pages/dates";
 import { reviewActs } from "@/stages/reviews/acts";
 import { Questions } from "@/stages/reviews/parts/questions";
 import { wishLines } from "@/stages/reviews/queries/demonstration";
 import { questionsOf, reviewsOf } from "@/stages/reviews/queries/reviews";
+import { slotPlansOf, slotsOf } from "@/stages/reviews/queries/slots";
+import { slotTimes } from "@/stages/reviews/view/slots-page";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import Link from "@/ui/link";
 import { Empty } from "@/ui/page";
@@ -80,7 +82,12 @@ export async function ReviewSurface({ guest, frame, currency, units, review }: G
       </Surface>
     );
   }
-  const panel = await choicesFor(guest);
+  const [panel, slots, plans] = await Promise.all([
+    choicesFor(guest),
+    slotsOf(guest.project),
+    slotPlansOf(guest.project),
+  ]);
+  const times = slotTimes(slots, plans, shortDate);
   return (
     <Surface {...frame}>
       <Choices
@@ -105,6 +112,7 @@ export async function ReviewSurface({ guest, frame, currency, units, review }: G
               >
                 <span>
                   <strong className="font-[650]">{r.team}</strong> {r.title}, {fullDate(r.heldOn)}
+                  {times.has(r.id) && `, ${times.get(r.id)!.show}`}
                 </span>
                 <span className="text-soft">
                   {r.verdict ? "closed" : mine ? "handed in, can be corrected" : "to fill in"}
