@@ -11,15 +11,15 @@ const told: Readonly<Record<string, { title: string; first: string; shared: bool
   Cistern: {
     title: "One change at a time",
     first:
-      "We had three ideas and one bench. So we agreed that each new build changes one thing, and that the record says " +
-      "what we expected before we carried it to the water.",
+      "We had three ideas and one bench. So we agreed that each new build changes one thing, and that the record " +
+      "says what we expected before we carried it to the water.",
     shared: true,
   },
   Freshet: {
     title: "The tube that swings, and what it taught us",
     first:
-      "Nobody in the class believed in a pump without a valve. We did not either, to be honest; we wanted to know why " +
-      "it should not work.",
+      "Nobody in the class believed in a pump without a valve. We did not either, to be honest; we wanted to know " +
+      "why it should not work.",
     shared: true,
   },
   Downpour: { title: "Corks", first: "", shared: false },

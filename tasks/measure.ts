@@ -62,10 +62,11 @@ for (const [days, perDay, rooms] of [
   });
   const [found, slowest] = [runs.filter(([plan]) => plan.ok), Math.max(...runs.map(([, ms]) => ms))];
   const gaps = found.map(([plan]) => (plan.ok ? plan.gaps : 0));
+  const most = Math.max(...gaps);
   console.log(
     `slots: 40 teams, 12 reviewers, ${days * perDay * rooms} slots in ${days} days and ${rooms} ` +
-      `${rooms === 1 ? "room" : "rooms"}: ${found.length} of ${runs.length} have a plan, with ${Math.min(...gaps)} to ` +
-      `${Math.max(...gaps)} gaps, the others their reason; slowest ${slowest.toFixed(0)} ms`,
+      `${rooms === 1 ? "room" : "rooms"}: ${found.length} of ${runs.length} have a plan, with ${Math.min(...gaps)} ` +
+      `to ${most} gaps, the others their reason; slowest ${slowest.toFixed(0)} ms`,
   );
 }
 

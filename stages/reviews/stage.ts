@@ -81,7 +81,8 @@ const home: HomePart = {
         ? [
             {
               what: review.title,
-              note: `review on ${shortDate(review.heldOn)}${review.starts === null ? "" : `, ${clockOf(review.starts)}`}`,
+              note:
+                `review on ${shortDate(review.heldOn)}` + (review.starts === null ? "" : `, ${clockOf(review.starts)}`),
               path: `/reviews/${review.id}`,
               rank: 3,
             },

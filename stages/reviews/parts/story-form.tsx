@@ -2,7 +2,6 @@
 
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { ActionForm } from "@/ui/form/action-form";
-import { ChoiceField } from "@/ui/form/choice-field";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
 import { Menu } from "@/ui/menu";
@@ -68,7 +67,7 @@ function Chapters({
             </div>
             <chapter.TextArea name="text" label="Text" rows={8} hint="An empty line begins a new paragraph." />
             {pictures.length > 0 && (
-              <ChoiceField name="pictures" label="Pictures" options={pictures.map((p) => ({ ...p }))} />
+              <chapter.ChoiceField name="pictures" label="Pictures" options={pictures.map((p) => ({ ...p }))} />
             )}
             <chapter.CheckField name="figure" label="with the figure of all generations" />
           </fieldset>

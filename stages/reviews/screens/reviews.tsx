@@ -47,7 +47,7 @@ export async function ReviewsScreen({ slug }: { slug: string }) {
           <Empty title="No review yet">
             {staff
               ? "A review shows a team's build to the client or to reviewers. Each fills in the same rubric; the " +
-                "verdict and its actions stay on record. Each kind brings its rubric from the shelf; yours can take its place."
+                "verdict and its actions stay on record. Each kind brings its rubric; yours can take its place."
               : "Your instructor plans them."}
           </Empty>
         </div>

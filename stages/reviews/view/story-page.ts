@@ -11,9 +11,10 @@ export function storyFigure({ title, unit, points }: StoryPoints): string {
   const best = Math.max(...points.map((p) => p.value));
   const bars = points.map((p, i) => {
     const [y, w] = [30 + i * line, Math.max(1, (Math.max(0, p.value) / most) * 360)];
+    const colour = p.value === best ? "#9a3b22" : "#b9a282";
     return (
       `<text x="${left - 10}" y="${y + 16}" text-anchor="end">${safe(p.name)}</text>` +
-      `<rect x="${left}" y="${y}" width="${w.toFixed(1)}" height="22" fill="${p.value === best ? "#9a3b22" : "#b9a282"}"/>` +
+      `<rect x="${left}" y="${y}" width="${w.toFixed(1)}" height="22" fill="${colour}"/>` +
       `<text x="${left + w + 8}" y="${y + 16}">${safe(`${p.shown} ${unit}`.trim())}</text>`
     );
   });
