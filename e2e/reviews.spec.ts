@@ -29,7 +29,13 @@ test("a packet is made from the record; the team picks and orders it, reviewers 
   expect(await findings(page)).toEqual([]);
   await page.getByRole("button", { name: "What is at risk: up" }).click();
   await page.getByRole("checkbox", { name: "The best evidence" }).click();
+  const wishes = page
+    .getByRole("listitem")
+    .filter({ has: page.getByRole("button", { name: /^pick of the client's/ }) });
+  await wishes.getByRole("button", { name: /^pick of the client's/ }).click();
+  await wishes.getByRole("checkbox").last().click();
   await page.getByRole("button", { name: "Save the order" }).click();
+  await expect(page.getByText("1 more on record, left out by the team.")).toBeVisible();
   await expect(part(/^The best evidence/)).toHaveCount(0);
   const order = await page.locator("h2[id^=packet-]").allInnerTexts();
   expect(order.findIndex((x) => x.startsWith("What is at risk"))).toBeLessThan(

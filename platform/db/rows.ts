@@ -883,6 +883,7 @@ export interface Review {
   kind: In<"reviewKind">;
   takesPart: string;
   rests: unknown | null;
+  packetLeft: string[];
 }
 
 export interface ReviewQuestion {

@@ -137,4 +137,7 @@ export const arrangePacket = yup.object({
     .min(1, "Show at least one part.")
     .max(packetPart.values.length)
     .required(),
+  wasLeft: yup.array(yup.string().required()).max(400).default([]),
+  /** What is left out of the parts, each as the part and what it is of. */
+  left: yup.array(yup.string().max(200).required()).max(400).default([]),
 });

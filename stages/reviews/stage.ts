@@ -81,8 +81,7 @@ const home: HomePart = {
         ? [
             {
               what: review.title,
-              note:
-                `review on ${shortDate(review.heldOn)}` + (review.starts === null ? "" : `, ${clockOf(review.starts)}`),
+              note: `review on ${[shortDate(review.heldOn), ...(review.starts === null ? [] : [clockOf(review.starts)])].join(", ")}`,
               path: `/reviews/${review.id}`,
               rank: 3,
             },

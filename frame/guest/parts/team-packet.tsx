@@ -1,8 +1,8 @@
 import type { ProjectUnits } from "@/core/quantity/systems";
 import { packetPart } from "@/core/vocabulary/reviews";
-import { PacketSection } from "@/stages/reviews/parts/packet-parts";
+import { LeftOut, PacketSection } from "@/stages/reviews/parts/packet-parts";
 import { packetOf } from "@/stages/reviews/queries/packet-facts";
-import { shownParts } from "@/stages/reviews/view/packet";
+import { pickedPacket, shownParts } from "@/stages/reviews/view/packet";
 import { Fold } from "@/ui/fold";
 
 /** What the team brings to the review, for a reviewer with a link: part by part, in the team's order. */
@@ -19,7 +19,8 @@ export async function TeamPacket({
 }) {
   const found = await packetOf({ id: project, currency }, units, reviewId);
   if (!found?.packet) return null;
-  const { packet, review } = found;
+  const { review } = found;
+  const { picked, left } = pickedPacket(found.packet, review.packetLeft);
   return (
     <section className="mt-6" aria-label="What the team brings">
       <h2 className="mb-1.5">What the team brings</h2>
@@ -32,7 +33,8 @@ export async function TeamPacket({
           labelClass="font-[650]"
         >
           <div className="overflow-x-auto py-1.5" tabIndex={0} role="region" aria-label={packetPart.labels[part]}>
-            <PacketSection part={part} packet={packet} units={{ mass: units.mass, cost: currency }} />
+            <PacketSection part={part} packet={picked} units={{ mass: units.mass, cost: currency }} />
+            <LeftOut n={left[part]} />
           </div>
         </Fold>
       ))}

@@ -13,7 +13,7 @@ import { addAction, addActionPhoto, closeAction, reopenAction } from "./actions"
 import { answerQuestion, askQuestion } from "./asking";
 import { demonstrate } from "./demonstrating";
 import { submitSheet } from "./marking";
-import { planReviews, saveRubric } from "./planning";
+import { arrangePacket, planReviews, saveRubric } from "./planning";
 
 const here = worldEach("Pump");
 let boss: Actor;
@@ -52,6 +52,19 @@ test("a kind brings its rubric from the shelf once, its packet and who takes par
   });
   const again = (await reviewsOf(w.projectId)).find((r) => r.title === "Again")!;
   expect(again.rubricVersionId).toBe(first.rubricVersionId);
+});
+
+test("a team picks inside the parts of its packet; who arranged it meanwhile is not overwritten", async () => {
+  const arrange = { id: w.review, was: [], parts: ["failures"], wasLeft: [], left: ["failures f1", "failures f1"] };
+  await ok(arrangePacket, mate, arrange);
+  expect((await reviewsOf(w.projectId, w.review))[0]).toMatchObject({
+    packet: ["failures"],
+    packetLeft: ["failures f1"],
+  });
+  expect(await refused(arrangePacket, boss, { ...arrange, was: ["failures"] })).toMatchObject({ kind: "conflict" });
+  const back = { ...arrange, was: ["failures"], wasLeft: ["failures f1"], left: [] };
+  await ok(arrangePacket, boss, back);
+  expect((await reviewsOf(w.projectId, w.review))[0]!.packetLeft).toEqual([]);
 });
 
 describe("criteria by which each is marked alone", () => {

@@ -164,15 +164,26 @@ export const arrangePacket = command({
   schema: s.arrangePacket,
   subject: (sql, i) => ofReview(sql, i.id),
   async run({ sql, audit }, input) {
-    const [r] = await sql<Pick<row.Review, "title" | "packet">[]>`
-      SELECT title, packet FROM review WHERE id = ${input.id} FOR UPDATE
+    const [r] = await sql<Pick<row.Review, "title" | "packet" | "packetLeft">[]>`
+      SELECT title, packet, packet_left FROM review WHERE id = ${input.id} FOR UPDATE
     `;
-    const told = (parts: readonly string[]) => ({ parts: parts.join(", ") });
+    const told = (parts: readonly string[], left: readonly string[]) => ({
+      parts: parts.join(", ") + (left.length ? `, without ${left.length}` : ""),
+    });
     // The review itself stays as it is: its own version is for its verdict and its day.
-    const same = told(found(r, "This review").packet).parts === told(input.was).parts;
-    checkVersion({ version: same ? 1 : 2 }, 1, { parts: "What is shown" }, told(input.parts), told(r!.packet));
+    const now = found(r, "This review");
+    const same = now.packet.join() === input.was.join() && now.packetLeft.join() === input.wasLeft.join();
+    const labels = { parts: "What is shown" };
+    checkVersion({ version: same ? 1 : 2 }, 1, labels, told(input.parts, input.left), told(now.packet, now.packetLeft));
     const parts = [...new Set(input.parts)];
-    await sql`UPDATE review SET packet = ${parts} WHERE id = ${input.id}`;
-    audit({ type: "review", id: input.id, label: r!.title, before: { packet: r!.packet }, after: { packet: parts } });
+    const left = [...new Set(input.left)];
+    await sql`UPDATE review SET packet = ${parts}, packet_left = ${left} WHERE id = ${input.id}`;
+    audit({
+      type: "review",
+      id: input.id,
+      label: now.title,
+      before: { packet: now.packet, left: now.packetLeft },
+      after: { packet: parts, left },
+    });
   },
 });

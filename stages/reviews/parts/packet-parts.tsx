@@ -242,6 +242,10 @@ const Actions = ({ packet }: { packet: Packet }) =>
     <None>Nothing was agreed yet.</None>
   );
 
+/** How many things of a part the team left out, so that nobody takes the rest for all. */
+export const LeftOut = ({ n }: { n: number }) =>
+  n > 0 ? <p className="mt-1 text-sm text-soft">{n} more on record, left out by the team.</p> : null;
+
 /** One part of a packet. */
 export function PacketSection({
   part,

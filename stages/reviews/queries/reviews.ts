@@ -95,6 +95,8 @@ export interface Review {
   rests: Rests | null;
   /** What the team shows in its packet, in its order; empty: everything. */
   packet: row.Review["packet"];
+  /** What it leaves out of the parts. */
+  packetLeft: row.Review["packetLeft"];
   version: row.Review["version"];
   sheets: Sheet[];
   actions: ActionItem[];
@@ -106,6 +108,7 @@ export const reviewsOf = (projectId: string, id?: string) => db()<Review[]>`
     r.id, r.title, r.kind, r.takes_part, r.rests, r.held_on, r.team_id, t.name AS team, b.id AS build_id,
     r.build_chosen, b.number AS build,
     u.name AS rubric, v.definition, v.id AS rubric_version_id, r.verdict, r.verdict_note, r.decided_by, r.packet,
+    r.packet_left,
     r.version,
     (
       SELECT coalesce(

@@ -7,9 +7,9 @@ import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { PrintButton } from "@/ui/print-button";
 import { reviewActs } from "../acts";
 import { PacketOrder } from "../parts/packet-order";
-import { PacketSection } from "../parts/packet-parts";
+import { LeftOut, PacketSection } from "../parts/packet-parts";
 import { packetOf } from "../queries/packet-facts";
-import { shownParts } from "../view/packet";
+import { packetItems, pickedPacket, shownParts } from "../view/packet";
 
 /** What a team brings to a review, made from its record: on screen, and printed. */
 export async function PacketScreen({ slug, id }: { slug: string; id: string }) {
@@ -43,6 +43,7 @@ export async function PacketScreen({ slug, id }: { slug: string; id: string }) {
         </Empty>
       </>
     );
+  const { picked, left } = pickedPacket(packet, review.packetLeft);
   return (
     <>
       {head}
@@ -61,14 +62,22 @@ export async function PacketScreen({ slug, id }: { slug: string; id: string }) {
                 )}
               </h2>
               <div className="overflow-x-auto print:overflow-visible">
-                <PacketSection part={part} packet={packet} units={{ mass: frame.units.mass, cost: p.currency }} />
+                <PacketSection part={part} packet={picked} units={{ mass: frame.units.mass, cost: p.currency }} />
               </div>
+              <LeftOut n={left[part]} />
             </section>
           ))}
         </div>
         <Sheet title="What is shown" className="no-print">
           <p className="mb-2 text-soft">Made from the record; nothing is typed anew. The team picks the order.</p>
-          <PacketOrder key={review.packet.join()} id={review.id} was={review.packet} shown={parts} />
+          <PacketOrder
+            key={[...review.packet, ...review.packetLeft].join()}
+            id={review.id}
+            was={review.packet}
+            shown={parts}
+            wasLeft={review.packetLeft}
+            items={packetItems(packet)}
+          />
         </Sheet>
       </div>
     </>

@@ -2,7 +2,7 @@
 import { unitsOf } from "@/core/quantity/systems";
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aProtocol, aRequirement, aReview, aState, aTeam } from "@/stages/testing/rows";
-import { type PacketFacts, packetView, shownParts } from "./packet";
+import { type PacketFacts, packetItems, packetView, pickedPacket, shownParts } from "./packet";
 
 const builds = [
   aBuild("Alder", 1, { mass: "5.4", builtOn: "2027-02-01" }),
@@ -127,4 +127,16 @@ test("failures of the team up to this build; what is open of musts and failures 
 test("a team's order is kept; what it never had is passed over; without a choice all is shown", () => {
   expect(shownParts(["actions", "nonsense", "asked"])).toEqual(["actions", "asked"]);
   expect(shownParts([])).toHaveLength(9);
+});
+
+test("a team leaves out of a part what it wants, and how much that is stays told; musts and risks stay whole", () => {
+  const items = packetItems(packet);
+  expect(Object.keys(items)).toEqual(["changed", "evidence", "wishes", "failures"]);
+  const first = items.failures![0]!;
+  const { picked, left } = pickedPacket(packet, [first.key, "failures of another", "asked R-01", "evidence R-02"]);
+  expect(picked.failures.map((f) => `failures ${f.id}`)).toEqual(items.failures!.slice(1).map((x) => x.key));
+  expect(picked.evidence).toEqual(packet.evidence.filter((e) => e.code !== "R-02"));
+  expect([picked.asked, picked.risks]).toEqual([packet.asked, packet.risks]);
+  expect([left.failures, left.evidence, left.asked]).toEqual([1, 1, 0]);
+  expect(pickedPacket(packet, []).picked).toEqual(packet);
 });

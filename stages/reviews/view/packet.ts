@@ -183,3 +183,32 @@ export function packetView(review: Review, build: Build, facts: PacketFacts) {
   };
 }
 export type Packet = ReturnType<typeof packetView>;
+
+/** What a team can leave out of a part: musts, risks and what was agreed are shown whole, as long as they are shown. */
+export function packetItems(packet: Packet): Partial<Record<PacketPart, { key: string; label: string }[]>> {
+  return {
+    changed: packet.changed.map((c) => ({ key: `changed ${c.id}`, label: `${c.name}: ${c.what}` })),
+    evidence: packet.evidence.map((e) => ({ key: `evidence ${e.code}`, label: `${e.code} ${e.statement}` })),
+    wishes: packet.wishes.map((w) => ({ key: `wishes ${w.requirementId}`, label: w.statement })),
+    failures: packet.failures.map((f) => ({ key: `failures ${f.id}`, label: `${f.build}: ${f.what}` })),
+  };
+}
+
+/** A packet without what its team left out, and how many things of each part that is. */
+export function pickedPacket(packet: Packet, left: readonly string[]) {
+  const out = new Set(left);
+  const kept = <T>(items: readonly T[], keyOf: (item: T) => string) => items.filter((x) => !out.has(keyOf(x)));
+  const picked: Packet = {
+    ...packet,
+    changed: kept(packet.changed, (c) => `changed ${c.id}`),
+    evidence: kept(packet.evidence, (e) => `evidence ${e.code}`),
+    wishes: kept(packet.wishes, (w) => `wishes ${w.requirementId}`),
+    failures: kept(packet.failures, (f) => `failures ${f.id}`),
+  };
+  const items = packetItems(packet);
+  const count = (part: PacketPart) => (items[part] ?? []).filter((x) => out.has(x.key)).length;
+  return {
+    picked,
+    left: Object.fromEntries(packetPart.values.map((p) => [p, count(p)])) as Record<PacketPart, number>,
+  };
+}
