@@ -17,15 +17,15 @@ export async function ClockScreen({ slug, title, day: asked }: { slug: string; t
   if (!plan) notFound();
   const leads = may(reviewActs.plan);
   const view = clockDay(plan, slots, frame.today, asked);
+  // On another day nothing is late: the clock stands before its first review.
+  const ticks = view.day === frame.today;
   const of = `title=${encodeURIComponent(title)}`;
   return (
     <>
       <PageHead
         title={title}
         note={
-          view.day &&
-          longDate(view.day) +
-            (leads && view.day !== frame.today ? " · reviews are begun and ended here on that day" : "")
+          view.day && longDate(view.day) + (leads && !ticks ? " · reviews are begun and ended here on that day" : "")
         }
       >
         {leads && <LinkButton href={`/p/${slug}/reviews/slots?${of}`}>The slots</LinkButton>}
@@ -47,13 +47,7 @@ export async function ClockScreen({ slug, title, day: asked }: { slug: string; t
       ) : (
         <div className="grid items-start gap-6 lg:auto-cols-fr lg:grid-flow-col">
           {view.rooms.map((room) => (
-            <SlotClock
-              key={room.name}
-              room={room}
-              change={view.change}
-              now={now}
-              leads={leads && view.day === frame.today}
-            />
+            <SlotClock key={room.name} room={room} change={view.change} now={ticks ? now : 0} leads={leads && ticks} />
           ))}
         </div>
       )}
