@@ -63,12 +63,15 @@ test("a run goes to the build that it was of, with its evidence, as the next att
   await ok(correctRun, boss, { id: w.run, version: 2, readings: { m: "8.2" }, conditions: { h: "1.6" }, reason: "y" });
 });
 
-test("a review is of the newest build until a sheet is in, or until one is chosen", async () => {
+test("a review is of the newest build until a sheet or an action is in, or until one is chosen", async () => {
   const next = await newBuild(w.a);
+  // What was agreed was agreed on the build before.
+  expect((await review()).buildId).toBe(w.build);
+  await ok(editReview, boss, { id: w.review, version: 1, title: "R1", heldOn: "2027-02-26" });
   expect((await review()).buildId).toBe(next);
-  await ok(editReview, boss, { id: w.review, version: 1, title: "R1", heldOn: "2027-02-26", buildId: w.build });
+  await ok(editReview, boss, { id: w.review, version: 2, title: "R1", heldOn: "2027-02-26", buildId: w.build });
   expect(await review()).toMatchObject({ title: "R1", heldOn: "2027-02-26", buildId: w.build, buildChosen: true });
-  await ok(editReview, boss, { id: w.review, version: 2, title: "R1", heldOn: "2027-02-26" });
+  await ok(editReview, boss, { id: w.review, version: 3, title: "R1", heldOn: "2027-02-26" });
   await ok(submitSheet, boss, { reviewId: w.review, raterName: "Mara", marks: [{ criterion: "fit", points: "4" }] });
   const later = await newBuild(w.a);
   expect([(await review()).buildId, later === next]).toEqual([next, false]);
@@ -78,7 +81,9 @@ test("a verdict is taken back, the sheet corrected, and the review decided anew"
   const sheet = { reviewId: w.review, raterName: "Mara", marks: [{ criterion: "fit", points: "0" }] };
   await ok(submitSheet, boss, sheet);
   await ok(decideReview, boss, { id: w.review, version: 1, verdict: "stop and rework" });
-  expect(await execute(submitSheet, boss, { ...sheet, version: 1 })).toMatchObject({ kind: "refused" });
+  expect(await execute(submitSheet, boss, { ...sheet, version: 1 })).toMatchObject({
+    fields: { correction: expect.stringContaining("Say why") },
+  });
   await ok(reopenReview, boss, { id: w.review, version: 2, reason: "The wrong team's sheet" });
   await ok(submitSheet, boss, { ...sheet, version: 1, marks: [{ criterion: "fit", points: "4" }] });
   await ok(decideReview, boss, { id: w.review, version: 3, verdict: "go on" });
