@@ -55,7 +55,8 @@ test("a kind brings its rubric from the shelf once, its packet and who takes par
 });
 
 test("a team picks inside the parts of its packet; who arranged it meanwhile is not overwritten", async () => {
-  const arrange = { id: w.review, was: [], parts: ["failures"], wasLeft: [], left: ["failures f1", "failures f1"] };
+  const was = (await reviewsOf(w.projectId, w.review))[0]!.packet;
+  const arrange = { id: w.review, was, parts: ["failures"], wasLeft: [], left: ["failures f1", "failures f1"] };
   await ok(arrangePacket, mate, arrange);
   expect((await reviewsOf(w.projectId, w.review))[0]).toMatchObject({
     packet: ["failures"],
