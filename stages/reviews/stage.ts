@@ -41,6 +41,10 @@ interface Home {
   review: { title: string; heldOn: string; id: string; starts: number | null } | null;
 }
 
+/** When a review is, with its time where it has one. */
+const reviewTime = ({ heldOn, starts }: NonNullable<Home["review"]>): string =>
+  [shortDate(heldOn), ...(starts === null ? [] : [clockOf(starts)])].join(", ");
+
 const home: HomePart = {
   columns: (sql, me) => sql`
     (
@@ -81,7 +85,7 @@ const home: HomePart = {
         ? [
             {
               what: review.title,
-              note: `review on ${[shortDate(review.heldOn), ...(review.starts === null ? [] : [clockOf(review.starts)])].join(", ")}`,
+              note: `review on ${reviewTime(review)}`,
               path: `/reviews/${review.id}`,
               rank: 3,
             },
