@@ -273,7 +273,7 @@ test("from an empty school to the board and the next edition", async ({ page, br
       { "Scored by": "milestone", Milestone: "label:Drawing" },
     );
     await page.getByRole("button", { name: "Save the scheme" }).click();
-    await expect(page.getByText("The weights make 90, not 100.")).toBeVisible();
+    await expect(page.getByRole("status").filter({ hasText: "The weights make 90, not 100." })).toBeVisible();
     await page.getByLabel("Weight, %", { exact: true }).nth(2).fill("20");
     await page.getByRole("button", { name: "Save the scheme" }).click();
     await expect(page.getByRole("heading", { name: "Grades" })).toBeVisible();
