@@ -42,7 +42,7 @@ async function tellStories(
   for (const [name, { title, first, shared }] of Object.entries(told)) {
     const team = teams.get(name)!;
     await at(day, 15, name.length);
-    const { drafts } = await storyFacts(projectId, team.id);
+    const drafts = await (await storyFacts(projectId, team.id)).drafts();
     const own = first ? [{ key: "own 1", heading: "Before the first build", text: first }] : [];
     const chapters = [...own, ...drafts].map((c, i, all) => ({ ...c, figure: first !== "" && i === all.length - 1 }));
     const { id } = await run(saveStory, team.members[0]!, { projectId, teamId: team.id, title, chapters });

@@ -77,10 +77,10 @@ export function blockPlans(
         const begun = missing > 0 ? ready.slice(0, missing) : [];
         const working = [...going.slice(0, reviews * panel.most), ...begun];
         const idle = going.slice(reviews * panel.most);
+        const stillFresh = fresh.filter((i) => !begun.includes(i) && stays[i]!.to > t);
         const after = counters.map((c, i) => Math.min(limits[i]!, c + (counted[i]!(t) ? reviews : 0)));
         for (let wait = 0; wait <= idle.length; wait++) {
-          const stillOn = [...working, ...idle.slice(0, wait)].filter((i) => stays[i]!.to > t).sort((a, b) => a - b);
-          const stillFresh = fresh.filter((i) => !begun.includes(i) && stays[i]!.to > t);
+          const stillOn = [...working, ...idle.slice(0, wait)].filter((i) => stays[i]!.to > t);
           const found: Node = {
             gaps: (node?.gaps ?? 0) + wait,
             lateness: (node?.lateness ?? 0) + reviews * t,

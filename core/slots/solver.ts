@@ -98,12 +98,11 @@ function* plan(
   const best = sums.get(counterKey([n, ...cuts.map((c) => c.least)], limits)) ?? null;
   const steps: BlockPlan["steps"][number][] = [];
   for (let at = best; at; at = at.before) steps.unshift(...at.plan.steps);
-  const stayOf = blocks.flatMap((b) => times.flatMap((t) => (t.block === b ? [stays[b] ?? []] : [])));
   return best
     ? {
         gaps: best.gaps,
         reviews: steps.map((s) => s.reviews),
-        working: steps.map((s, t) => s.working.map((w) => stayOf[t]![w]!.reviewer)),
+        working: steps.map((s, t) => s.working.map((w) => stays[times[t]!.block]![w]!.reviewer)),
       }
     : null;
 }

@@ -61,6 +61,14 @@ export async function projectOf(sql: Tx, table: string, id: string): Promise<{ p
   return row ? { project: row.projectId } : null;
 }
 
+/** The project and team of a row, of a table whose rows are a team's. */
+export async function teamOf(sql: Tx, table: string, id: string): Promise<{ project: string; team: string } | null> {
+  const [row] = await sql<{ projectId: string; teamId: string }[]>`
+    SELECT project_id, team_id FROM ${sql(table)} WHERE id = ${id}
+  `;
+  return row ? { project: row.projectId, team: row.teamId } : null;
+}
+
 type Definition<I, O, P> = Omit<Command<I, O>, "prepare" | "run"> & {
   prepare?(input: I): Promise<P>;
   run(context: Context, input: I, prepared: P): Promise<O>;

@@ -4,18 +4,18 @@ import { storiesOf, teamPictures } from "./queries/story";
 import { storyFacts } from "./queries/story-facts";
 import { storyHtml } from "./view/story-page";
 
-/** A team's story as one HTML page with its pictures in it, for who may read it; null where there is none. */
+/**
+ * A team's story as one HTML page with its pictures in it; null where there is none, or none that is shown to the class
+ * and the reader is not of those who tell it.
+ */
 export async function storyFile(
   project: { id: string; title: string },
   teamId: string,
-  mayRead: (story: { shared: boolean }) => boolean,
+  tells: boolean,
 ): Promise<string | null> {
-  const [[story], facts, pictures] = await Promise.all([
-    storiesOf(project.id, teamId),
-    storyFacts(project.id, teamId),
-    teamPictures(teamId),
-  ]);
-  if (!story || !mayRead({ shared: story.sharedAt !== null })) return null;
+  const [story] = await storiesOf(project.id, teamId);
+  if (!story || (!tells && !story.sharedAt)) return null;
+  const [facts, pictures] = await Promise.all([storyFacts(project.id, teamId), teamPictures(teamId)]);
   const used = new Set(story.chapters.flatMap((c) => c.pictures));
   const inside = await Promise.all(
     pictures

@@ -1,5 +1,5 @@
-import type * as row from "@/platform/db/rows";
 import "server-only";
+import { teamOf } from "@/platform/command/command";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { partActs, teamActs } from "./acts";
 
@@ -8,12 +8,7 @@ export const removePart = withdrawal({
   kind: "part",
   table: "part",
   act: partActs.edit,
-  async subject(sql, id) {
-    const [p] = await sql<
-      { projectId: row.Part["projectId"]; teamId: row.Part["teamId"] }[]
-    >`SELECT project_id, team_id FROM part WHERE id = ${id}`;
-    return p ? { project: p.projectId, team: p.teamId } : null;
-  },
+  subject: (sql, id) => teamOf(sql, "part", id),
   label: "(SELECT name FROM team WHERE id = x.team_id) || ': ' || x.name",
 });
 

@@ -46,12 +46,12 @@ export async function ClientSurface({ guest, frame, currency, units }: GuestPage
         </section>
       )}
       <Choices choices={choices} concepts={concepts} breaks={breaks} guest={guest} currency={currency} units={units} />
-      {shown.map((d) => (
-        <section key={d.id} className="mb-6">
+      {shown.map(({ review, wishes }) => (
+        <section key={review.id} className="mb-6">
           <h1 className="mb-2 text-[18px]">
-            {d.title}: {d.team}
+            {review.title}: {review.team}
           </h1>
-          <GuestDemonstration reviewId={d.id} wishes={d.wishes} who={guest.name} />
+          <GuestDemonstration reviewId={review.id} wishes={wishes} who={guest.name} />
         </section>
       ))}
       {brief ? (

@@ -26,7 +26,7 @@ export async function ReviewSurface({ guest, frame, currency, units, review }: G
     const [questions, teams, wishes] = await Promise.all([
       questionsOf(open.id),
       alone ? teamsOf(guest.project) : [],
-      open.kind === "demonstration" && !open.verdict ? wishLines(guest.project, open.id) : [],
+      open.verdict ? [] : wishLines(guest.project, open),
     ]);
     const members = (teams.find((t) => t.id === open.teamId)?.members ?? []).map((m) => ({
       value: m.id,

@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { Subject } from "@/core/access/can";
+import { teamOf } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
 
 interface Owner {
@@ -11,8 +12,7 @@ interface Owner {
 const subject = (b: Owner | undefined): Subject | null => (b ? { project: b.projectId, team: b.teamId } : null);
 
 /** Whose a build is. */
-export const ofBuild = async (sql: Tx, id: string): Promise<Subject | null> =>
-  subject((await sql<Owner[]>`SELECT project_id, team_id FROM build WHERE id = ${id}`)[0]);
+export const ofBuild = (sql: Tx, id: string): Promise<Subject | null> => teamOf(sql, "build", id);
 
 /** Whose a run is. */
 export const ofRun = async (sql: Tx, id: string): Promise<Subject | null> =>

@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { ProtocolDefinition } from "@/core/run/protocol";
+import { teamOf } from "@/platform/command/command";
 import { db, type Tx } from "@/platform/db/db";
 import { isId } from "@/platform/db/id";
 
@@ -78,12 +79,7 @@ export async function buildById(projectId: string, id: string): Promise<Build | 
 }
 
 /** A build's project and team, to whom it belongs. */
-export const ofBuild = async (sql: Tx, id: string) => {
-  const [b] = await sql<
-    { projectId: row.Build["projectId"]; teamId: row.Build["teamId"] }[]
-  >`SELECT project_id, team_id FROM build WHERE id = ${id}`;
-  return b ? { project: b.projectId, team: b.teamId } : null;
-};
+export const ofBuild = (sql: Tx, id: string) => teamOf(sql, "build", id);
 
 /** The builds of the edition right before a project, the last generation of each team first, with what they reached. */
 export const buildsBefore = (projectId: string) => db()<

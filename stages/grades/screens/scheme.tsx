@@ -28,9 +28,7 @@ export async function SchemeScreen({ slug }: { slug: string }) {
     isPublished(p.id),
   ]);
   const parts = leavesOf(scheme?.definition.components ?? []);
-  const known = parts.flatMap((c) =>
-    c.source.kind === "rubric" || c.source.kind === "individual" ? [c.source.review] : [],
-  );
+  const known = parts.flatMap((c) => ("review" in c.source ? [c.source.review] : []));
   const titles = [...new Set([...reviews.map((r) => r.title as string), ...known])];
   return (
     <>

@@ -2,7 +2,7 @@ import type { Component, ComponentState } from "@/core/grades/scheme";
 import { nextStep } from "@/core/points/next";
 import { nextLevels, teamPart } from "@/core/sheet/sheet";
 import type { Student } from "@/stages/people/queries/students";
-import type { World } from "./world";
+import { reviewOf, type World } from "./world";
 
 /** What stands beside a component's arithmetic: what reviewers said, and what would have earned more. */
 export interface Explained {
@@ -24,7 +24,7 @@ export function explainedOf(
 ): Explained {
   if (c.source.kind === "rubric") {
     const title = c.source.review;
-    const review = w.reviews.find((r) => r.title === title && r.teamId === student.teamId);
+    const review = reviewOf(w, title, student);
     if (!review) return nothing;
     const nameOf = new Map(review.definition.criteria.map((x) => [x.key, x.name]));
     return {

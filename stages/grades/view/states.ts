@@ -7,10 +7,10 @@ import { equation } from "@/core/working/equation";
 import { makeWorking } from "@/core/working/working";
 import type { Student } from "@/stages/people/queries/students";
 import { pointsState } from "./scored";
-import { extensionKey, sessionsAfter, sessionsBetween, type World, waiting } from "./world";
+import { extensionKey, reviewOf, sessionsAfter, sessionsBetween, type World, waiting } from "./world";
 
 function rubricState(title: string, student: Student, w: World): ComponentState {
-  const review = w.reviews.find((r) => r.title === title && r.teamId === student.teamId);
+  const review = reviewOf(w, title, student);
   if (!review) return waiting(`no review “${title}” is planned for the team`);
   const score = combineSheets(
     teamPart(review.definition),
@@ -24,7 +24,7 @@ function rubricState(title: string, student: Student, w: World): ComponentState 
 
 /** What reviewers gave one member of the team alone. */
 function individualState(name: string, title: string, student: Student, w: World): ComponentState {
-  const review = w.reviews.find((r) => r.title === title && r.teamId === student.teamId);
+  const review = reviewOf(w, title, student);
   if (!review) return waiting(`no review “${title}” is planned for the team`);
   const own = individualPart(review.definition);
   if (!own.criteria.length) return waiting(`the rubric of “${title}” marks nobody alone`);

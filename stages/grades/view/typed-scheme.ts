@@ -94,7 +94,7 @@ function typedPart(row: OutlineRow): TypedPart {
   return {
     ...part,
     kind: source.kind,
-    ...((source.kind === "rubric" || source.kind === "individual") && { review: source.review }),
+    ...("review" in source && { review: source.review }),
     ...(source.kind === "milestone" && { milestone: source.milestone }),
     ...(source.kind === "notebook" && { every: String(source.every) }),
     ...(source.kind === "points" && {

@@ -51,6 +51,10 @@ export function byTeam(students: readonly Student[]): Map<string, Student[]> {
   return teams;
 }
 
+/** The review of this name of a student's team. */
+export const reviewOf = (w: Pick<World, "reviews">, title: string, student: Pick<Student, "teamId">) =>
+  w.reviews.find((r) => r.title === title && r.teamId === student.teamId);
+
 /** A component that does not count yet, and why. */
 export const waiting = (note: string): ComponentState => ({ state: "not due", note });
 

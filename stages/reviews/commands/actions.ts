@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { checkVersion, command, found, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, refuse, teamOf } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { readPicture, usePicture } from "@/platform/files/files";
 import { actionActs, reviewActs } from "../acts";
@@ -45,12 +45,7 @@ export const addAction = command({
   },
 });
 
-const ofAction = async (sql: Tx, id: string) => {
-  const [a] = await sql<
-    { projectId: row.ActionItem["projectId"]; teamId: row.ActionItem["teamId"] }[]
-  >`SELECT project_id, team_id FROM action_item WHERE id = ${id}`;
-  return a ? { project: a.projectId, team: a.teamId } : null;
-};
+const ofAction = (sql: Tx, id: string) => teamOf(sql, "action_item", id);
 
 /** What shows that an action is done is of its own team. */
 async function checkEvidence(sql: Tx, teamId: string, buildId: string | undefined, runId: string | undefined) {

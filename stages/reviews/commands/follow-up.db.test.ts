@@ -170,7 +170,7 @@ describe("a demonstration", () => {
     expect((await projectState(w.projectId)).verdict(w.mass, w.build)).toBe(before);
     await ok(demonstrate, client, tick(r.id, "met"));
     expect(await verdict()).toBe("met");
-    expect((await ticksOf(r.id)).map((t) => [t.outcome, t.word]).sort()).toEqual([
+    expect((await ticksOf([r.id])).map((t) => [t.outcome, t.word]).sort()).toEqual([
       ["met", "by hand"],
       ["not met", "too heavy for me"],
     ]);

@@ -1,7 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { drawOrder } from "@/core/draw/draw";
-import { checkVersion, command, found, projectOf, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { reviewActs } from "../acts";
@@ -61,6 +61,7 @@ export const dealTopics = command({
   },
 });
 
+/** A topic's project, and its team where it was dealt to one. */
 const ofTopic = async (sql: Tx, id: string) => {
   const [x] = await sql<Pick<row.ReportTopic, "projectId" | "teamId">[]>`
     SELECT project_id, team_id FROM report_topic WHERE id = ${id}
@@ -123,6 +124,5 @@ export const withdrawTopic = withdrawal({
   kind: "topic of the report",
   table: "report_topic",
   act: reviewActs.plan,
-  subject: (sql, id) => projectOf(sql, "report_topic", id),
   label: "x.title",
 });

@@ -2,7 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { clockIn, clockOf } from "@/core/contest/programme";
 import { slotTimes } from "@/core/slots/problem";
-import { checkVersion, command, found, projectOf, refuse, today } from "@/platform/command/command";
+import { checkVersion, command, found, refuse, today } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { reviewActs } from "../acts";
@@ -129,8 +129,8 @@ export const moveSlot = command({
     if (!slotTimes(slotDays(slot.definition)).some((t) => t.day === input.day && t.from === starts))
       refuse(`${input.from} is none of the plan's times.`, "from");
     if (input.room >= slot.definition.rooms.length) refuse("The plan has no such room.", "room");
-    const [other] = await sql<Slot[]>`
-      SELECT s.*, t.name AS team
+    const [other] = await sql<Pick<Slot, "id" | "beganAt" | "team">[]>`
+      SELECT s.id, s.began_at, t.name AS team
       FROM slot s
       JOIN review r ON r.id = s.review_id
       JOIN team t ON t.id = r.team_id
@@ -230,6 +230,5 @@ export const withdrawSlots = withdrawal({
   kind: "slot plan",
   table: "slot_plan",
   act: reviewActs.plan,
-  subject: (sql, id) => projectOf(sql, "slot_plan", id),
   label: "x.title",
 });

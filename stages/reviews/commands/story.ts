@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { checkVersion, command, found, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, refuse, teamOf } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { reviewActs } from "../acts";
@@ -50,12 +50,7 @@ export const saveStory = command({
   },
 });
 
-const ofStory = async (sql: Tx, id: string) => {
-  const [x] = await sql<Pick<row.Story, "projectId" | "teamId">[]>`
-    SELECT project_id, team_id FROM story WHERE id = ${id}
-  `;
-  return x ? { project: x.projectId, team: x.teamId } : null;
-};
+const ofStory = (sql: Tx, id: string) => teamOf(sql, "story", id);
 
 /** Shows a story to the class, or to the team and the instructors only. */
 export const shareStory = command({
@@ -88,6 +83,6 @@ export const withdrawStory = withdrawal({
   kind: "story",
   table: "story",
   act: reviewActs.tell,
-  subject: (sql, id) => ofStory(sql, id),
+  subject: ofStory,
   label: "x.title",
 });

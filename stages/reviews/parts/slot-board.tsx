@@ -21,15 +21,7 @@ import { useReady } from "@/ui/ready";
 import { toast } from "@/ui/toast";
 import { moveSlotAction } from "../actions";
 import type { SlotBoard as Board, PlacedTeam } from "../view/slots";
-import { SlotTable, SlotTeamLines } from "./slot-table";
-
-interface Place {
-  readonly key: string;
-  readonly day: string;
-  readonly from: number;
-  readonly room: number;
-  readonly placed: PlacedTeam | null;
-}
+import { type Place, placeKey, SlotTable, SlotTeamLines } from "./slot-table";
 
 /** A held team goes to the nearest place in the direction of the arrow key. */
 const toNextPlace: KeyboardCoordinateGetter = (event, { currentCoordinates, context }) => {
@@ -111,7 +103,7 @@ export function SlotBoard({
     board.days.flatMap((d) =>
       d.times.flatMap((t) =>
         t.rooms.map((placed, room) => {
-          const key = `${d.day} ${t.from} ${room}`;
+          const key = placeKey(d.day, t.from, room);
           return [key, { key, day: d.day, from: t.from, room, placed }] as const;
         }),
       ),

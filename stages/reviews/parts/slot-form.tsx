@@ -6,7 +6,6 @@ import { Fold } from "@/ui/fold";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor } from "@/ui/form/fields-of";
-import type { ActionResult } from "@/ui/form/result";
 import { buttonClass } from "@/ui/page";
 import { saveSlotsAction } from "../actions";
 import { type SlotDefinition, saveSlots } from "../schema-slots";
@@ -14,6 +13,7 @@ import { type SlotTeam, sentSlots, type TypedSlots, typedSlots } from "../view/s
 import { SlotPlanner } from "./slot-planner";
 
 const { TextField, CheckField } = fieldsFor<TypedSlots>();
+const hoursFields = fieldsFor<{ hours: string[] }>();
 const dayFields = fieldsFor<TypedSlots["days"][number]>();
 
 function Days() {
@@ -61,14 +61,14 @@ function DayHeads() {
   return days.map((d, i) => <th key={i}>{d.day ? shortDate(d.day) : `day ${i + 1}`}</th>);
 }
 
-function HoursCells({ of, who }: { of: "reviewers" | "teams"; who: string }) {
+function HoursCells({ of, who }: { of: `${"reviewers" | "teams"}.${number}`; who: string }) {
   const days = useWatch<TypedSlots, "days">({ name: "days" });
   const { shortDate } = useDates();
   return days.map((d, i) => (
     <td key={i}>
       <FieldGroup name={of}>
-        <TextField
-          name={`hours.${i}` as never}
+        <hoursFields.TextField
+          name={`hours.${i}`}
           label={`Hours of ${who}, ${d.day ? shortDate(d.day) : `day ${i + 1}`}`}
           hideLabel
           placeholder="all"
@@ -101,7 +101,7 @@ function Reviewers() {
                 <td>
                   <TextField name={`reviewers.${i}.name`} label={`Reviewer ${i + 1}`} hideLabel />
                 </td>
-                <HoursCells of={`reviewers.${i}` as never} who={`reviewer ${i + 1}`} />
+                <HoursCells of={`reviewers.${i}`} who={`reviewer ${i + 1}`} />
                 <td>
                   <button
                     type="button"
@@ -146,7 +146,7 @@ export function SlotForm({
   return (
     <ActionForm
       schema={saveSlots}
-      action={saveSlotsAction as (input: unknown) => Promise<ActionResult<{ id: string }>>}
+      action={saveSlotsAction}
       fixed={{ projectId, title, version }}
       defaults={typedSlots(definition, teams)}
       shape={(v) => sentSlots(v as TypedSlots)}
@@ -183,7 +183,7 @@ export function SlotForm({
                 {teams.map((t, i) => (
                   <tr key={t.reviewId}>
                     <td>{t.team}</td>
-                    <HoursCells of={`teams.${i}` as never} who={t.team} />
+                    <HoursCells of={`teams.${i}`} who={t.team} />
                   </tr>
                 ))}
               </tbody>

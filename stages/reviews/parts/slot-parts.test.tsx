@@ -45,14 +45,15 @@ const definition: SlotDefinition = {
   days: [{ day: "2027-03-08", hours: "9-9:40" }],
   reviewers: [{ name: "Ida", hours: [""] }],
 };
+const idOf = (n: number) => `0190a0b0-0000-7000-8000-00000000000${n}`;
 const form = (teams: string[]) =>
   render(
     <SlotForm
-      projectId="7b1c"
+      projectId={idOf(0)}
       title="Final"
       version={2}
       definition={definition}
-      teams={teams.map((t) => ({ reviewId: t, team: t, meets: null, hours: [] }))}
+      teams={teams.map((team, i) => ({ reviewId: idOf(i + 1), team, meets: null, hours: [] }))}
     />,
   );
 const find = async () => {

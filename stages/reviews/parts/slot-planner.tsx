@@ -2,7 +2,6 @@
 
 import { useEffect, useRef, useState } from "react";
 import { useFormContext, useWatch } from "react-hook-form";
-import { ValidationError } from "yup";
 import { clashWords } from "@/core/slots/clash";
 import type { SlotPlan, SlotProgress } from "@/core/slots/solver";
 import { buttonClass } from "@/ui/page";
@@ -15,7 +14,7 @@ import { SlotTable } from "./slot-table";
 
 /** Looks for a plan in a worker, and shows it, or why there is none; what is found goes into the form. */
 export function SlotPlanner({ teams }: { teams: readonly SlotTeam[] }) {
-  const { getValues, setValue, setError, clearErrors } = useFormContext<TypedSlots>();
+  const { getValues, setValue, trigger } = useFormContext<TypedSlots>();
   const ready = useReady();
   const [progress, setProgress] = useState<SlotProgress | null>(null);
   const [found, setFound] = useState<{ problem: ReturnType<typeof slotProblem>; plan: SlotPlan } | null>(null);
@@ -34,21 +33,12 @@ export function SlotPlanner({ teams }: { teams: readonly SlotTeam[] }) {
     worker.current = null;
     setProgress(null);
   };
-  const plan = () => {
+  const plan = async () => {
     stop();
     setFound(null);
     setNote("");
+    if (!(await trigger())) return setNote("Look at the marked fields.");
     const { teams: hours, places: _, ...definition } = sentSlots(getValues());
-    try {
-      clearErrors();
-      slotDefinition.validateSync(definition, { abortEarly: false });
-    } catch (error) {
-      if (!(error instanceof ValidationError)) throw error;
-      for (const e of error.inner.length ? error.inner : [error])
-        setError((e.path ?? "").replaceAll(/\[(\d+)\]/g, ".$1") as never, { message: e.message });
-      setNote("Look at the marked fields.");
-      return;
-    }
     const problem = slotProblem(
       slotDefinition.cast(definition),
       teams.map((t) => ({ ...t, hours: hours.find((h) => h.reviewId === t.reviewId)?.hours ?? [] })),
@@ -82,7 +72,7 @@ export function SlotPlanner({ teams }: { teams: readonly SlotTeam[] }) {
             <progress className="h-2 w-48" value={progress.share} aria-label="Planning" />
           </>
         ) : (
-          <button type="button" className={buttonClass("main")} disabled={!ready} onClick={plan}>
+          <button type="button" className={buttonClass("main")} disabled={!ready} onClick={() => void plan()}>
             Find the slots
           </button>
         )}

@@ -21,6 +21,15 @@ export const SlotTeamLines = ({ placed }: { placed: PlacedTeam }) => (
 /** Where a place is, as its key. */
 export const placeKey = (day: string, from: number, room: number) => `${day} ${from} ${room}`;
 
+/** A place of a plan, with the team that has it. */
+export interface Place {
+  readonly key: string;
+  readonly day: string;
+  readonly from: number;
+  readonly room: number;
+  readonly placed: PlacedTeam | null;
+}
+
 /** A plan: a line a time, a column a room. */
 export function SlotTable({
   board,
@@ -30,7 +39,7 @@ export function SlotTable({
   board: SlotBoard;
   rooms: readonly string[];
   /** What stands in a place; the team's lines where nothing is said. */
-  cell?: (place: { key: string; day: string; from: number; room: number; placed: PlacedTeam | null }) => ReactNode;
+  cell?: (place: Place) => ReactNode;
 }) {
   const { longDate } = useDates();
   return (

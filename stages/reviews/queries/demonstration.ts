@@ -2,32 +2,40 @@ import "server-only";
 import { projectState } from "@/stages/needs/queries/state";
 import { type WishLine, wishLinesOf } from "../view/wishes";
 import { wishesOf } from "./packet";
-import { reviewsOf, ticksOf } from "./reviews";
+import { type Review, reviewsOf, ticksOf } from "./reviews";
 
-/** The client's wishes as they are ticked at a demonstration, with what was ticked. */
-export async function wishLines(projectId: string, reviewId: string): Promise<WishLine[]> {
-  const [state, wishes, ticks, [review]] = await Promise.all([
+type Shown = Pick<Review, "id" | "kind" | "buildId">;
+
+/** The client's wishes as they are ticked at each of these reviews that is a demonstration, with what was ticked. */
+async function wishesAt<R extends Shown>(
+  projectId: string,
+  reviews: readonly R[],
+): Promise<{ review: R; wishes: WishLine[] }[]> {
+  const shown = reviews.filter((r) => r.kind === "demonstration");
+  if (!shown.length) return [];
+  const [state, wishes, ticks] = await Promise.all([
     projectState(projectId),
     wishesOf(projectId),
-    ticksOf(reviewId),
-    reviewsOf(projectId, reviewId),
+    ticksOf(shown.map((r) => r.id)),
   ]);
-  return wishLinesOf(state, wishes, ticks, review?.buildId ?? null);
+  return shown.map((review) => ({
+    review,
+    wishes: wishLinesOf(
+      state,
+      wishes,
+      ticks.filter((t) => t.reviewId === review.id),
+      review.buildId,
+    ),
+  }));
 }
 
+/** The wishes that are ticked at a review; none where it is no demonstration. */
+export const wishLines = async (projectId: string, review: Shown): Promise<WishLine[]> =>
+  (await wishesAt(projectId, [review])).flatMap((x) => x.wishes);
+
 /** The demonstrations whose wishes can be ticked: those without a verdict. */
-export async function demonstrationsFor(
-  projectId: string,
-): Promise<{ id: string; title: string; team: string; wishes: WishLine[] }[]> {
-  const open = (await reviewsOf(projectId)).filter((r) => r.kind === "demonstration" && r.verdict === null);
-  if (!open.length) return [];
-  const [state, wishes] = await Promise.all([projectState(projectId), wishesOf(projectId)]);
-  return Promise.all(
-    open.map(async ({ id, title, team, buildId }) => ({
-      id,
-      title,
-      team,
-      wishes: wishLinesOf(state, wishes, await ticksOf(id), buildId),
-    })),
+export const demonstrationsFor = async (projectId: string): Promise<{ review: Review; wishes: WishLine[] }[]> =>
+  wishesAt(
+    projectId,
+    (await reviewsOf(projectId)).filter((r) => r.verdict === null),
   );
-}

@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import type { RubricDefinition } from "@/core/sheet/sheet";
+import { teamOf } from "@/platform/command/command";
 import { db, type Tx } from "@/platform/db/db";
 
 export interface Rubric {
@@ -195,12 +196,7 @@ export const reviewsOf = (projectId: string, id?: string) => db()<Review[]>`
 `;
 
 /** A review's project and team, to whom it belongs. */
-export const ofReview = async (sql: Tx, id: string) => {
-  const [r] = await sql<
-    { projectId: row.Review["projectId"]; teamId: row.Review["teamId"] }[]
-  >`SELECT project_id, team_id FROM review WHERE id = ${id}`;
-  return r ? { project: r.projectId, team: r.teamId } : null;
-};
+export const ofReview = (sql: Tx, id: string) => teamOf(sql, "review", id);
 
 /** What reviews decided for a team and nobody has closed yet, the oldest first. */
 export const openActionsOf = (teamId: string) => db()<
@@ -248,11 +244,11 @@ export const questionsOf = (reviewId: string) => db()<Question[]>`
   ORDER BY asked_at, id
 `;
 
-/** What the client found of each wish at a demonstration. */
-export const ticksOf = (reviewId: string) => db()<
-  Pick<row.DemonstrationTick, "requirementId" | "outcome" | "word" | "tickedBy">[]
+/** What the client found of each wish at demonstrations. */
+export const ticksOf = (reviewIds: readonly string[]) => db()<
+  Pick<row.DemonstrationTick, "reviewId" | "requirementId" | "outcome" | "word">[]
 >`
-  SELECT requirement_id, outcome, word, ticked_by FROM demonstration_tick WHERE review_id = ${reviewId}
+  SELECT review_id, requirement_id, outcome, word FROM demonstration_tick WHERE review_id IN ${db()(reviewIds)}
 `;
 
 /** A team's newest runs, to name one as what shows that an action is done. */

@@ -32,14 +32,13 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
   const [r] = isId(id) ? await reviewsOf(p.id, id) : [];
   if (!r) notFound();
   const visible = staff || r.teamId === ownTeam;
-  const shows = r.kind === "demonstration" && visible;
   const [teams, builds, questions, restsNow, runs, wishes] = await Promise.all([
     teamsOf(p.id),
     buildsOf(p.id),
     questionsOf(r.id),
     restsOf(r.id),
     teamRunsOf(r.teamId),
-    shows ? wishLines(p.id, r.id) : [],
+    visible ? wishLines(p.id, r) : [],
   ]);
   const team = teams.find((t) => t.id === r.teamId);
   const own = builds.filter((b) => b.teamId === r.teamId);

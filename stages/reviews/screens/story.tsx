@@ -14,18 +14,19 @@ import { storyFacts } from "../queries/story-facts";
 
 /** A team's story: read, or edited by the team. */
 export async function StoryScreen({ slug, team: id, edits }: { slug: string; team: string; edits?: boolean }) {
-  const { frame, staff, ownTeam, may, actor } = await projectPage(slug, reviewActs.read);
+  const { frame, staff, may, actor } = await projectPage(slug, reviewActs.read);
   const p = frame.project;
   if (!isId(id)) notFound();
   const [[story], facts, pictures] = await Promise.all([storiesOf(p.id, id), storyFacts(p.id, id), teamPictures(id)]);
   const { team } = facts;
   if (!team) notFound();
   const tells = may(reviewActs.tell, { team: team.id });
-  if (!tells && !(story?.sharedAt && (staff || ownTeam))) notFound();
+  if (!tells && !story?.sharedAt) notFound();
   const read = `/p/${slug}/reviews/stories/${team.id}`;
   if (edits) {
     if (!tells) notFound();
-    const notes = staff ? [] : (await entriesOf(p.id, { personId: actor.id })).slice(0, 12);
+    const [drafts, entries] = await Promise.all([facts.drafts(), staff ? [] : entriesOf(p.id, { personId: actor.id })]);
+    const notes = entries.slice(0, 12);
     return (
       <>
         <PageHead
@@ -47,9 +48,9 @@ export async function StoryScreen({ slug, team: id, edits }: { slug: string; tea
           version={story?.version ?? 0}
           defaults={{
             title: story?.title ?? `${team.name}: how our design came about`,
-            chapters: story?.chapters ?? facts.drafts.map((d, i, all) => ({ ...d, figure: i === all.length - 1 })),
+            chapters: story?.chapters ?? drafts.map((d, i, all) => ({ ...d, figure: i === all.length - 1 })),
           }}
-          drafts={facts.drafts}
+          drafts={drafts}
           pictures={pictures.map((x) => ({ value: x.id, label: `G${x.build} ${x.caption}`.trim() }))}
           notes={notes.map((n) => ({ value: n.versions.at(-1)!.text, label: longDate(n.onDate) }))}
           back={read}

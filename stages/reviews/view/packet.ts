@@ -185,12 +185,20 @@ export function packetView(review: Review, build: Build, facts: PacketFacts) {
 export type Packet = ReturnType<typeof packetView>;
 
 /** What a team can leave out of a part: musts, risks and what was agreed are shown whole, as long as they are shown. */
+const packetKey = {
+  changed: (c: Packet["changed"][number]) => `changed ${c.id}`,
+  evidence: (e: Packet["evidence"][number]) => `evidence ${e.code}`,
+  wishes: (w: Packet["wishes"][number]) => `wishes ${w.requirementId}`,
+  failures: (f: Packet["failures"][number]) => `failures ${f.id}`,
+};
+
+/** What can be left out of a packet's parts, each with the key under which it is. */
 export function packetItems(packet: Packet): Partial<Record<PacketPart, { key: string; label: string }[]>> {
   return {
-    changed: packet.changed.map((c) => ({ key: `changed ${c.id}`, label: `${c.name}: ${c.what}` })),
-    evidence: packet.evidence.map((e) => ({ key: `evidence ${e.code}`, label: `${e.code} ${e.statement}` })),
-    wishes: packet.wishes.map((w) => ({ key: `wishes ${w.requirementId}`, label: w.statement })),
-    failures: packet.failures.map((f) => ({ key: `failures ${f.id}`, label: `${f.build}: ${f.what}` })),
+    changed: packet.changed.map((c) => ({ key: packetKey.changed(c), label: `${c.name}: ${c.what}` })),
+    evidence: packet.evidence.map((e) => ({ key: packetKey.evidence(e), label: `${e.code} ${e.statement}` })),
+    wishes: packet.wishes.map((w) => ({ key: packetKey.wishes(w), label: w.statement })),
+    failures: packet.failures.map((f) => ({ key: packetKey.failures(f), label: `${f.build}: ${f.what}` })),
   };
 }
 
@@ -200,10 +208,10 @@ export function pickedPacket(packet: Packet, left: readonly string[]) {
   const kept = <T>(items: readonly T[], keyOf: (item: T) => string) => items.filter((x) => !out.has(keyOf(x)));
   const picked: Packet = {
     ...packet,
-    changed: kept(packet.changed, (c) => `changed ${c.id}`),
-    evidence: kept(packet.evidence, (e) => `evidence ${e.code}`),
-    wishes: kept(packet.wishes, (w) => `wishes ${w.requirementId}`),
-    failures: kept(packet.failures, (f) => `failures ${f.id}`),
+    changed: kept(packet.changed, packetKey.changed),
+    evidence: kept(packet.evidence, packetKey.evidence),
+    wishes: kept(packet.wishes, packetKey.wishes),
+    failures: kept(packet.failures, packetKey.failures),
   };
   const items = packetItems(packet);
   const count = (part: PacketPart) => (items[part] ?? []).filter((x) => out.has(x.key)).length;

@@ -1,16 +1,11 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { checkVersion, command, found, refuse } from "@/platform/command/command";
+import { checkVersion, command, found, refuse, teamOf } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { partActs } from "../acts";
 import * as s from "../schema";
 
-const ofPart = async (sql: Tx, id: string) => {
-  const [p] = await sql<
-    { projectId: row.Part["projectId"]; teamId: row.Part["teamId"] }[]
-  >`SELECT project_id, team_id FROM part WHERE id = ${id}`;
-  return p ? { project: p.projectId, team: p.teamId } : null;
-};
+const ofPart = (sql: Tx, id: string) => teamOf(sql, "part", id);
 
 export const savePart = command({
   name: "savePart",

@@ -15,7 +15,7 @@ export async function GET(
   const actor = project && isId(team) ? await allowed(reviewActs.read, project.id) : null;
   const frame = actor?.kind === "person" ? await frameOf(slug, actor) : null;
   if (!actor || !frame) return refused();
-  const own = can(actor, reviewActs.tell, { project: frame.project.id, team });
-  const page = await storyFile(frame.project, team, ({ shared }) => shared || own);
+  const tells = can(actor, reviewActs.tell, { project: frame.project.id, team });
+  const page = await storyFile(frame.project, team, tells);
   return page === null ? refused() : download(page, `${slug}-story.html`, "text/html; charset=utf-8");
 }
