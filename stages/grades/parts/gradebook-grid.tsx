@@ -39,7 +39,7 @@ const cellOf = (target: EventTarget): At | null => {
 };
 
 /** How many rows are laid out at first, and then again. */
-const inSight = 30;
+const inSight = 20;
 
 const first: Shown = { by: "students", team: "", words: "", sort: "", down: false };
 

@@ -73,7 +73,7 @@ export const GradeRow = memo(function GradeRow(of: RowView) {
             aria-selected={here || (i >= from! && i <= to!)}
             aria-invalid={laid?.wrong ? true : undefined}
             className={cx(
-              "num relative cursor-cell outline-offset-[-2px] select-none",
+              "num",
               is && looks[is.look],
               laid && (laid.wrong ? "bg-iron-wash text-iron" : "text-soft"),
               i >= from! && i <= to! && "bg-iron-wash",

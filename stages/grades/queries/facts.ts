@@ -17,13 +17,12 @@ import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { byTeam, type Extension, extensionKey, type World } from "../view/world";
 
 export interface EnteredMark {
-  personId: row.EnteredMark["personId"];
   component: row.EnteredMark["component"];
   kind: row.EnteredMark["kind"];
   share: row.EnteredMark["share"];
   reason: row.EnteredMark["reason"];
   enteredBy: row.EnteredMark["enteredBy"];
-  enteredAt: row.EnteredMark["enteredAt"];
+  enteredAt: string;
   typed: row.EnteredMark["typed"];
   late: row.EnteredMark["late"];
   version: row.EnteredMark["version"];
@@ -100,6 +99,22 @@ async function moreOf(projectId: string, notebooks: boolean, rounds: readonly st
   return more!;
 }
 
+/** What was entered, by student, of one where asked: thousands of marks are a line a student on their way. */
+const marksOf = (projectId: string, only: string | undefined) =>
+  db()<{ personId: string; marks: EnteredMark[] }[]>`
+    SELECT
+      person_id,
+      json_agg(
+        json_build_object(
+          'component', component, 'kind', kind, 'share', share::text, 'reason', reason, 'typed', typed, 'late', late,
+          'enteredBy', entered_by, 'enteredAt', entered_at, 'version', version
+        )
+      ) AS marks
+    FROM entered_mark
+    WHERE project_id = ${projectId} AND (${only ?? null}::uuid IS NULL OR person_id = ${only ?? null})
+    GROUP BY person_id
+  `;
+
 /** Peer factors of everybody who is in a team. */
 const factorsOf = (
   students: readonly Student[],
@@ -144,19 +159,15 @@ export async function classFacts(
     reviewsOf(projectId),
     milestonesOf(projectId),
     events ? eventsOf(projectId) : [],
-    db()<EnteredMark[]>`
-      SELECT person_id, component, kind, share, reason, typed, late, entered_by, entered_at, version
-      FROM entered_mark
-      WHERE project_id = ${projectId}
-    `,
+    marksOf(projectId, only),
     moreOf(projectId, notebooks, rounds),
     dated && !known ? calendarsIn([projectId]) : null,
     overall ? overallOf(projectId) : new Map(),
   ]);
   const team = students.find((x) => x.id === only)?.teamId;
   const shown = state.builds.filter((b) => only === undefined || b.teamId === team).map((b) => b.id);
-  const marks = new Map<string, EnteredMark[]>(students.map((x) => [x.id, []]));
-  for (const e of entered) marks.get(e.personId)?.push(e);
+  const marks = new Map<string, readonly EnteredMark[]>(students.map((x) => [x.id, []]));
+  for (const e of entered) if (marks.has(e.personId)) marks.set(e.personId, e.marks);
   return {
     students,
     marks,
