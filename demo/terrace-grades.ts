@@ -65,6 +65,13 @@ function asATree(measure: object, drawing: string, round: string) {
       { depth: 0, key: "own", name: "Own work", weight: "34" },
       { ...notebook, depth: 1, weight: "2", late },
       { ...milestone, depth: 1, weight: "1", late },
+      {
+        depth: 1,
+        key: "answers",
+        name: "Answers at the test review",
+        weight: "1",
+        source: { kind: "individual", review: "Test review" },
+      },
     ],
   };
 }
