@@ -3,6 +3,7 @@ import * as concepts from "./concepts";
 import * as contest from "./contest";
 import * as flags from "./flags";
 import * as grades from "./grades";
+import * as handbook from "./handbook";
 import * as instruments from "./instruments";
 import * as needs from "./needs";
 import * as project from "./project";
@@ -17,6 +18,7 @@ export const vocabularies = {
   ...contest,
   ...flags,
   ...grades,
+  ...handbook,
   ...instruments,
   ...needs,
   ...project,

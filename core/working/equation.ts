@@ -15,13 +15,19 @@ const text = ({ of, digits = 2 }: Shown, more: number, first: boolean): string =
   return fixed.startsWith("-") ? (first ? fixed.replace("-", "−") : `(${fixed.replace("-", "−")})`) : fixed;
 };
 
-/** Whether what a line comes to is, rounded half up to the result's last digit, the result. */
-function reaches(left: string, result: string): boolean {
+/**
+ * Whether what a line comes to is, rounded half up to the result's last digit, the result.
+ * @example reaches("10 ÷ 3", "3.33") // => true
+ * @example reaches("0.003 ÷ 1e6", "3.0e-9") // => true
+ */
+export function reaches(left: string, result: string): boolean {
   const value = redo(left);
   const wanted = redo(result);
   if (value === null || wanted === null) return false;
-  const digits = result.split(".")[1]?.length ?? 0;
+  const [, decimals = "", power = "0"] = /^[^.e]*(?:\.(\d+))?(?:e([+-]?\d+))?/.exec(result) ?? [];
+  const digits = decimals.length - Number(power);
   // Thirds are kept to some digits: what that leaves over must not turn an exact half into a little less.
+  if (digits < 0) return value.toNearest(new Decimal(10).pow(-digits), Decimal.ROUND_HALF_UP).eq(wanted);
   return value
     .toDecimalPlaces(digits + 12, Decimal.ROUND_HALF_UP)
     .toDecimalPlaces(digits, Decimal.ROUND_HALF_UP)

@@ -1,0 +1,135 @@
+import type { FormulaCalculator } from "./calculator";
+
+const mechanics = "Budynas, Nisbett: Shigley's Mechanical Engineering Design, chapter 13.";
+
+/** Gears, levers and pistons. */
+export const machines: readonly FormulaCalculator[] = [
+  {
+    kind: "formulas",
+    id: "gear-pair",
+    name: "Gear pair",
+    subject: "machines",
+    use: "Speed and torque behind two gears, sprockets or pulleys.",
+    entries: [
+      { symbol: "N1", name: "teeth of the driving gear", unit: "1", value: "12" },
+      { symbol: "N2", name: "teeth of the driven gear", unit: "1", value: "36" },
+      { symbol: "n1", name: "speed of the driving gear", unit: "rpm", value: "300" },
+      { symbol: "T1", name: "torque at the driving gear", unit: "N·m", value: "0.2" },
+      { symbol: "η", name: "efficiency", unit: "%", value: "95", least: 0.1, most: 100 },
+    ],
+    steps: [
+      { symbol: "i", name: "ratio", is: "N2 ÷ N1", unit: "1" },
+      { symbol: "n2", name: "speed of the driven gear", is: "n1 ÷ i", unit: "rpm" },
+      { symbol: "T2", name: "torque at the driven gear", is: "T1 × i × η", unit: "N·m" },
+    ],
+    valid: "Gears that mesh without slip; pulleys as long as the belt does not slip.",
+    source: mechanics,
+    mistakes: [
+      "Diameters instead of teeth where the gears do not have the same module.",
+      "Torque cannot rise and speed too: what one gains the other loses.",
+    ],
+    caution: "Fingers, hair and sleeves away from gears that turn; a guard before it runs.",
+    plot: { over: "N2", of: "T2", from: 12, to: 60 },
+  },
+  {
+    kind: "formulas",
+    id: "gear-train",
+    name: "Gear train",
+    subject: "machines",
+    use: "Speed and torque behind several pairs of gears, one after another.",
+    entries: [
+      { symbol: "r", name: "ratio of each pair (driven ÷ driving teeth)", unit: "1", value: "3; 2.5", list: true },
+      { symbol: "η", name: "efficiency of each pair", unit: "%", value: "95", least: 0.1, most: 100 },
+      { symbol: "n1", name: "speed that goes in", unit: "rpm", value: "3000" },
+      { symbol: "T1", name: "torque that goes in", unit: "N·m", value: "0.01" },
+    ],
+    steps: [
+      { symbol: "i", name: "whole ratio", is: "product(r)", unit: "1" },
+      { symbol: "n2", name: "speed that comes out", is: "n1 ÷ i", unit: "rpm" },
+      { symbol: "T2", name: "torque that comes out", is: "T1 × i × η^count(r)", unit: "N·m" },
+    ],
+    valid: "An idler between two gears changes the direction, not the ratio: leave it out.",
+    source: mechanics,
+    mistakes: ["Ratios are multiplied, never added.", "Every pair takes its loss: five at 95 % leave 77 %."],
+    caution: "Fingers, hair and sleeves away from gears that turn; a guard before it runs.",
+  },
+  {
+    kind: "formulas",
+    id: "lever",
+    name: "Lever",
+    subject: "machines",
+    use: "What force a lever gives, and how far its ends move.",
+    entries: [
+      { symbol: "F1", name: "force at the handle", unit: "N", value: "50 ± 5" },
+      { symbol: "a", name: "arm from pivot to handle", unit: "mm", value: "600" },
+      { symbol: "b", name: "arm from pivot to load", unit: "mm", value: "150" },
+      { symbol: "s1", name: "travel of the handle", unit: "mm", value: "300" },
+    ],
+    steps: [
+      { symbol: "MA", name: "mechanical advantage", is: "a ÷ b", unit: "1" },
+      { symbol: "F2", name: "force at the load", is: "F1 × MA", unit: "N" },
+      { symbol: "s2", name: "travel of the load", is: "s1 ÷ MA", unit: "mm" },
+    ],
+    valid: "Forces square to the arms, no friction in the pivot, a lever that does not bend.",
+    source: "Hibbeler: Statics, chapter 4.",
+    mistakes: [
+      "Arms are measured from the pivot, square to the force, not along the bar.",
+      "At an angle only the part of the force that is square to the arm counts.",
+    ],
+    plot: { over: "a", of: "F2", from: 150, to: 1000 },
+  },
+  {
+    kind: "formulas",
+    id: "mechanical-advantage",
+    name: "Mechanical advantage and efficiency",
+    subject: "machines",
+    use: "How good a hoist, lever or pulley is, from forces and travels that were measured.",
+    entries: [
+      { symbol: "F1", name: "force that was pulled with", unit: "N", value: "20 ± 1" },
+      { symbol: "F2", name: "load that was lifted", unit: "N", value: "50 ± 1" },
+      { symbol: "s1", name: "travel of the pull", unit: "m", value: "3.0 ± 0.02" },
+      { symbol: "s2", name: "travel of the load", unit: "m", value: "0.9 ± 0.01" },
+    ],
+    steps: [
+      { symbol: "MA", name: "mechanical advantage", is: "F2 ÷ F1", unit: "1" },
+      { symbol: "VR", name: "ratio of the travels", is: "s1 ÷ s2", unit: "1" },
+      { symbol: "η", name: "efficiency", is: "MA ÷ VR", unit: "%" },
+    ],
+    bounds: [{ of: "η", above: 100, says: "More than 100 % is above what physics allows: measure again." }],
+    valid: "Slow, even motion: what speeds the load up is not counted.",
+    source: "Halliday, Resnick, Walker: Fundamentals of Physics, chapter 7.",
+    mistakes: [
+      "Force read while the load hangs still: friction then helps to hold it.",
+      "Mass in kg taken for a force in N.",
+    ],
+  },
+  {
+    kind: "formulas",
+    id: "pistons",
+    name: "Two pistons and a liquid",
+    subject: "machines",
+    use: "Force and travel of two cylinders joined by a tube.",
+    entries: [
+      { symbol: "d1", name: "bore of the pushed cylinder", unit: "mm", value: "10" },
+      { symbol: "d2", name: "bore of the moved cylinder", unit: "mm", value: "30" },
+      { symbol: "F1", name: "force on the pushed piston", unit: "N", value: "20" },
+      { symbol: "s1", name: "travel of the pushed piston", unit: "mm", value: "50" },
+    ],
+    steps: [
+      { symbol: "A1", name: "area of the pushed piston", is: "π × d1^2 ÷ 4", unit: "mm²", between: true },
+      { symbol: "A2", name: "area of the moved piston", is: "π × d2^2 ÷ 4", unit: "mm²", between: true },
+      { symbol: "p", name: "pressure", is: "F1 ÷ A1", unit: "kPa" },
+      { symbol: "F2", name: "force of the moved piston", is: "p × A2", unit: "N" },
+      { symbol: "s2", name: "travel of the moved piston", is: "s1 × A1 ÷ A2", unit: "mm" },
+    ],
+    bounds: [{ of: "p", above: 300, says: "Above 300 kPa plastic syringes and push-on tubes come apart." }],
+    valid: "A liquid without air bubbles; seals without friction; both pistons at one height.",
+    source: "White: Fluid Mechanics, chapter 2.",
+    mistakes: [
+      "Force goes with the area, so with the square of the bore.",
+      "Air in the tube: it is squeezed before anything moves.",
+    ],
+    caution: "Eye protection: joints under pressure let go without a warning.",
+    plot: { over: "d2", of: "F2", from: 10, to: 50 },
+  },
+];

@@ -1,0 +1,16 @@
+import { type Term, vocabulary } from "./vocabulary";
+
+/** What a calculator of the handbook is about. */
+export const handbookSubject = vocabulary({
+  motion: "motion",
+  machines: "machines and gears",
+  flow: "water and wind",
+  falls: "falls and impacts",
+  strength: "strength and stiffness",
+  stock: "sheet, strips and scale",
+  electricity: "electricity",
+  heat: "heat and cold",
+  likeness: "tests by likeness",
+  sums: "sums over parts",
+});
+export type HandbookSubject = Term<typeof handbookSubject>;
