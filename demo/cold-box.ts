@@ -8,6 +8,7 @@ import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { coldBoxFront } from "./cold-box-front";
 import { conceptReview } from "./cold-box-reviews";
 import { loggersOfColdBox } from "./cold-box-series";
+import { lookUpColdBox } from "./handbook";
 import { requirement, roster, sketch } from "./helpers";
 import { random } from "./model";
 import { as, at, fresh, run } from "./run";
@@ -156,4 +157,5 @@ export async function coldBox(owner: string, start: string): Promise<void> {
   await coldBoxFront({ run, at, sketch, as, owner, projectId, ids }, start, rnd);
   await conceptReview(owner, projectId, teams, start);
   await loggersOfColdBox(projectId, teams, addDays(start, 14));
+  await lookUpColdBox(owner, projectId);
 }

@@ -3,6 +3,7 @@ import { addTopics, dealTopics, writeTopic } from "@/stages/reviews/commands/rep
 import { saveStory, shareStory } from "@/stages/reviews/commands/story";
 import { topicsOf } from "@/stages/reviews/queries/story";
 import { storyFacts } from "@/stages/reviews/queries/story-facts";
+import { lookUpTerrace } from "./handbook";
 import { at, run } from "./run";
 import { testReview } from "./terrace-reviews";
 
@@ -72,4 +73,5 @@ export async function testAndTell(
   const co = (await staffOf(projectId)).find((x) => x.role === "co")!.id;
   await testReview(owner, co, projectId, teams, day);
   await tellStories(owner, projectId, teams, day);
+  await lookUpTerrace(owner, projectId, teams);
 }

@@ -6,6 +6,7 @@ import { builds } from "./builds/stage";
 import { concepts } from "./concepts/stage";
 import { contest } from "./contest/stage";
 import { grades } from "./grades/stage";
+import { handbook } from "./handbook/stage";
 import { needs } from "./needs/stage";
 import { notebook } from "./notebook/stage";
 import { people } from "./people/stage";
@@ -31,6 +32,7 @@ export const stages: readonly Stage[] = [
   plan,
   shop,
   notebook,
+  handbook,
   people,
   today,
 ];

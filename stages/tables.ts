@@ -6,6 +6,7 @@ import { buildsTables } from "./builds/tables";
 import { conceptsTables } from "./concepts/tables";
 import { contestTables } from "./contest/tables";
 import { gradesTables } from "./grades/tables";
+import { handbookTables } from "./handbook/tables";
 import { needsTables } from "./needs/tables";
 import { notebookTables } from "./notebook/tables";
 import { peopleTables } from "./people/tables";
@@ -30,6 +31,7 @@ export const tables: readonly Table[] = [
   ...planTables,
   ...shopTables,
   ...notebookTables,
+  ...handbookTables,
   ...peopleTables,
   ...ownTables,
 ];

@@ -93,6 +93,7 @@ beforeAll(async () => {
     withdrawSlots: w.slotPlan,
     withdrawQuestion: w.reviewQuestion,
     withdrawStory: w.story,
+    withdrawUse: w.use,
     withdrawTopic: w.topic,
     withdrawSheet: await first(db()`SELECT id FROM sheet`),
     withdrawAction: w.action,

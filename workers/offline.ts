@@ -1,7 +1,7 @@
 // The pages of those who score and judge, kept in their browser: they open without a network too. Everything else of
 // the application goes to the server as if this were not here.
 import { CacheFirst, ExpirationPlugin, NetworkFirst, Serwist } from "serwist";
-import { keptPages, keptParts } from "@/ui/offline-names";
+import { keptHandbook, keptPages, keptParts } from "@/ui/offline-names";
 
 const day = 86_400;
 
@@ -22,6 +22,14 @@ const guestPages = new NetworkFirst({
   plugins: [new ExpirationPlugin({ maxEntries: 150, maxAgeSeconds: 3 * day }), { handlerDidError: nearest }],
 });
 
+// One page holds every calculator: which one is shown is said by the address, in the browser.
+const handbook = new NetworkFirst({
+  cacheName: keptHandbook,
+  networkTimeoutSeconds: 5,
+  matchOptions: { ignoreVary: true, ignoreSearch: true },
+  plugins: [new ExpirationPlugin({ maxEntries: 5, maxAgeSeconds: 90 * day })],
+});
+
 const worker = new Serwist({
   skipWaiting: true,
   clientsClaim: true,
@@ -29,6 +37,11 @@ const worker = new Serwist({
     {
       matcher: ({ request, url, sameOrigin }) => sameOrigin && request.mode === "navigate" && url.pathname === "/guest",
       handler: guestPages,
+    },
+    {
+      matcher: ({ request, url, sameOrigin }) =>
+        sameOrigin && request.mode === "navigate" && url.pathname === "/handbook",
+      handler: handbook,
     },
     {
       matcher: ({ url, sameOrigin }) =>

@@ -95,9 +95,6 @@ export function outlineWorking(corners: readonly Point[], unit: string): Working
     rule: "Twice the area is the sum over all sides of x × next y − next x × y (shoelace formula).",
     steps: corners.length > 12 ? [] : [equation(["|", ...products, "| ÷ 2"], area, squared(unit))],
     inputs: at.map((c, i) => ({ label: `corner ${i + 1}`, value: `${c[0]} ${c[1]}`, unit })),
-    warnings: o.crossing
-      ? [`Side ${o.crossing[0]} crosses side ${o.crossing[1]}: look at the order of the corners.`]
-      : [],
     basis: ["Plane geometry."],
   });
 }

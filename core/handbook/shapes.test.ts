@@ -1,5 +1,7 @@
 // Parts from their corners and trusses by joints.
 import { reaches } from "../working/equation";
+import { calculatorOf } from "./calculators";
+import { outcomeOf } from "./outcome";
 import { fitsOn, measureOutline, outlineDxf, outlineSvg, outlineWorking } from "./outline";
 import { type Point, readCorners } from "./points";
 import { solveTruss, trussWorking } from "./truss";
@@ -37,7 +39,7 @@ describe("a part from its corners", () => {
       ["upright", null, "turned"],
     );
   });
-  test("what cannot be read is named by its line; units may stand behind a number; a closed list is closed once", () => {
+  test("what cannot be read is named by its line; units may stand behind a number; a closed list closes once", () => {
     const wrong = (text: string) => {
       const read = readCorners(text, "mm");
       return read.ok ? "" : read.message;
@@ -57,7 +59,6 @@ describe("a part from its corners", () => {
     const { steps, result } = outlineWorking(l, "mm");
     const [left, right] = steps[0]!.split(" = ");
     expect([result, reaches(left!, right!.replace(" mm²", ""))]).toEqual(["2000", true]);
-    expect(outlineWorking(corners("0 0\n10 10\n10 0\n0 10"), "mm").warnings[0]).toContain("Side 1 crosses side 3");
     expect(outlineSvg(l)).toContain('width="62mm" height="62mm" viewBox="-1 -1 62 62"');
     expect(outlineSvg(l)).toContain('points="0,60 60,60 60,40 20,40 20,0 0,0"');
     // A line of code, a line of value.
@@ -69,6 +70,27 @@ describe("a part from its corners", () => {
       ["0", "0", "20", "20", "60", "60"],
     ]);
   });
+});
+
+test("what a part comes to: on the sheet or not, and what is no part", () => {
+  const of = (typed: Record<string, string>) => {
+    const o = outcomeOf(calculatorOf("outline")!, typed, "metric");
+    return o.ok
+      ? [o.results.map((r) => r.text).join(" "), ...o.warnings]
+      : o.wrong.map((w) => `${w.symbol}: ${w.message}`);
+  };
+  expect(of({ corners: "0 0\n100 0\n100 50\n0 50" })).toEqual(["5000 300.0 50.00 25.00 100.0 50.00"]);
+  expect(of({ corners: "0 0\n500 0\n0 50", W: "100", H: "600" })[1]).toContain("turned by a quarter");
+  expect(of({ corners: "0 0\n900 0\n0 50" })[1]).toBe("It does not fit on the sheet.");
+  expect(of({ corners: "0 0\n10 10\n10 0\n0 10" })).toEqual([
+    "corners: Side 1 crosses side 3: look at the order of the corners.",
+  ]);
+  expect(of({ corners: "0 0\n1 1\n2 2" })).toEqual(["corners: The corners lie in one line."]);
+  expect(of({ corners: "0 0", W: "x", B: "-1" })).toEqual([
+    expect.stringContaining("corners: A part has three corners"),
+    expect.stringContaining("W: "),
+    "B: This is at least 0.",
+  ]);
 });
 
 describe("a truss by its joints", () => {

@@ -72,7 +72,8 @@ export function solveTruss(truss: ReadTruss): Solved {
   const { bars, holds } = unknownsOf(truss);
   const all = [...bars, ...holds];
   const [has, needs] = [all.length, 2 * joints.length];
-  const words = `${members.length} members and ${holds.length} reactions make ${has}; ${joints.length} joints need ${needs}`;
+  const words =
+    `${members.length} members and ${holds.length} reactions make ${has}; ` + `${joints.length} joints need ${needs}`;
   if (has < needs) return { ok: false, message: `It moves: ${words}. Add a member or a support.` };
   if (has > needs)
     return { ok: false, message: `It has more members or supports than equilibrium can tell apart: ${words}.` };
@@ -114,7 +115,7 @@ export function trussWorking(truss: ReadTruss, forces: readonly TrussForce[], un
     title: "Plane truss by joints",
     result: largest ? formatNumber(fromSi(largest.newton, unit)) : "–",
     unit,
-    rule: "At every joint what pulls to the right and what pulls up is zero together; a member that is pulled is positive.",
+    rule: "At every joint what pulls to the right is zero together, and what pulls up; a pulled member is positive.",
     steps: lines,
     basis: [
       "Members join at their ends without friction and carry no load between them.",

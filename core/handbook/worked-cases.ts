@@ -1,4 +1,4 @@
-/** Inputs as typed, and results in their units, computed a second time by hand and in another program: three for each calculator. */
+/** Inputs as typed, and results in their units, computed a second time in another program: three a calculator. */
 export const handbookCases: readonly [
   id: string,
   typed: Readonly<Record<string, string>>,

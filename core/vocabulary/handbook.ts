@@ -14,3 +14,12 @@ export const handbookSubject = vocabulary({
   sums: "sums over parts",
 });
 export type HandbookSubject = Term<typeof handbookSubject>;
+
+/** What a calculation of the handbook stays with. */
+export const handbookTarget = vocabulary({
+  build: "a build",
+  protocol: "a protocol",
+  requirement: "a requirement",
+  entry: "an entry of my notebook",
+});
+export type HandbookTarget = Term<typeof handbookTarget>;

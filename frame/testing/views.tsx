@@ -31,6 +31,8 @@ import { PeersScreen } from "@/stages/grades/screens/peers";
 import { SchemeScreen } from "@/stages/grades/screens/scheme";
 import { SpreadsheetScreen } from "@/stages/grades/screens/spreadsheet";
 import { StudentGradeScreen } from "@/stages/grades/screens/student-grade";
+import { HandbookBeside, usesByEntry } from "@/stages/handbook/screens/beside";
+import { HandbookScreen } from "@/stages/handbook/screens/handbook";
 import { InspectionScreen } from "@/stages/needs/screens/inspection";
 import { NeedsScreen } from "@/stages/needs/screens/needs";
 import { StatementsScreen } from "@/stages/needs/screens/statements";
@@ -119,6 +121,13 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["overall", 12, ({ slug }) => <OverallScreen slug={slug} />],
   ["board", 12, ({ slug }) => <OwnBoardScreen slug={slug} />],
   ["records", 12, ({ slug }) => <RecordsScreen slug={slug} />],
-  ["notebook", 12, ({ slug }) => <NotebookScreen slug={slug} />],
+  ["notebook", 12, ({ slug }) => <NotebookScreen slug={slug} beside={(entries) => usesByEntry(slug, entries)} />],
+  ["handbook", 12, ({ slug }) => <HandbookScreen slug={slug} />],
+  [
+    "calculations beside a requirement",
+    3,
+    ({ slug }) => <HandbookBeside slug={slug} kind="requirement" named="R-01" />,
+  ],
+  ["calculations beside a build", 3, (w) => <HandbookBeside slug={w.slug} kind="build" named={w.build} />],
   ["people", 12, ({ slug }) => <PeopleScreen slug={slug} />],
 ];

@@ -498,6 +498,23 @@ export interface HallCall {
   endedAt: string | null;
 }
 
+export interface HandbookUse {
+  id: Id<"handbook_use">;
+  projectId: Id<"project">;
+  calculator: string;
+  inputs: unknown;
+  units: string;
+  note: string;
+  buildId: Id<"build"> | null;
+  protocolId: Id<"protocol"> | null;
+  requirementId: Id<"requirement"> | null;
+  entryId: Id<"notebook_entry"> | null;
+  personId: Id<"person"> | null;
+  madeBy: string;
+  madeAt: string;
+  version: number;
+}
+
 export interface Inspection {
   id: Id<"inspection">;
   buildId: Id<"build">;

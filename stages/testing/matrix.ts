@@ -2,6 +2,7 @@ import { randomUUID } from "node:crypto";
 import { packed } from "@/stages/bench/view/samples";
 import { definition } from "./definition";
 import { contest } from "./matrix-contest";
+import { handbook } from "./matrix-handbook";
 import { reviews } from "./matrix-reviews";
 import type { Line, Role } from "./role";
 
@@ -322,6 +323,7 @@ export const table: Record<string, Line> = {
   },
   ...contest,
   ...reviews,
+  ...handbook,
   previewRoster: { may: staff, input: (w) => ({ projectId: w.projectId, text: "Name\nX" }) },
   importRoster: { may: staff, input: (w) => ({ projectId: w.projectId, rows: [{ name: "New One", section: "3" }] }) },
   giveLogin: {

@@ -16,18 +16,11 @@ import { savePartLine } from "@/stages/builds/commands/parts";
 import { markPiece, savePiece } from "@/stages/builds/commands/pieces";
 import { saveConcept } from "@/stages/concepts/commands/concepts";
 import { openSelection } from "@/stages/concepts/commands/selection";
-import { saveBoard } from "@/stages/contest/commands/boards";
 import { saveEvent } from "@/stages/contest/commands/events";
-import { markSheet, saveJudgedEvent } from "@/stages/contest/commands/judged";
-import { recordMatch } from "@/stages/contest/commands/match-results";
-import { saveMatchEvent, seedByHand } from "@/stages/contest/commands/matches";
-import { openVote } from "@/stages/contest/commands/vote";
-import { ballotOf } from "@/stages/contest/queries/awards";
 import { eventsOf } from "@/stages/contest/queries/events";
-import { judgedEventsOf } from "@/stages/contest/queries/judged";
-import { matchEventsOf } from "@/stages/contest/queries/matches";
 import { openPeerRound, setPeerRound } from "@/stages/grades/commands/peers";
 import { saveScheme } from "@/stages/grades/commands/scheme";
+import { attachUse } from "@/stages/handbook/commands";
 import { openSource, writeNote } from "@/stages/needs/commands/notes";
 import { draftQuestion } from "@/stages/needs/commands/questions";
 import { askChange } from "@/stages/needs/commands/register";
@@ -58,6 +51,7 @@ import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
 import { putAside } from "@/stages/today/commands";
 import { ok } from "./database";
 import { definition } from "./definition";
+import { aJudging, aRace } from "./world-contest";
 
 /** A chapter of the world's story. */
 export const chapter = { key: "own 1", heading: "How it began", text: "With a lever." };
@@ -73,6 +67,9 @@ export const slotsTyped = {
   reviewers: [{ name: "Ida" }, { name: "Ben", hours: ["8:50-9:30"] }],
 };
 
+/** What is put into a calculator of the handbook. */
+export const calculation = { calculator: "lever", units: "metric", inputs: { F1: "40 N", a: "60 cm" } };
+
 export const rubric = [
   {
     key: "fit",
@@ -86,39 +83,6 @@ export const rubric = [
 ];
 
 export type World = Awaited<ReturnType<typeof makeProject>>;
-
-/** An event of matches between the teams that there are, seeded by name; its first match was a walkover. */
-async function aRace(boss: Actor, projectId: string) {
-  const { id: race } = await ok(saveMatchEvent, boss, { projectId, name: "Race", format: "double", decides: "first" });
-  const racers = (await matchEventsOf(projectId))[0]!.entries.map((n) => n.id as string);
-  await ok(seedByHand, boss, { id: race, version: 1, entries: racers });
-  const match = randomUUID();
-  const [one, other] = racers as [string, string];
-  const walkover = { outcome: "walkover", winner: "a", reason: "Late bus" };
-  await ok(recordMatch, boss, { id: match, eventId: race, slot: "M1-1", a: one, b: other, ...walkover });
-  const { id: board } = await ok(saveBoard, boss, { projectId, name: "Hall" });
-  return { race, racers, match, board };
-}
-
-/** A judged event with one sheet, of its maker, and an open vote of the crowd. */
-async function aJudging(boss: Actor, projectId: string) {
-  const { id: judged } = await ok(saveJudgedEvent, boss, {
-    projectId,
-    name: "Design",
-    criteria: [{ key: "use", name: "Use", weight: "1" }],
-    most: 5,
-    method: "mean",
-    tie: "shared",
-    full: "40",
-  });
-  const [event] = await judgedEventsOf(projectId);
-  const shown = event!.entries.map((n) => n.id as string);
-  const sheet = randomUUID();
-  await ok(markSheet, boss, { id: sheet, entryId: shown[0]!, after: 0, marks: { use: "3" } });
-  const { code } = await ok(openVote, boss, { projectId });
-  const { id: ballot } = (await ballotOf(projectId))!;
-  return { judged, shown, sheet, code, ballot };
-}
 
 /** A project with two teams and one of every kind of record. */
 export async function makeProject(owner: Actor, title: string) {
@@ -375,6 +339,8 @@ export async function makeProject(owner: Actor, title: string) {
     personId: pupils[0]!.id,
     text: "The seal leaked.",
   });
+  const use = randomUUID();
+  await ok(attachUse, mate, { ...calculation, id: use, kind: "build", targetId: build });
   const series = randomUUID();
   await ok(openSeries, mate, {
     id: series,
@@ -413,6 +379,7 @@ export async function makeProject(owner: Actor, title: string) {
     piece,
     aside,
     entryOfNotebook,
+    use,
     projectId,
     slug,
     section: sectionIds[0]!,

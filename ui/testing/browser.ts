@@ -9,6 +9,7 @@ globalThis.IntersectionObserver ??= class {
   unobserve() {}
   disconnect() {}
 } as unknown as typeof IntersectionObserver;
+if (typeof window !== "undefined") window.scrollTo = () => {};
 if (typeof Element !== "undefined") {
   Element.prototype.hasPointerCapture ??= () => false;
   Element.prototype.setPointerCapture ??= () => {};

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { instant, longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage, sectionOf } from "@/platform/pages/page";
 import { studentsOf } from "@/stages/people/queries/students";
@@ -20,11 +21,14 @@ export async function NotebookScreen({
   person,
   section: asked,
   page: askedPage,
+  beside,
 }: {
   slug: string;
   person?: string;
   section?: string;
   page?: string;
+  /** What stays with entries from elsewhere, by entry. */
+  beside: (entries: readonly { id: string; personId: string }[]) => Promise<ReadonlyMap<string, ReactNode>>;
 }) {
   const { frame, staff, actor } = await projectPage(slug);
   const p = frame.project;
@@ -38,6 +42,7 @@ export async function NotebookScreen({
   ]);
   const students = everybody.filter((s) => !section || s.sectionId === section.id);
   const entries = found.slice(0, onPage);
+  const kept = await beside(entries);
   const chosen = students.find((s) => s.id === who);
   const hrefOf = (more: { person?: string; page?: string }) => {
     const q = new URLSearchParams({ ...(section ? { section: section.id } : {}), ...more }).toString();
@@ -105,6 +110,7 @@ export async function NotebookScreen({
                   {staff && !chosen && <span className="font-normal text-soft"> · {e.person}</span>}
                 </h2>
                 <p className="max-w-[72ch] whitespace-pre-wrap">{now.text}</p>
+                {kept.get(e.id)}
                 {e.versions.length > 1 && (
                   <Fold
                     className="mt-1 text-sm text-soft"

@@ -26,6 +26,7 @@ export async function studentRecord(projectId: string, personId: string) {
     extensions,
     appeals,
     ratings,
+    calculations,
   ] = await Promise.all([
     sql`SELECT id, name, email FROM person WHERE id = ${personId}`,
     sql`
@@ -136,6 +137,12 @@ export async function studentRecord(projectId: string, personId: string) {
       WHERE g.rater_id = ${personId} AND r.project_id = ${projectId}
       ORDER BY r.opened_at, p.name
     `,
+    sql`
+      SELECT calculator, inputs, units, note, made_at
+      FROM handbook_use
+      WHERE person_id = ${personId} AND project_id = ${projectId}
+      ORDER BY made_at
+    `,
   ]);
   return {
     person: one(person),
@@ -158,5 +165,6 @@ export async function studentRecord(projectId: string, personId: string) {
     extensions,
     appeals,
     ratingsGiven: ratings,
+    calculations,
   };
 }

@@ -1,4 +1,5 @@
 import { BenchScreen } from "@/stages/bench/screens/bench";
+import { HandbookBeside } from "@/stages/handbook/screens/beside";
 
 export const metadata = { title: "Bench" };
 export default async function Page({
@@ -9,5 +10,11 @@ export default async function Page({
   searchParams: Promise<{ protocol?: string; build?: string; all?: string }>;
 }) {
   const { protocol, build, all } = await searchParams;
-  return <BenchScreen slug={(await params).project} protocol={protocol} build={build} all={all === "1"} />;
+  const slug = (await params).project;
+  return (
+    <>
+      <BenchScreen slug={slug} protocol={protocol} build={build} all={all === "1"} />
+      <HandbookBeside slug={slug} kind="protocol" named={protocol} />
+    </>
+  );
 }

@@ -1,3 +1,4 @@
+import { HandbookBeside } from "@/stages/handbook/screens/beside";
 import { NeedsScreen } from "@/stages/needs/screens/needs";
 
 export const metadata = { title: "Requirements" };
@@ -9,5 +10,11 @@ export default async function Page({
   searchParams: Promise<{ r?: string; filter?: string }>;
 }) {
   const { r, filter } = await searchParams;
-  return <NeedsScreen slug={(await params).project} open={r} filter={filter} />;
+  const slug = (await params).project;
+  return (
+    <>
+      <NeedsScreen slug={slug} open={r} filter={filter} />
+      <HandbookBeside slug={slug} kind="requirement" named={r} />
+    </>
+  );
 }

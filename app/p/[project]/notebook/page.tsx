@@ -1,3 +1,4 @@
+import { usesByEntry } from "@/stages/handbook/screens/beside";
 import { NotebookScreen } from "@/stages/notebook/screens/notebook";
 
 export const metadata = { title: "Notebook" };
@@ -9,5 +10,14 @@ export default async function Page({
   searchParams: Promise<{ person?: string; section?: string; page?: string }>;
 }) {
   const { person, section, page } = await searchParams;
-  return <NotebookScreen slug={(await params).project} person={person} section={section} page={page} />;
+  const slug = (await params).project;
+  return (
+    <NotebookScreen
+      slug={slug}
+      person={person}
+      section={section}
+      page={page}
+      beside={(entries) => usesByEntry(slug, entries)}
+    />
+  );
 }

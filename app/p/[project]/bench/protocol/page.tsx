@@ -1,4 +1,5 @@
 import { ProtocolScreen } from "@/stages/bench/screens/protocol";
+import { HandbookBeside } from "@/stages/handbook/screens/beside";
 
 export const metadata = { title: "Protocol" };
 export default async function Page({
@@ -9,5 +10,11 @@ export default async function Page({
   searchParams: Promise<{ id?: string; from?: string }>;
 }) {
   const { id, from } = await searchParams;
-  return <ProtocolScreen slug={(await params).project} id={id} from={from} />;
+  const slug = (await params).project;
+  return (
+    <>
+      <ProtocolScreen slug={slug} id={id} from={from} />
+      <HandbookBeside slug={slug} kind="protocol" named={id} />
+    </>
+  );
 }
