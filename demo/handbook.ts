@@ -1,6 +1,10 @@
 import { randomUUID } from "node:crypto";
+import { type Exercise, exerciseOf, kindsFor } from "@/core/trainer/exercise";
 import { db } from "@/platform/db/db";
-import { attachUse } from "@/stages/handbook/commands";
+import { answerExercise } from "@/stages/handbook/commands/trainer";
+import { attachUse } from "@/stages/handbook/commands/uses";
+import { trainerFacts } from "@/stages/handbook/queries/trainer";
+import { seenOf } from "@/stages/handbook/view/trainer";
 import { run } from "./run";
 
 interface Kept {
@@ -84,4 +88,31 @@ export async function lookUpColdBox(owner: string, projectId: string): Promise<v
     inputs: { τ: "26 h", T0: "3", Tx: "8", Ta: "32" },
     note: "What time constant ten hours would need without ice",
   });
+}
+
+/** An answer to an exercise: the right one, or one that is near. */
+const answerTo = ({ answer }: Exercise, right: boolean): string => {
+  if (answer.kind === "choice") return String(right ? answer.right : (answer.right + 1) % answer.options.length);
+  if (right) return answer.right;
+  return answer.kind === "number" ? String(Math.round(Number(answer.right))) : answer.right.replace(/\d(?= ±)/, "");
+};
+
+/** What two teams answered to the trainer: most of it right, and who mixes up what. */
+export async function trainTerrace(
+  projectId: string,
+  teams: ReadonlyMap<string, { readonly members: readonly string[] }>,
+): Promise<void> {
+  const facts = await trainerFacts(projectId);
+  const kinds = kindsFor(facts);
+  const members = ["Cistern", "Downpour", "Alder"].flatMap((t) => teams.get(t)!.members);
+  for (const [i, who] of members.entries())
+    for (const [k, kind] of kinds.entries())
+      for (let n = 0; n < 2 + ((i + k) % 3); n++) {
+        const seed = `demo ${i} ${n}`;
+        const exercise = exerciseOf(kind, facts, seed)!;
+        // Everybody mixes up one kind; one student most of them.
+        const weak = k === i % kinds.length || i === 5;
+        const given = answerTo(exercise, !(weak && n % 3 !== 2));
+        await run(answerExercise, who, { id: randomUUID(), projectId, kind, seed, seen: seenOf(exercise), given });
+      }
 }

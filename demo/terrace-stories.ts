@@ -3,7 +3,7 @@ import { addTopics, dealTopics, writeTopic } from "@/stages/reviews/commands/rep
 import { saveStory, shareStory } from "@/stages/reviews/commands/story";
 import { topicsOf } from "@/stages/reviews/queries/story";
 import { storyFacts } from "@/stages/reviews/queries/story-facts";
-import { lookUpTerrace } from "./handbook";
+import { lookUpTerrace, trainTerrace } from "./handbook";
 import { at, run } from "./run";
 import { testReview } from "./terrace-reviews";
 
@@ -74,4 +74,5 @@ export async function testAndTell(
   await testReview(owner, co, projectId, teams, day);
   await tellStories(owner, projectId, teams, day);
   await lookUpTerrace(owner, projectId, teams);
+  await trainTerrace(projectId, teams);
 }

@@ -7,6 +7,8 @@ const script = "/guest-offline.js";
 /** Where pages are kept, by the part of the application that they belong to. */
 const keptIn = { "/guest": keptPages, "/handbook": keptHandbook } as const;
 
+const loadConfirm = () => import("./confirm");
+
 /** Waits until the worker is there. */
 const stands = (registration: ServiceWorkerRegistration) =>
   new Promise<void>((resolve) => {
@@ -37,12 +39,15 @@ async function keepAll(scope: keyof typeof keptIn, pages: readonly string[]): Pr
  */
 export function OfflinePage({
   pages,
+  load = loadConfirm,
   scope = "/guest",
   kept = "This page opens without a network too. What you save then waits here and is sent later.",
   cannot = "This browser cannot open the page without a network (it takes https). What is saved while the page " +
     "stands still waits here and is sent later: do not close it.",
 }: {
   pages: readonly string[];
+  /** Fetches what is otherwise loaded when it is first pressed. */
+  load?: () => Promise<unknown>;
   scope?: keyof typeof keptIn;
   kept?: ReactNode;
   cannot?: ReactNode;
@@ -58,8 +63,7 @@ export function OfflinePage({
       // A page that was come to from the link is not the worker's yet: it is asked itself whether it stands.
       const registration = await navigator.serviceWorker.register(script, { scope, updateViaCache: "none" });
       await stands(registration);
-      // What is loaded when it is first pressed is loaded now.
-      await import("./confirm");
+      await load();
       if (gone) return;
       await keepAll(scope, [...new Set([...here(), ...which.split(" ")])]);
       if (gone) return;
@@ -70,7 +74,7 @@ export function OfflinePage({
       gone = true;
       clearInterval(at);
     };
-  }, [which, scope]);
+  }, [which, scope, load]);
   return (
     <p className="mt-6 text-sm text-soft" aria-live="polite">
       {state === "kept" && kept}

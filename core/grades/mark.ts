@@ -41,7 +41,7 @@ function shareAt(text: string, scale: MarkScale): { share: Decimal; rest: string
     if (decimal(of[2]!).isZero()) return { wrong: "Of nothing there is no mark: write for example 17 of 20." };
     return { share: decimal(of[1]!).div(decimal(of[2]!)), rest: text.slice(of[0].length) };
   }
-  const plain = new RegExp(`^${number}(\\s*%)?(?![\\p{L}\\d.,])`, "u").exec(text);
+  const plain = new RegExp(`^${number}(\\s*%)?(?![\\p{L}\\d]|[.,]\\d)`, "u").exec(text);
   if (!plain) return null;
   const rest = text.slice(plain[0].length);
   if (plain[2] || scale.kind === "percent") return { share: decimal(plain[1]!).div(100), rest };

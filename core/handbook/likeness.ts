@@ -26,7 +26,7 @@ export const likeness: readonly FormulaCalculator[] = [
       {
         of: "w",
         above: 50,
-        says: "This is faster than a school's test can be. Above an Re of about 100 000 drag changes little: test slower.",
+        says: "This is faster than a school's test can be. Above an Re of 100 000 drag changes little: test slower.",
       },
     ],
     valid:

@@ -23,3 +23,17 @@ export const handbookTarget = vocabulary({
   entry: "an entry of my notebook",
 });
 export type HandbookTarget = Term<typeof handbookTarget>;
+
+/** What the trainer asks. */
+export const trainerKind = vocabulary(
+  {
+    limit: "read a limit with its ±",
+    pair: "spot the confounded pair",
+    next: "choose the next run",
+    round: "round a value to its ±",
+    grade: "compute a grade",
+    fair: "plan a fair test",
+  },
+  ["trainer_answer.kind"],
+);
+export type TrainerKind = Term<typeof trainerKind>;

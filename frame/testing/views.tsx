@@ -33,6 +33,7 @@ import { SpreadsheetScreen } from "@/stages/grades/screens/spreadsheet";
 import { StudentGradeScreen } from "@/stages/grades/screens/student-grade";
 import { HandbookBeside, usesByEntry } from "@/stages/handbook/screens/beside";
 import { HandbookScreen } from "@/stages/handbook/screens/handbook";
+import { TrainerScreen } from "@/stages/handbook/screens/trainer";
 import { InspectionScreen } from "@/stages/needs/screens/inspection";
 import { NeedsScreen } from "@/stages/needs/screens/needs";
 import { StatementsScreen } from "@/stages/needs/screens/statements";
@@ -123,6 +124,7 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["records", 12, ({ slug }) => <RecordsScreen slug={slug} />],
   ["notebook", 12, ({ slug }) => <NotebookScreen slug={slug} beside={(entries) => usesByEntry(slug, entries)} />],
   ["handbook", 12, ({ slug }) => <HandbookScreen slug={slug} />],
+  ["trainer", 12, ({ slug }) => <TrainerScreen slug={slug} of="round" seed="1" />],
   [
     "calculations beside a requirement",
     3,

@@ -59,5 +59,6 @@ export const broken: Readonly<Record<string, string>> = {
   sheet_review_id_lower_idx: "Another reviewer has handed in a sheet under this name. Write your full name.",
   task_project_id_lower_idx: "There is a task of this name.",
   team_project_id_lower_idx: "There is a team of this name in the project.",
+  trainer_answer_once: "This exercise is answered already. Take the next one.",
   tool_project_id_lower_idx: "There is a tool of this name.",
 };

@@ -1225,6 +1225,17 @@ export interface ToolSignOff {
   signedBy: string;
 }
 
+export interface TrainerAnswer {
+  id: Id<"trainer_answer">;
+  projectId: Id<"project">;
+  personId: Id<"person">;
+  kind: In<"trainerKind">;
+  seed: string;
+  given: string;
+  correct: boolean;
+  answeredAt: string;
+}
+
 export interface Trait {
   projectId: Id<"project">;
   personId: Id<"person">;

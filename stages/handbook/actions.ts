@@ -1,6 +1,7 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { attachUse, changeUse } from "./commands";
+import { answerExercise } from "./commands/trainer";
+import { attachUse, changeUse } from "./commands/uses";
 import { withdrawUse } from "./withdrawals";
 
 export const attachUseAction = action(attachUse);
@@ -8,3 +9,5 @@ export const attachUseAction = action(attachUse);
 export const changeUseAction = action(changeUse);
 
 export const withdrawUseAction = action(withdrawUse);
+
+export const answerExerciseAction = action(answerExercise);

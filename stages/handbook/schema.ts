@@ -1,6 +1,6 @@
 import * as yup from "yup";
 import { calculatorOf } from "@/core/handbook/calculators";
-import { handbookTarget } from "@/core/vocabulary/handbook";
+import { handbookTarget, trainerKind } from "@/core/vocabulary/handbook";
 import { unitSystem } from "@/core/vocabulary/project";
 import * as c from "@/platform/schema/fields";
 
@@ -39,4 +39,15 @@ export const changeUse = yup.object({
   units: c.oneOf(unitSystem).required(),
   inputs: typedInputs,
   note: c.optionalText(300),
+});
+
+export const answerExercise = yup.object({
+  /** Made where it is pressed: pressed twice it is one. */
+  id: c.id(),
+  projectId: c.id(),
+  kind: c.oneOf(trainerKind).required(),
+  seed: c.text(40),
+  /** The exercise as it was shown: it is made anew, and has to be the same. */
+  seen: c.text(4000),
+  given: c.text(60),
 });

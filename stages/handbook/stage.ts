@@ -2,16 +2,20 @@ import "server-only";
 import { calculators } from "@/core/handbook/calculators";
 import { plainLetters } from "@/core/text/plain";
 import type { Stage } from "@/platform/registry/stage";
-import * as commands from "./commands";
+import * as trainer from "./commands/trainer";
+import * as uses from "./commands/uses";
 import { handbookHref } from "./view/handbook";
 import * as withdrawals from "./withdrawals";
 
 export const handbook: Stage = {
   key: "handbook",
   name: "Handbook",
-  pages: [{ label: "Handbook", path: "/handbook" }],
+  pages: [
+    { label: "Handbook", path: "/handbook" },
+    { label: "Trainer", path: "/handbook/trainer" },
+  ],
   shows: ["handbook"],
-  commands: [commands, withdrawals],
+  commands: [uses, trainer, withdrawals],
   below: "everyone",
   async search({ like }) {
     const words = plainLetters(like.replaceAll("%", ""));

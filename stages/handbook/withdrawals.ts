@@ -1,7 +1,7 @@
 import "server-only";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { handbookActs } from "./acts";
-import { ofUse } from "./commands";
+import { ofUse } from "./commands/uses";
 
 /** A calculation is taken away from what it was attached to. */
 export const withdrawUse = withdrawal({

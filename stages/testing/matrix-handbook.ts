@@ -11,5 +11,17 @@ export const handbook: Record<string, Line> = {
     may: team,
     input: (w) => ({ id: w.use, version: 1, units: "metric", inputs: { F1: "45" }, note: "heavier" }),
   },
+  // The exercise of the sender is not the one that is made: it is refused for that, not for permission.
+  answerExercise: {
+    may: ["owner", "co", "teammate", "other team"],
+    input: (w) => ({
+      id: randomUUID(),
+      projectId: w.projectId,
+      kind: "round",
+      seed: "1",
+      seen: "another",
+      given: "1",
+    }),
+  },
   withdrawUse: { may: team, input: (w) => ({ id: w.use }) },
 };

@@ -20,7 +20,7 @@ import { saveEvent } from "@/stages/contest/commands/events";
 import { eventsOf } from "@/stages/contest/queries/events";
 import { openPeerRound, setPeerRound } from "@/stages/grades/commands/peers";
 import { saveScheme } from "@/stages/grades/commands/scheme";
-import { attachUse } from "@/stages/handbook/commands";
+import { attachUse } from "@/stages/handbook/commands/uses";
 import { openSource, writeNote } from "@/stages/needs/commands/notes";
 import { draftQuestion } from "@/stages/needs/commands/questions";
 import { askChange } from "@/stages/needs/commands/register";

@@ -17,7 +17,9 @@ import { ShapeFiles } from "./shape-files";
 import { ShapePicture } from "./shape-picture";
 import { TurnLink } from "./turn-link";
 
-const Plot = dynamic(() => import("./plot"), { ssr: false, loading: () => <div className="h-[260px]" /> });
+/** Fetches what is not there at first: by this one call, so that what is kept is what is asked for. */
+export const loadPlot = () => import("./plot");
+const Plot = dynamic(loadPlot, { ssr: false, loading: () => <div className="h-[260px]" /> });
 
 /** A calculator: what is typed on the left, what it comes to on the right, what it holds for below. */
 export function CalculatorPage({
@@ -79,7 +81,7 @@ export function CalculatorPage({
         </div>
       )}
       <div className="grid items-start gap-x-8 gap-y-5 lg:grid-cols-[minmax(320px,5fr)_minmax(0,7fr)]">
-        <div className="grid min-w-0 gap-5">
+        <div className="contents min-w-0 gap-5 lg:grid">
           <Sheet title="Put in">
             <Fields
               fields={fields}
@@ -108,7 +110,7 @@ export function CalculatorPage({
               </button>
             </div>
           </Sheet>
-          <section>
+          <section className="order-2 lg:order-none">
             <h2>Formula</h2>
             {steps.map((s) => (
               <p key={s.symbol} className="text-[15px]">
@@ -122,14 +124,14 @@ export function CalculatorPage({
             <p className="mt-1 text-sm text-soft">{c.source}</p>
           </section>
         </div>
-        <div className="grid min-w-0 gap-5">
+        <div className="contents min-w-0 gap-5 lg:grid">
           <Results outcome={outcome} second={second} />
           {c.kind !== "formulas" && <ShapePicture calculator={c} typed={typed} units={system} />}
           {c.kind === "outline" && outcome.ok && <ShapeFiles typed={typed} units={system} />}
           {plot && c.kind === "formulas" && c.plot && (
             <Plot calculator={c} points={plot} now={outcome.ok ? outcome : null} typed={typed} units={system} />
           )}
-          <section>
+          <section className="order-2 lg:order-none">
             <h2>It holds for</h2>
             <p>{c.valid}</p>
             <h2 className="mt-3">Usual mistakes</h2>

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { UnitSystem } from "@/core/vocabulary/project";
-import { PageHead } from "@/ui/page";
+import { LinkButton, PageHead } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { bySubject, handbookHref } from "../view/handbook";
 import { TurnLink } from "./turn-link";
@@ -31,6 +31,7 @@ export function HandbookIndex({
         title="Handbook"
         note="What an engineer looks up: its formula, what it holds for, and every line of its working."
       >
+        {!choose && <LinkButton href={`${base}/handbook/trainer`}>Trainer</LinkButton>}
         <input
           className="input w-64 max-w-full"
           type="search"

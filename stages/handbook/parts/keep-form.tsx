@@ -7,7 +7,7 @@ import { ActionForm } from "@/ui/form/action-form";
 import { fieldsFor } from "@/ui/form/fields-of";
 import { Sheet } from "@/ui/page";
 import { attachUseAction, changeUseAction } from "../actions";
-import type { Target } from "../queries";
+import type { Target } from "../queries/uses";
 import { attachUse, changeUse } from "../schema";
 import type { StoredUse } from "../view/handbook";
 

@@ -5,7 +5,7 @@ import { projectPage } from "@/platform/pages/page";
 import Link from "@/ui/link";
 import { handbookActs } from "../acts";
 import { Near, Uses } from "../parts/uses";
-import { aboutOf, usesOf } from "../queries";
+import { aboutOf, usesOf } from "../queries/uses";
 import { handbookHref, toldUse } from "../view/handbook";
 
 /**
@@ -33,7 +33,7 @@ export async function HandbookBeside({
   const near = nearTo(words);
   if (!uses.length && !may) return null;
   return (
-    <section className="mt-6 max-w-[860px]" aria-label="From the handbook">
+    <section className="mt-3 max-w-[860px]" aria-label="From the handbook">
       <h2 className="mb-1">Calculations</h2>
       {uses.length > 0 && <Uses uses={uses.map((u) => toldUse(base, u))} may={may} />}
       <Near base={base} ids={near} target={`${kind} ${id}`} />

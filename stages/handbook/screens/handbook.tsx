@@ -1,7 +1,7 @@
 import { isId } from "@/platform/db/id";
 import { projectPage } from "@/platform/pages/page";
 import { Handbook } from "../parts/handbook";
-import { targetsOf, useOf } from "../queries";
+import { targetsOf, useOf } from "../queries/uses";
 
 /** The handbook in a project: in its units, and a calculation is kept with what it was made for. */
 export async function HandbookScreen({ slug, use }: { slug: string; use?: string }) {

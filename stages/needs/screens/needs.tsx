@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { projectPage } from "@/platform/pages/page";
 import { ownersOf } from "@/stages/people/queries/students";
 import { Fold } from "@/ui/fold";
@@ -19,7 +20,18 @@ import { nextToTest } from "../view/next";
 import { registerFilters, registerView } from "../view/register";
 
 /** The register: every requirement with its limit, its source, and how every team's newest build stands. */
-export async function NeedsScreen({ slug, open, filter }: { slug: string; open?: string; filter?: string }) {
+export async function NeedsScreen({
+  slug,
+  open,
+  filter,
+  beside,
+}: {
+  slug: string;
+  open?: string;
+  filter?: string;
+  /** What other stages have beside the open requirement. */
+  beside?: ReactNode;
+}) {
   const { frame, staff } = await projectPage(slug, needsActs.read);
   const p = frame.project;
   const [facts, retired, volatility, traced, owners] = await Promise.all([
@@ -123,7 +135,10 @@ export async function NeedsScreen({ slug, open, filter }: { slug: string; open?:
         }
         detail={
           view.selected && (
-            <Detail slug={slug} r={view.selected} state={facts} staff={staff} currency={p.currency} owners={people} />
+            <>
+              <Detail slug={slug} r={view.selected} state={facts} staff={staff} currency={p.currency} owners={people} />
+              {beside && <div className="mt-2 border-t border-line px-4">{beside}</div>}
+            </>
           )
         }
       />

@@ -27,6 +27,7 @@ export async function studentRecord(projectId: string, personId: string) {
     appeals,
     ratings,
     calculations,
+    exercises,
   ] = await Promise.all([
     sql`SELECT id, name, email FROM person WHERE id = ${personId}`,
     sql`
@@ -143,6 +144,12 @@ export async function studentRecord(projectId: string, personId: string) {
       WHERE person_id = ${personId} AND project_id = ${projectId}
       ORDER BY made_at
     `,
+    sql`
+      SELECT kind, given, correct, answered_at
+      FROM trainer_answer
+      WHERE person_id = ${personId} AND project_id = ${projectId}
+      ORDER BY answered_at
+    `,
   ]);
   return {
     person: one(person),
@@ -166,5 +173,6 @@ export async function studentRecord(projectId: string, personId: string) {
     appeals,
     ratingsGiven: ratings,
     calculations,
+    exercises,
   };
 }

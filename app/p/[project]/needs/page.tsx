@@ -12,9 +12,11 @@ export default async function Page({
   const { r, filter } = await searchParams;
   const slug = (await params).project;
   return (
-    <>
-      <NeedsScreen slug={slug} open={r} filter={filter} />
-      <HandbookBeside slug={slug} kind="requirement" named={r} />
-    </>
+    <NeedsScreen
+      slug={slug}
+      open={r}
+      filter={filter}
+      beside={r && <HandbookBeside slug={slug} kind="requirement" named={r} />}
+    />
   );
 }

@@ -1,7 +1,7 @@
 import "server-only";
 import type { HandbookTarget } from "@/core/vocabulary/handbook";
 import { db } from "@/platform/db/db";
-import type { StoredUse } from "./view/handbook";
+import type { StoredUse } from "../view/handbook";
 
 /** What a calculation may be kept with. */
 export interface Target {

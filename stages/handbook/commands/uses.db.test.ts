@@ -3,10 +3,10 @@ import { db } from "@/platform/db/db";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import { calculation } from "@/stages/testing/world";
-import { attachUse, changeUse } from "./commands";
-import { aboutOf, targetsOf, useOf, usesOf } from "./queries";
-import { toldUse } from "./view/handbook";
-import { withdrawUse } from "./withdrawals";
+import { aboutOf, targetsOf, useOf, usesOf } from "../queries/uses";
+import { toldUse } from "../view/handbook";
+import { withdrawUse } from "../withdrawals";
+import { attachUse, changeUse } from "./uses";
 
 let at: Awaited<ReturnType<typeof openClass>>;
 beforeAll(async () => {

@@ -7,8 +7,8 @@ import type { UnitSystem } from "@/core/vocabulary/project";
 import { checkVersion, command, found, projectOf, refuse, teamOf } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
 import type * as row from "@/platform/db/rows";
-import { handbookActs } from "./acts";
-import * as s from "./schema";
+import { handbookActs } from "../acts";
+import * as s from "../schema";
 
 /** Where each target stands, in `handbook_use` and by itself. */
 export const targetColumn: Readonly<Record<HandbookTarget, string>> = {
