@@ -73,6 +73,8 @@ const views = [
     "/reviews/slots?title=Test%20review",
     "/grades",
     "/contest",
+    "/handbook",
+    "/handbook/trainer?of=round&seed=1",
     "/records",
     "/plan",
     "/people",

@@ -22,12 +22,12 @@ test("from a mass limit to its calculator, and what was computed stands beside t
   await page.reload();
   await expect(page.getByLabel("mass of the whole now", { exact: true })).toHaveValue("5.2 ± 0.02 kg");
   await expect(page.getByRole("combobox", { name: "What it was made for" })).toContainText("a requirement: R-03");
-  await page.getByLabel("Note").fill("thinner side plates");
+  await page.getByLabel("Note").fill("ribbed side plates");
   await page.getByRole("button", { name: "Keep it" }).click();
   await expect(page.getByText("Kept. It stands where it was kept")).toBeVisible();
 
   await page.goto(`${base}/needs?r=R-03`);
-  const kept = beside.getByRole("listitem").filter({ hasText: "thinner side plates" });
+  const kept = beside.getByRole("listitem").filter({ hasText: "ribbed side plates" });
   await expect(kept).toContainText("m = 5.2 ± 0.02 kg");
   await kept.getByRole("button").first().click();
   await expect(page.getByRole("dialog")).toContainText("saved: s = ρ × (A × t1 − (A − o) × t2)");
@@ -36,7 +36,7 @@ test("from a mass limit to its calculator, and what was computed stands beside t
   // Corrected in place, and taken away.
   await kept.getByRole("link", { name: "Mass saving" }).click();
   await expect(page.getByRole("heading", { name: "This calculation is kept" })).toBeVisible();
-  await page.getByLabel("Note").fill("thinner side plates, twice");
+  await page.getByLabel("Note").fill("ribbed side plates, twice");
   await page.getByRole("button", { name: "Save what was changed" }).click();
   await expect(page.getByText("Saved.", { exact: true })).toBeVisible();
   await page.goto(`${base}/needs?r=R-03`);
@@ -78,10 +78,42 @@ test("the handbook opens without a network, with whatever calculator the address
   await expect(page.getByRole("heading", { name: "Battery run time", level: 1 })).toBeVisible();
   await page.getByLabel("mean current", { exact: true }).fill("100");
   await expect(page.getByText("16.00")).toBeVisible();
-  await page.getByRole("link", { name: "Handbook" }).click();
+  await page.getByRole("link", { name: "Handbook", exact: true }).click();
   await page.getByRole("link", { name: "Average speed" }).click();
   await expect(page.getByLabel("distance", { exact: true })).toHaveValue("32.81");
   await context.setOffline(false);
-  await page.getByRole("link", { name: "Handbook" }).click();
+  await page.getByRole("link", { name: "Handbook", exact: true }).click();
+  expect(await findings(page)).toEqual([]);
+});
+
+test("an exercise is answered and explained; the instructor sees who needs what", async ({ page, browser }) => {
+  const student = await stranger(browser);
+  await student.setViewportSize({ width: 390, height: 844 });
+  await enter(student, "Ines Castellane");
+  await student.goto(`${base}/handbook/trainer?kind=pair`);
+  await expect(student.getByRole("heading", { name: "Spot the confounded pair" })).toBeVisible();
+  const shown = student.url();
+  // The one with several changes, by keys.
+  const option = student.getByRole("radio", { name: /;/ });
+  await expect(option).toBeEnabled();
+  await option.focus();
+  await student.keyboard.press("Space");
+  await student.getByRole("button", { name: "Answer" }).press("Enter");
+  await expect(student.getByRole("status").filter({ hasText: "Right." })).toContainText("nobody knows which of them");
+  expect(await findings(student)).toEqual([]);
+  await student.goto(shown);
+  await expect(student.getByRole("heading", { name: "Spot the confounded pair" })).toBeVisible();
+  await student.goto(`${base}/handbook/trainer?kind=round`);
+  await student.getByPlaceholder("8.62 ± 0.09").fill("about eight");
+  await student.getByRole("button", { name: "Answer" }).click();
+  await expect(student.getByText("Write a value and its ±, for example 8.62 ± 0.09.")).toBeVisible();
+  await expect(student.getByPlaceholder("8.62 ± 0.09")).toHaveValue("about eight");
+  await expect(student.getByText("Who needs what")).toHaveCount(0);
+
+  await enter(page, "Mara");
+  await page.goto(`${base}/handbook/trainer`);
+  await expect(page.getByRole("heading", { name: "Who needs what" })).toBeVisible();
+  await expect(page.getByRole("row", { name: /^Ines Castellane/ })).toContainText(/\d of \d/);
+  await expect(page.getByText(/needs it/).first()).toBeVisible();
   expect(await findings(page)).toEqual([]);
 });

@@ -2,7 +2,7 @@ import type { FormulaCalculator } from "./calculator";
 
 const fluids = (chapter: number) => `White: Fluid Mechanics, chapter ${chapter}.`;
 const gravity = { symbol: "g", name: "gravity", unit: "m/s²", value: "9.81" } as const;
-const air = { symbol: "ρ", name: "density of the air", unit: "kg/m^3", value: "1.2" } as const;
+const air = { symbol: "ρ", name: "density of the air", unit: "kg/m³", value: "1.2" } as const;
 
 /** Water that is lifted or falls, wind, and pumps. */
 export const flow: readonly FormulaCalculator[] = [
@@ -16,7 +16,7 @@ export const flow: readonly FormulaCalculator[] = [
       { symbol: "Q", name: "flow", unit: "L/min", value: "8.9" },
       { symbol: "h", name: "height", unit: "m", value: "1.60 ± 0.01" },
       { symbol: "P1", name: "power at the other side (handle or shaft)", unit: "W", value: "6" },
-      { symbol: "ρ", name: "density of the liquid", unit: "kg/m^3", value: "998" },
+      { symbol: "ρ", name: "density of the liquid", unit: "kg/m³", value: "998" },
       gravity,
     ],
     steps: [
@@ -100,7 +100,7 @@ export const flow: readonly FormulaCalculator[] = [
     entries: [
       { symbol: "v", name: "speed", unit: "m/s", value: "0.5" },
       { symbol: "L", name: "length (bore of a tube, chord of a wing)", unit: "mm", value: "20" },
-      { symbol: "ρ", name: "density", unit: "kg/m^3", value: "998" },
+      { symbol: "ρ", name: "density", unit: "kg/m³", value: "998" },
       { symbol: "μ", name: "viscosity", unit: "Pa·s", value: "0.001" },
     ],
     steps: [{ symbol: "Re", name: "Reynolds number", is: "ρ × v × L ÷ μ", unit: "1" }],

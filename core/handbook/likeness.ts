@@ -43,8 +43,8 @@ export const likeness: readonly FormulaCalculator[] = [
     use: "How much of a harmless material has the mass of the real load.",
     entries: [
       { symbol: "V", name: "volume of the real load", unit: "mL", value: "500" },
-      { symbol: "a", name: "density of the real load", unit: "kg/m^3", value: "1000" },
-      { symbol: "b", name: "density of the stand-in (rice 800, sand 1600)", unit: "kg/m^3", value: "1600" },
+      { symbol: "a", name: "density of the real load", unit: "kg/m³", value: "1000" },
+      { symbol: "b", name: "density of the stand-in (rice 800, sand 1600)", unit: "kg/m³", value: "1600" },
     ],
     steps: [
       { symbol: "m", name: "mass", is: "V × a", unit: "g" },
@@ -64,7 +64,7 @@ export const likeness: readonly FormulaCalculator[] = [
     entries: [
       { symbol: "m", name: "mass of the body", unit: "g", value: "300" },
       { symbol: "V", name: "volume of the whole body", unit: "mL", value: "1500" },
-      { symbol: "ρ", name: "density of the liquid (fresh water 998, sea 1025)", unit: "kg/m^3", value: "998" },
+      { symbol: "ρ", name: "density of the liquid (fresh water 998, sea 1025)", unit: "kg/m³", value: "998" },
     ],
     steps: [
       { symbol: "u", name: "share under water", is: "m ÷ (ρ × V)", unit: "%" },

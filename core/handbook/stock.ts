@@ -179,7 +179,7 @@ export const stock: readonly FormulaCalculator[] = [
       { symbol: "t1", name: "thickness now", unit: "mm", value: "6" },
       { symbol: "t2", name: "thickness then", unit: "mm", value: "4" },
       { symbol: "o", name: "area of holes", unit: "cm²", value: "120", least: 0 },
-      { symbol: "ρ", name: "density (plywood 600, acrylic 1190, aluminium 2700)", unit: "kg/m^3", value: "600" },
+      { symbol: "ρ", name: "density (plywood 600, acrylic 1190, aluminium 2700)", unit: "kg/m³", value: "600" },
     ],
     steps: [
       { symbol: "s", name: "saved", is: "ρ × (A × t1 − (A − o) × t2)", unit: "g" },

@@ -7,13 +7,21 @@ import { redo } from "../working/redo";
 import type { Working } from "../working/working";
 import { makers } from "./makers";
 
+/** A design variable of a team, with two of its values. */
+export interface Varied {
+  readonly team: string;
+  readonly name: string;
+  readonly one: string;
+  readonly other: string;
+}
+
 /** What exercises are made from: the class's own limits, builds, quantities and scheme. */
 export interface TrainerFacts {
   readonly limits: readonly { readonly code: string; readonly statement: string; readonly limit: Limit }[];
   /** Builds with the one that each was made from. */
   readonly pairs: readonly { readonly name: string; readonly before: Variables; readonly after: Variables }[];
-  /** Design variables with two values of the record. */
-  readonly variables: readonly { readonly name: string; readonly one: string; readonly other: string }[];
+  /** A team's design variables with two values that its builds had. */
+  readonly variables: readonly Varied[];
   /** What the class measures. */
   readonly measure: { readonly name: string; readonly unit: string; readonly about: number } | null;
   /** What the protocol holds, in words. */

@@ -82,8 +82,11 @@ const pair: Maker = ({ pairs }, seed) => {
 };
 
 const next: Maker = ({ variables }, seed) => {
-  if (variables.length < 2) return null;
-  const [a, b] = drawOrder(variables, `next ${seed}`) as [(typeof variables)[number], (typeof variables)[number]];
+  const [a, ...others] = drawOrder(variables, `next ${seed}`).filter(
+    (v) => variables.filter((x) => x.team === v.team).length > 1,
+  );
+  const b = others.find((v) => v.team === a?.team);
+  if (!a || !b) return null;
   const at = (x: string, y: string) => `${a.name} ${x}, ${b.name} ${y}`;
   const all = [at(a.one, b.one), at(a.other, b.one), at(a.one, b.other), at(a.other, b.other)];
   const mixed = drawOrder(all, `settings ${seed}`);

@@ -24,8 +24,9 @@ const facts: TrainerFacts = {
     { name: "Cistern G2 → G3", before: { valve: "flap" }, after: { valve: "flap" } },
   ],
   variables: [
-    { name: "stroke", one: "80 mm", other: "95 mm" },
-    { name: "valve", one: "flap", other: "ball" },
+    { team: "Alder", name: "stroke", one: "80 mm", other: "95 mm" },
+    { team: "Alder", name: "valve", one: "flap", other: "ball" },
+    { team: "Gully", name: "tube", one: "8 mm", other: "10 mm" },
   ],
   measure: { name: "Flow", unit: "L/min", about: 8 },
   conditions: ["60 strokes a minute"],
@@ -84,6 +85,8 @@ test("the next run is the one of four settings that is not among those run", () 
     const run = e.given.map((g) => g.replace("Run already: ", ""));
     const missing = e.answer.options.filter((o) => !run.includes(o));
     expect(missing).toEqual([e.answer.options[e.answer.right]]);
+    // Variables of two teams were never in one build.
+    expect(e.question).not.toContain("tube");
     expect(run).toHaveLength(3);
   }
 });

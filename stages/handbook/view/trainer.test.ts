@@ -28,7 +28,7 @@ const requirement = (over: Partial<RequirementRow>) =>
 test("pairs come from builds of one parent that changed something, variables from values that differ", () => {
   const facts = trainerFactsOf([requirement({}), requirement({ comparator: null })], builds, [], []);
   expect(facts.pairs.map((p) => p.name)).toEqual(["Alder G1 → G2"]);
-  expect(facts.variables).toEqual([{ name: "stroke", one: "80 mm", other: "95 mm" }]);
+  expect(facts.variables).toEqual([{ team: "Alder", name: "stroke", one: "80 mm", other: "95 mm" }]);
   expect([facts.limits.length, facts.measure, facts.conditions]).toEqual([1, null, []]);
 });
 

@@ -16,8 +16,8 @@ interface BuildFacts {
   readonly variables: Readonly<Record<string, string>>;
 }
 
-/** Two values of each design variable that builds of a class had. */
-function twoValued(builds: readonly BuildFacts[]): TrainerFacts["variables"] {
+/** Two values of each design variable that builds of a team had. */
+function twoValued(team: string, builds: readonly BuildFacts[]): TrainerFacts["variables"] {
   const values = new Map<string, Set<string>>();
   for (const b of builds)
     for (const [name, value] of Object.entries(b.variables)) {
@@ -27,7 +27,7 @@ function twoValued(builds: readonly BuildFacts[]): TrainerFacts["variables"] {
     }
   return [...values].flatMap(([name, seen]) => {
     const [one, ...more] = seen;
-    return one !== undefined && more.length ? [{ name, one, other: more.at(-1)! }] : [];
+    return one !== undefined && more.length ? [{ team, name, one, other: more.at(-1)! }] : [];
   });
 }
 
@@ -57,7 +57,12 @@ export function trainerFactsOf(
       if (!from || !changedVariables(from.variables, b.variables).length) return [];
       return [{ name: `${b.team} G${from.number} → G${b.number}`, before: from.variables, after: b.variables }];
     }),
-    variables: twoValued(builds),
+    variables: [...new Set(builds.map((b) => b.team))].flatMap((team) =>
+      twoValued(
+        team,
+        builds.filter((b) => b.team === team),
+      ),
+    ),
     measure: channel ? { name: channel.name, unit: channel.unit, about: aboutOf(requirements, channel) } : null,
     conditions: (main?.conditions ?? []).map(
       (c) => `${c.name.toLowerCase()} ${c.target}${c.unit === "1" ? "" : ` ${c.unit}`}`,
