@@ -4,6 +4,7 @@ import { saveStory, shareStory } from "@/stages/reviews/commands/story";
 import { topicsOf } from "@/stages/reviews/queries/story";
 import { storyFacts } from "@/stages/reviews/queries/story-facts";
 import { lookUpTerrace, trainTerrace } from "./handbook";
+import { readNotebooks } from "./notebooks";
 import { at, run } from "./run";
 import { testReview } from "./terrace-reviews";
 
@@ -75,4 +76,5 @@ export async function testAndTell(
   await tellStories(owner, projectId, teams, day);
   await lookUpTerrace(owner, projectId, teams);
   await trainTerrace(projectId, teams);
+  await readNotebooks(owner, projectId);
 }

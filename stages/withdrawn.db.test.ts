@@ -94,6 +94,7 @@ beforeAll(async () => {
     withdrawQuestion: w.reviewQuestion,
     withdrawStory: w.story,
     withdrawUse: w.use,
+    withdrawRemark: w.remark,
     withdrawTopic: w.topic,
     withdrawSheet: await first(db()`SELECT id FROM sheet`),
     withdrawAction: w.action,

@@ -102,6 +102,7 @@ export default function JumpPalette({ url, pages, open, onOpen }: Props) {
                 ["Esc", "close what is open"],
                 ["Enter at the bench", "next field, then save the attempt"],
                 ["Alt F, Alt N at the bench", "foul, no finish"],
+                ["N in the notebooks", "read, next unread"],
                 ["?", "these keys"],
               ].map(([k, v]) => (
                 <div key={k} className="contents">

@@ -642,6 +642,23 @@ export interface NotebookEntry {
   version: number;
 }
 
+export interface NotebookRemark {
+  id: Id<"notebook_remark">;
+  projectId: Id<"project">;
+  entryId: Id<"notebook_entry">;
+  text: string;
+  madeBy: string;
+  madeAt: string;
+  version: number;
+}
+
+export interface NotebookSeen {
+  entryId: Id<"notebook_entry">;
+  personId: Id<"person">;
+  number: number;
+  seenAt: string;
+}
+
 export interface NotebookVersion {
   entryId: Id<"notebook_entry">;
   number: number;

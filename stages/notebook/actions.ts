@@ -1,10 +1,19 @@
 "use server";
 import { action } from "@/platform/command/perform";
 import { amendEntry, writeEntry } from "./commands";
-import { withdrawEntryOfNotebook } from "./withdrawals";
+import { editRemark, remarkOnEntry, seeEntry } from "./reading";
+import { withdrawEntryOfNotebook, withdrawRemark } from "./withdrawals";
 
 export const writeEntryAction = action(writeEntry);
 
 export const amendEntryAction = action(amendEntry);
 
 export const withdrawEntryOfNotebookAction = action(withdrawEntryOfNotebook);
+
+export const seeEntryAction = action(seeEntry);
+
+export const remarkOnEntryAction = action(remarkOnEntry);
+
+export const editRemarkAction = action(editRemark);
+
+export const withdrawRemarkAction = action(withdrawRemark);

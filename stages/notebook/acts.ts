@@ -1,6 +1,8 @@
-import { acts, everyone } from "@/core/access/can";
+import { acts, everyone, staff } from "@/core/access/can";
 
 export const notebookActs = acts("notebook", {
   write: { project: ["student"], student: "own" },
   read: { project: everyone, student: "own" },
+  /** An instructor has read an entry, and says something of it. */
+  mark: { project: staff },
 });

@@ -9,8 +9,16 @@ export interface Entry {
   onDate: row.NotebookEntry["onDate"];
   createdAt: row.NotebookEntry["createdAt"];
   version: row.NotebookEntry["version"];
+  /** The version that the reader has read; 0 where none. */
+  seen: number;
+  remarks: { id: string; text: string; madeBy: string; madeAt: string; version: number }[];
   versions: { number: number; text: string; reason: string; writtenAt: string }[];
 }
+
+/** Whether an entry `e` has a version that the reading `s` does not know. */
+const unreadBy = () => db()`
+  coalesce(s.number, 0) < (SELECT max(v.number) FROM notebook_version v WHERE v.entry_id = e.id)
+`;
 
 /** How many entries a page shows. */
 export const onPage = 40;
@@ -21,10 +29,28 @@ export const onPage = 40;
  */
 export const entriesOf = (
   projectId: string,
-  of: { personId?: string | null; sectionId?: string | null; page?: number } = {},
+  of: {
+    personId?: string | null;
+    sectionId?: string | null;
+    page?: number;
+    /** Who reads, and whether only what that one has not read yet, the oldest first. */
+    reader?: string;
+    unread?: boolean;
+  } = {},
 ) => db()<Entry[]>`
   SELECT
-    e.id, e.person_id, p.name AS person, e.on_date, e.created_at, e.version,
+    e.id, e.person_id, p.name AS person, e.on_date, e.created_at, e.version, coalesce(s.number, 0) AS seen,
+    (
+      SELECT coalesce(
+        json_agg(
+          json_build_object('id', r.id, 'text', r.text, 'madeBy', r.made_by, 'madeAt', r.made_at, 'version', r.version)
+          ORDER BY r.made_at
+        ),
+        '[]'
+      )
+      FROM notebook_remark r
+      WHERE r.entry_id = e.id
+    ) AS remarks,
     (
       SELECT json_agg(
         json_build_object('number', v.number, 'text', v.text, 'reason', v.reason, 'writtenAt', v.written_at)
@@ -35,23 +61,32 @@ export const entriesOf = (
     ) AS versions
   FROM notebook_entry e
   JOIN person p ON p.id = e.person_id
+  LEFT JOIN notebook_seen s ON s.entry_id = e.id AND s.person_id = ${of.reader ?? null}
   WHERE e.project_id = ${projectId} AND (${of.personId ?? null}::uuid IS NULL OR e.person_id = ${of.personId ?? null})
     AND (
       ${of.sectionId ?? null}::uuid IS NULL
       OR EXISTS (SELECT FROM enrolment n WHERE n.person_id = e.person_id AND n.section_id = ${of.sectionId ?? null}
         AND n.to_on IS NULL)
     )
-  ORDER BY e.on_date DESC, e.created_at DESC, e.id
+    AND (NOT ${of.unread === true} OR ${unreadBy()})
+  ORDER BY
+    CASE WHEN ${of.unread === true} THEN e.created_at END, e.on_date DESC, e.created_at DESC, e.id
   LIMIT ${onPage + 1}
   OFFSET ${Math.max(0, (of.page ?? 1) - 1) * onPage}
 `;
 
-/** How many entries each person of a project has written, and the day of the last one. */
-export const notebooksOf = (projectId: string) => db()<
-  { personId: row.NotebookEntry["personId"]; entries: number; last: string }[]
+/**
+ * How many entries each person of a project has written, the day of the last one, and how many of them a reader has
+ * not read as they stand now.
+ */
+export const notebooksOf = (projectId: string, reader: string | null = null) => db()<
+  { personId: row.NotebookEntry["personId"]; entries: number; last: string; unread: number }[]
 >`
-  SELECT person_id, count(*)::int AS entries, max(on_date)::text AS last
-  FROM notebook_entry
-  WHERE project_id = ${projectId}
-  GROUP BY person_id
+  SELECT
+    e.person_id, count(*)::int AS entries, max(e.on_date)::text AS last,
+    (count(*) FILTER (WHERE ${unreadBy()}))::int AS unread
+  FROM notebook_entry e
+  LEFT JOIN notebook_seen s ON s.entry_id = e.id AND s.person_id = ${reader}
+  WHERE e.project_id = ${projectId}
+  GROUP BY e.person_id
 `;

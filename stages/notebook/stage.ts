@@ -2,6 +2,7 @@ import "server-only";
 import { shortDate } from "@/platform/pages/dates";
 import type { HomePart, Stage } from "@/platform/registry/stage";
 import * as commands from "./commands";
+import * as reading from "./reading";
 import * as withdrawals from "./withdrawals";
 
 const home: HomePart = {
@@ -20,7 +21,7 @@ export const notebook: Stage = {
   name: "Notebook",
   pages: [{ label: "Notebook", path: "/notebook" }],
   shows: ["notebook"],
-  commands: [commands, withdrawals],
+  commands: [commands, reading, withdrawals],
   below: "everyone",
   home,
 };

@@ -6,4 +6,6 @@ export const notebookTables: readonly Table[] = [
     erase: ["DELETE FROM notebook_entry WHERE person_id = :person"],
   }),
   ofParent("notebook_version", "entry_id", "notebook_entry"),
+  ofParent("notebook_seen", "entry_id", "notebook_entry", { people: ["person_id"] }),
+  ofProject("notebook_remark"),
 ];

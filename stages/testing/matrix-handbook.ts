@@ -2,9 +2,10 @@ import { randomUUID } from "node:crypto";
 import type { Line, Role } from "./role";
 import { calculation } from "./world";
 
+const staff: Role[] = ["owner", "co"];
 const team: Role[] = ["owner", "co", "teammate"];
 
-/** The commands of the handbook, for the matrix of permissions. */
+/** The commands of the handbook and of reading notebooks, for the matrix of permissions. */
 export const handbook: Record<string, Line> = {
   attachUse: { may: team, input: (w) => ({ ...calculation, id: randomUUID(), kind: "build", targetId: w.build }) },
   changeUse: {
@@ -23,5 +24,9 @@ export const handbook: Record<string, Line> = {
       given: "1",
     }),
   },
+  seeEntry: { may: staff, input: (w) => ({ entryId: w.entryOfNotebook, number: 1 }) },
+  remarkOnEntry: { may: staff, input: (w) => ({ id: randomUUID(), entryId: w.entryOfNotebook, text: "Well seen" }) },
+  editRemark: { may: staff, input: (w) => ({ id: w.remark, version: 1, text: "Where?" }) },
+  withdrawRemark: { may: staff, input: (w) => ({ id: w.remark }) },
   withdrawUse: { may: team, input: (w) => ({ id: w.use }) },
 };

@@ -27,6 +27,7 @@ import { askChange } from "@/stages/needs/commands/register";
 import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { saveStatement } from "@/stages/needs/commands/statements";
 import { writeEntry } from "@/stages/notebook/commands";
+import { remarkOnEntry } from "@/stages/notebook/reading";
 import { importRoster } from "@/stages/people/commands/roster";
 import { studentsOf } from "@/stages/people/queries/students";
 import { addExtraSession } from "@/stages/plan/commands/calendar";
@@ -339,6 +340,8 @@ export async function makeProject(owner: Actor, title: string) {
     personId: pupils[0]!.id,
     text: "The seal leaked.",
   });
+  const remark = randomUUID();
+  await ok(remarkOnEntry, boss, { id: remark, entryId: entryOfNotebook, text: "Where exactly?" });
   const use = randomUUID();
   await ok(attachUse, mate, { ...calculation, id: use, kind: "build", targetId: build });
   const series = randomUUID();
@@ -379,6 +382,7 @@ export async function makeProject(owner: Actor, title: string) {
     piece,
     aside,
     entryOfNotebook,
+    remark,
     use,
     projectId,
     slug,

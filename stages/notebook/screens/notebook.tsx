@@ -5,10 +5,13 @@ import { studentsOf } from "@/stages/people/queries/students";
 import { cx } from "@/ui/classes";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
-import { SectionChoice } from "@/ui/link-choice";
+import { LinkChoice, SectionChoice } from "@/ui/link-choice";
 import { Empty, PageHead } from "@/ui/page";
 import { Amend } from "../parts/amend";
 import { EntryField } from "../parts/entry-field";
+import { ReadButton } from "../parts/read-button";
+import { ReadKeys } from "../parts/read-keys";
+import { Remarks } from "../parts/remarks";
 import { WithdrawEntry } from "../parts/withdraw-entry";
 import { entriesOf, notebooksOf, onPage } from "../queries";
 
@@ -21,12 +24,15 @@ export async function NotebookScreen({
   person,
   section: asked,
   page: askedPage,
+  unread: askedUnread,
   beside,
 }: {
   slug: string;
   person?: string;
   section?: string;
   page?: string;
+  /** Only what the instructor has not read yet. */
+  unread?: boolean;
   /** What stays with entries from elsewhere, by entry. */
   beside: (entries: readonly { id: string; personId: string }[]) => Promise<ReadonlyMap<string, ReactNode>>;
 }) {
@@ -34,24 +40,28 @@ export async function NotebookScreen({
   const p = frame.project;
   const who = staff ? (person ?? null) : actor.id;
   const section = staff ? sectionOf(frame, asked) : undefined;
+  const unread = staff && askedUnread === true;
   const page = Math.max(1, Math.floor(Number(askedPage)) || 1);
   const [found, notebooks, everybody] = await Promise.all([
-    entriesOf(p.id, { personId: who, sectionId: who ? null : section?.id, page }),
-    staff ? notebooksOf(p.id) : [],
+    entriesOf(p.id, { personId: who, sectionId: who ? null : section?.id, page, reader: actor.id, unread }),
+    staff ? notebooksOf(p.id, actor.id) : [],
     staff ? studentsOf(p.id) : [],
   ]);
   const students = everybody.filter((s) => !section || s.sectionId === section.id);
   const entries = found.slice(0, onPage);
   const kept = await beside(entries);
   const chosen = students.find((s) => s.id === who);
-  const hrefOf = (more: { person?: string; page?: string }) => {
-    const q = new URLSearchParams({ ...(section ? { section: section.id } : {}), ...more }).toString();
+  const hrefOf = (more: { person?: string; page?: string; unread?: boolean }) => {
+    const { unread: only = unread, ...rest } = more;
+    const narrowed = { ...(section && { section: section.id }), ...(only && { unread: "1" }), ...rest };
+    const q = new URLSearchParams(narrowed).toString();
     return `/p/${slug}/notebook${q && `?${q}`}`;
   };
   const pageOf = (n: number) =>
     hrefOf({ ...(staff && who ? { person: who } : {}), ...(n > 1 ? { page: String(n) } : {}) });
   const last = new Map(notebooks.map((n) => [n.personId as string, n]));
   const written = students.filter((s) => last.has(s.id));
+  const left = students.filter((x) => !who || x.id === who).reduce((n, x) => n + (last.get(x.id)?.unread ?? 0), 0);
   const count = who ? (last.get(who)?.entries ?? 0) : written.reduce((n, s) => n + last.get(s.id)!.entries, 0);
   return (
     <>
@@ -67,6 +77,17 @@ export async function NotebookScreen({
         {staff ? (
           <nav aria-label="Students" className="no-print grid gap-2">
             <SectionChoice sections={frame.sections} chosen={section?.id} base={`/p/${slug}/notebook`} />
+            <LinkChoice
+              label="Which entries"
+              options={[
+                { value: "", label: "all entries" },
+                { value: "1", label: `unread: ${left}` },
+              ]}
+              chosen={unread ? "1" : ""}
+              hrefOf={(v) => hrefOf({ ...(who && { person: who }), unread: v === "1" })}
+            />
+            {left > 0 && <p className="text-sm text-soft">N marks an entry as read and goes to the next.</p>}
+            <ReadKeys />
             <ul className="text-sm">
               {chosen && (
                 <li className="mb-1">
@@ -84,6 +105,9 @@ export async function NotebookScreen({
                     {s.name}
                   </Link>
                   <span className={last.has(s.id) ? "text-soft" : "text-ochre-deep"}>
+                    {last.get(s.id)?.unread ? (
+                      <strong className="text-ink">{last.get(s.id)!.unread} new · </strong>
+                    ) : null}
                     {last.has(s.id) ? shortDate(last.get(s.id)!.last) : "none"}
                   </span>
                 </li>
@@ -95,19 +119,33 @@ export async function NotebookScreen({
         )}
         <div className="grid min-w-0 content-start gap-4">
           {entries.length === 0 && (
-            <Empty title="No entry yet">
-              {staff
-                ? "Students write what they did, saw and decided; each entry carries its date and stays."
-                : "Write down today what you did and why: in six weeks nobody remembers."}
+            <Empty title={unread && count > 0 ? "Everything is read" : "No entry yet"}>
+              {unread && count > 0
+                ? "What is written or amended from now on stands here until you have read it."
+                : staff
+                  ? "Students write what they did, saw and decided; each entry carries its date and stays."
+                  : "Write down today what you did and why: in six weeks nobody remembers."}
             </Empty>
           )}
           {entries.map((e) => {
             const now = e.versions.at(-1)!;
+            const fresh = staff && e.seen < now.number;
             return (
-              <article key={e.id} className="border-t-2 border-stone-3 pt-1.5">
+              <article
+                key={e.id}
+                className="border-t-2 border-stone-3 pt-1.5"
+                {...(fresh && {
+                  "data-unread": "",
+                  tabIndex: -1,
+                  "aria-label": `Unread: ${e.person}, ${longDate(e.onDate)}`,
+                })}
+              >
                 <h2 className="wrap-anywhere">
                   {longDate(e.onDate)}
                   {staff && !chosen && <span className="font-normal text-soft"> · {e.person}</span>}
+                  {fresh && (
+                    <span className="ml-2 text-sm font-[600] text-iron">{e.seen ? "amended since" : "unread"}</span>
+                  )}
                 </h2>
                 <p className="max-w-[72ch] whitespace-pre-wrap">{now.text}</p>
                 {kept.get(e.id)}
@@ -134,6 +172,8 @@ export async function NotebookScreen({
                       ))}
                   </Fold>
                 )}
+                <Remarks entryId={e.id} remarks={e.remarks} may={staff} />
+                {staff && <ReadButton entryId={e.id} number={now.number} read={!fresh} />}
                 {!staff && (
                   <span className="flex flex-wrap gap-x-2.5">
                     <Amend key={e.version} id={e.id} version={e.version} text={now.text} />

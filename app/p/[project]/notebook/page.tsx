@@ -7,9 +7,9 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ person?: string; section?: string; page?: string }>;
+  searchParams: Promise<{ person?: string; section?: string; page?: string; unread?: string }>;
 }) {
-  const { person, section, page } = await searchParams;
+  const { person, section, page, unread } = await searchParams;
   const slug = (await params).project;
   return (
     <NotebookScreen
@@ -17,6 +17,7 @@ export default async function Page({
       person={person}
       section={section}
       page={page}
+      unread={unread === "1"}
       beside={(entries) => usesByEntry(slug, entries)}
     />
   );

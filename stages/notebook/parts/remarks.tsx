@@ -1,0 +1,66 @@
+"use client";
+
+import { useState } from "react";
+import { instant } from "@/platform/pages/dates";
+import { fieldsOf } from "@/ui/form/fields-of";
+import { UnfoldForm } from "@/ui/form/unfold-form";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
+import { editRemarkAction, remarkOnEntryAction, withdrawRemarkAction } from "../actions";
+import type { Entry } from "../queries";
+import { editRemark, remark } from "../schema";
+
+const New = fieldsOf(remark);
+const Old = fieldsOf(editRemark);
+
+/** What instructors said of an entry; they add to it, correct and withdraw it. */
+export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: Entry["remarks"]; may: boolean }) {
+  const [id, setId] = useState(() => crypto.randomUUID());
+  return (
+    <>
+      {remarks.map((r) => (
+        <div key={r.id} className="mt-1.5 max-w-[72ch] border-l-3 border-slate pl-2.5">
+          <p className="whitespace-pre-wrap">{r.text}</p>
+          <p className="text-sm text-soft">
+            {r.madeBy}, {instant(r.madeAt)}{" "}
+            {may && (
+              <UnfoldForm
+                key={r.version}
+                label="correct"
+                schema={editRemark}
+                action={editRemarkAction}
+                fixed={{ id: r.id, version: r.version }}
+                defaults={{ text: r.text }}
+                submit="Save"
+                beside={
+                  <WithdrawButton
+                    action={withdrawRemarkAction}
+                    id={r.id}
+                    says="The remark goes; it can be brought back."
+                  >
+                    withdraw
+                  </WithdrawButton>
+                }
+              >
+                <Old.TextArea name="text" label="Remark" rows={2} />
+              </UnfoldForm>
+            )}
+          </p>
+        </div>
+      ))}
+      {may && (
+        <UnfoldForm
+          label="remark"
+          schema={remark}
+          action={remarkOnEntryAction}
+          fixed={{ id, entryId }}
+          key={id}
+          defaults={{ text: "" }}
+          submit="Say it to the student"
+          onDone={() => setId(crypto.randomUUID())}
+        >
+          <New.TextArea name="text" label="Remark" rows={2} hint="The student reads it under the entry." />
+        </UnfoldForm>
+      )}
+    </>
+  );
+}
