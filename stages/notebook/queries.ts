@@ -70,7 +70,8 @@ export const entriesOf = (
     )
     AND (NOT ${of.unread === true} OR ${unreadBy()})
   ORDER BY
-    CASE WHEN ${of.unread === true} THEN e.created_at END, e.on_date DESC, e.created_at DESC, e.id
+    CASE WHEN ${of.unread === true} THEN e.on_date END, CASE WHEN ${of.unread === true} THEN e.created_at END,
+    e.on_date DESC, e.created_at DESC, e.id
   LIMIT ${onPage + 1}
   OFFSET ${Math.max(0, (of.page ?? 1) - 1) * onPage}
 `;

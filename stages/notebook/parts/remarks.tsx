@@ -1,19 +1,26 @@
 "use client";
 
 import { useState } from "react";
-import { instant } from "@/platform/pages/dates";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { editRemarkAction, remarkOnEntryAction, withdrawRemarkAction } from "../actions";
-import type { Entry } from "../queries";
 import { editRemark, remark } from "../schema";
 
 const New = fieldsOf(remark);
 const Old = fieldsOf(editRemark);
 
+/** A remark as it is shown: its time in words. */
+export interface Said {
+  readonly id: string;
+  readonly text: string;
+  readonly madeBy: string;
+  readonly when: string;
+  readonly version: number;
+}
+
 /** What instructors said of an entry; they add to it, correct and withdraw it. */
-export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: Entry["remarks"]; may: boolean }) {
+export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: readonly Said[]; may: boolean }) {
   const [id, setId] = useState(() => crypto.randomUUID());
   return (
     <>
@@ -21,7 +28,7 @@ export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: E
         <div key={r.id} className="mt-1.5 max-w-[72ch] border-l-3 border-slate pl-2.5">
           <p className="whitespace-pre-wrap">{r.text}</p>
           <p className="text-sm text-soft">
-            {r.madeBy}, {instant(r.madeAt)}{" "}
+            {r.madeBy}, {r.when}{" "}
             {may && (
               <UnfoldForm
                 key={r.version}

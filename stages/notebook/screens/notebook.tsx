@@ -172,7 +172,11 @@ export async function NotebookScreen({
                       ))}
                   </Fold>
                 )}
-                <Remarks entryId={e.id} remarks={e.remarks} may={staff} />
+                <Remarks
+                  entryId={e.id}
+                  remarks={e.remarks.map(({ madeAt, ...r }) => ({ ...r, when: instant(madeAt) }))}
+                  may={staff}
+                />
                 {staff && <ReadButton entryId={e.id} number={now.number} read={!fresh} />}
                 {!staff && (
                   <span className="flex flex-wrap gap-x-2.5">
