@@ -40,7 +40,11 @@ test("from a mass limit to its calculator, and what was computed stands beside t
   await page.getByRole("button", { name: "Save what was changed" }).click();
   await expect(page.getByText("Saved.", { exact: true })).toBeVisible();
   await page.goto(`${base}/needs?r=R-03`);
-  await kept.filter({ hasText: "twice" }).getByRole("button", { name: "withdraw" }).click();
+  await kept.filter({ hasText: "twice" }).getByRole("link", { name: "Mass saving" }).click();
+  await page.getByRole("button", { name: "withdraw" }).click();
+  await expect(page.getByRole("heading", { name: "Handbook", level: 1 })).toBeVisible();
+  await page.goto(`${base}/needs?r=R-03`);
+  await expect(beside.getByRole("listitem").first()).toBeVisible();
   await expect(kept).toHaveCount(0);
 });
 

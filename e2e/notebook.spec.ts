@@ -35,6 +35,11 @@ test("unread entries are read by one key; a remark reaches the student; an amend
   await entry.getByLabel("Remark").fill("How did you measure the 38 N?");
   await entry.getByRole("button", { name: "Say it to the student" }).click();
   await expect(entry.getByText("How did you measure the 38 N?")).toBeVisible();
+  // Taken back, and brought back.
+  await entry.getByRole("button", { name: "withdraw" }).click();
+  await expect(entry.getByText("How did you measure the 38 N?")).toHaveCount(0);
+  await page.getByRole("button", { name: "Bring it back" }).click();
+  await expect(entry.getByText("How did you measure the 38 N?")).toBeVisible();
   await entry.getByRole("button", { name: "read", exact: true }).click();
   await expect(unread).toHaveCount(before - 2);
 

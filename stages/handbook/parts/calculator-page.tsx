@@ -152,6 +152,7 @@ export function CalculatorPage({
           inputs={typed}
           target={target}
           ready={outcome.ok}
+          base={base}
         />
       )}
     </>

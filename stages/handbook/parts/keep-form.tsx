@@ -10,6 +10,7 @@ import { attachUseAction, changeUseAction } from "../actions";
 import type { Target } from "../queries/uses";
 import { attachUse, changeUse } from "../schema";
 import type { StoredUse } from "../view/handbook";
+import { WithdrawUse } from "./withdraw-use";
 
 /** Where calculations of a project may be kept, and the kept one that is open, if it may be changed. */
 export interface Keeping {
@@ -29,6 +30,7 @@ export function KeepForm({
   inputs,
   target,
   ready,
+  base,
 }: {
   keeping: Keeping;
   opened: StoredUse | null;
@@ -37,6 +39,7 @@ export function KeepForm({
   inputs: Readonly<Record<string, string>>;
   target: string;
   ready: boolean;
+  base: string;
 }) {
   const [id, setId] = useState(() => crypto.randomUUID());
   const { targets } = keeping;
@@ -52,6 +55,7 @@ export function KeepForm({
           shape={({ note }) => ({ note, inputs, units })}
           submit="Save what was changed"
           saved="Saved."
+          cancel={<WithdrawUse id={opened.id} goTo={`${base}/handbook`} />}
         >
           <TextField name="note" label="Note" hint={hint} />
         </ActionForm>

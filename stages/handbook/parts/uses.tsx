@@ -3,10 +3,9 @@ import { instant } from "@/platform/pages/dates";
 import Link from "@/ui/link";
 import { Figure } from "@/ui/working";
 import { handbookHref, type ToldUse } from "../view/handbook";
-import { WithdrawUse } from "./withdraw-use";
 
-/** Calculations that stay with something: what each comes to, from what, and who made it. */
-export function Uses({ uses, may }: { uses: readonly ToldUse[]; may: boolean }) {
+/** Calculations that stay with something: what each comes to, from what, and who made it; opened to be changed. */
+export function Uses({ uses }: { uses: readonly ToldUse[] }) {
   return (
     <ul>
       {uses.map((u) => (
@@ -29,7 +28,7 @@ export function Uses({ uses, may }: { uses: readonly ToldUse[]; may: boolean }) 
           </p>
           <p className="text-sm wrap-anywhere text-soft">
             {u.inputs && `${u.inputs} · `}
-            {u.madeBy}, {instant(u.madeAt)} {may && <WithdrawUse id={u.id} />}
+            {u.madeBy}, {instant(u.madeAt)}
           </p>
         </li>
       ))}

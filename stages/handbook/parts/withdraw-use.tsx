@@ -3,12 +3,7 @@
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { withdrawUseAction } from "../actions";
 
-export const WithdrawUse = ({ id }: { id: string }) => (
-  <WithdrawButton
-    action={withdrawUseAction}
-    id={id}
-    says="The calculation is taken away from here; it can be brought back."
-  >
-    withdraw
-  </WithdrawButton>
+/** Takes a kept calculation away, and goes where it does not stand any more. */
+export const WithdrawUse = ({ id, goTo }: { id: string; goTo: string }) => (
+  <WithdrawButton action={withdrawUseAction} id={id} goTo={goTo} />
 );

@@ -35,7 +35,7 @@ export async function HandbookBeside({
   return (
     <section className="mt-3 max-w-[860px]" aria-label="From the handbook">
       <h2 className="mb-1">Calculations</h2>
-      {uses.length > 0 && <Uses uses={uses.map((u) => toldUse(base, u))} may={may} />}
+      {uses.length > 0 && <Uses uses={uses.map((u) => toldUse(base, u))} />}
       <Near base={base} ids={near} target={`${kind} ${id}`} />
       {may && !near.length && (
         <p className="no-print text-sm text-soft">
@@ -52,16 +52,15 @@ export async function HandbookBeside({
 /** The calculations that stay with entries of a notebook, by entry. */
 export async function usesByEntry(
   slug: string,
-  entries: readonly { readonly id: string; readonly personId: string }[],
+  entries: readonly { readonly id: string }[],
 ): Promise<ReadonlyMap<string, ReactNode>> {
-  const { frame, actor } = await projectPage(slug);
+  const { frame } = await projectPage(slug);
   const uses = await usesOf(frame.project.id, { entries: entries.map((e) => e.id) });
-  const told = (e: { id: string; personId: string }) =>
-    uses.filter((u) => u.targetId === e.id).map((u) => toldUse(`/p/${slug}`, u));
+  const told = (e: { id: string }) => uses.filter((u) => u.targetId === e.id).map((u) => toldUse(`/p/${slug}`, u));
   return new Map(
     entries.flatMap((e) => {
       const own = told(e);
-      return own.length ? [[e.id, <Uses key={e.id} uses={own} may={e.personId === actor.id} />] as const] : [];
+      return own.length ? [[e.id, <Uses key={e.id} uses={own} />] as const] : [];
     }),
   );
 }

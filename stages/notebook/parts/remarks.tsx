@@ -38,15 +38,7 @@ export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: r
                 fixed={{ id: r.id, version: r.version }}
                 defaults={{ text: r.text }}
                 submit="Save"
-                beside={
-                  <WithdrawButton
-                    action={withdrawRemarkAction}
-                    id={r.id}
-                    says="The remark goes; it can be brought back."
-                  >
-                    withdraw
-                  </WithdrawButton>
-                }
+                beside={<WithdrawButton action={withdrawRemarkAction} id={r.id} />}
               >
                 <Old.TextArea name="text" label="Remark" rows={2} />
               </UnfoldForm>

@@ -34,7 +34,7 @@ export async function NotebookScreen({
   /** Only what the instructor has not read yet. */
   unread?: boolean;
   /** What stays with entries from elsewhere, by entry. */
-  beside: (entries: readonly { id: string; personId: string }[]) => Promise<ReadonlyMap<string, ReactNode>>;
+  beside: (entries: readonly { id: string }[]) => Promise<ReadonlyMap<string, ReactNode>>;
 }) {
   const { frame, staff, actor } = await projectPage(slug);
   const p = frame.project;
