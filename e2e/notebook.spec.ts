@@ -12,6 +12,9 @@ test("unread entries are read by one key; a remark reaches the student; an amend
   await ines.setViewportSize({ width: 390, height: 844 });
   await enter(ines, "Ines Castellane");
   await ines.goto(base);
+  await ines.getByRole("button", { name: "begin with goal, did, saw, next" }).click();
+  await expect(ines.getByLabel("Today's entry")).toHaveValue(/^Goal: \nDid: /);
+  await expect(ines.getByRole("button", { name: "Write it into the notebook" })).toBeDisabled();
   const words = "Goal: less force. Did: moved the pivot. Saw: 38 N. Next: a longer handle.";
   await ines.getByLabel("Today's entry").fill(words);
   await ines.getByRole("button", { name: "Write it into the notebook" }).click();

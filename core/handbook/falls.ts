@@ -1,9 +1,8 @@
 import type { FormulaCalculator } from "./calculator";
+import { air, gravity } from "./shared";
 
 const drag = "Hoerner: Fluid-Dynamic Drag, chapter 3.";
 const kinematics = "Halliday, Resnick, Walker: Fundamentals of Physics, chapters 2 and 5.";
-const gravity = { symbol: "g", name: "gravity", unit: "m/s²", value: "9.81" } as const;
-const air = { symbol: "ρ", name: "density of the air", unit: "kg/m³", value: "1.2" } as const;
 const below = "Nobody stands below; the drop zone is marked and one person calls.";
 
 /** Falls, parachutes and impacts. */

@@ -1,8 +1,7 @@
 import type { FormulaCalculator } from "./calculator";
+import { air, gravity } from "./shared";
 
 const fluids = (chapter: number) => `White: Fluid Mechanics, chapter ${chapter}.`;
-const gravity = { symbol: "g", name: "gravity", unit: "m/s²", value: "9.81" } as const;
-const air = { symbol: "ρ", name: "density of the air", unit: "kg/m³", value: "1.2" } as const;
 
 /** Water that is lifted or falls, wind, and pumps. */
 export const flow: readonly FormulaCalculator[] = [

@@ -1,4 +1,5 @@
 import type { FormulaCalculator } from "./calculator";
+import { gravity } from "./shared";
 
 /** Speed and travel. */
 export const motion: readonly FormulaCalculator[] = [
@@ -33,7 +34,7 @@ export const motion: readonly FormulaCalculator[] = [
       { symbol: "m", name: "mass of the vehicle", unit: "kg", value: "0.4" },
       { symbol: "c", name: "rolling resistance", unit: "1", value: "0.03", most: 1, least: 0.0001 },
       { symbol: "η", name: "share that reaches the wheels", unit: "%", value: "60", least: 0.1, most: 100 },
-      { symbol: "g", name: "gravity", unit: "m/s²", value: "9.81" },
+      gravity,
     ],
     steps: [
       { symbol: "E", name: "energy in the spring", is: "0.5 × k × x^2", unit: "J" },

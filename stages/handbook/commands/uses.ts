@@ -11,7 +11,7 @@ import { handbookActs } from "../acts";
 import * as s from "../schema";
 
 /** Where each target stands, in `handbook_use` and by itself. */
-export const targetColumn: Readonly<Record<HandbookTarget, string>> = {
+const targetColumn: Readonly<Record<HandbookTarget, string>> = {
   build: "build_id",
   protocol: "protocol_id",
   requirement: "requirement_id",

@@ -6,7 +6,7 @@ import "@/ui/testing/browser";
 import { loadSelect } from "@/ui/select";
 import { WorkingProvider } from "@/ui/working";
 import { attachUseAction, changeUseAction } from "../actions";
-import { handbookHref, type StoredUse } from "../view/handbook";
+import { handbookHref, type OpenUse } from "../view/handbook";
 import { Handbook } from "./handbook";
 import type { Keeping } from "./keep-form";
 
@@ -113,18 +113,13 @@ test("what was computed is kept with its inputs, once; without a choice nothing 
 });
 
 test("a kept calculation opens with its inputs and units, and is corrected in place", async () => {
-  const use: StoredUse = {
+  const use: OpenUse = {
     id: "0190a0b0-0000-7000-8000-000000000c01",
-    calculator: "lever",
     inputs: { F1: "10" },
     units: "us",
     note: "first",
-    madeBy: "Ada",
-    madeAt: "",
     version: 3,
-    kind: "build",
     targetId: build,
-    target: "",
   };
   open(`/handbook?c=lever&use=${use.id}`, { targets, use });
   expect(screen.getByLabelText<HTMLInputElement>("force at the handle").value).toBe("10");

@@ -9,13 +9,13 @@ import { Sheet } from "@/ui/page";
 import { attachUseAction, changeUseAction } from "../actions";
 import type { Target } from "../queries/uses";
 import { attachUse, changeUse } from "../schema";
-import type { StoredUse } from "../view/handbook";
+import type { OpenUse } from "../view/handbook";
 import { WithdrawUse } from "./withdraw-use";
 
 /** Where calculations of a project may be kept, and the kept one that is open, if it may be changed. */
 export interface Keeping {
   readonly targets: readonly Target[];
-  readonly use: StoredUse | null;
+  readonly use: OpenUse | null;
 }
 
 const { SelectField, TextField } = fieldsFor<{ target: string; note: string }>();
@@ -33,7 +33,7 @@ export function KeepForm({
   base,
 }: {
   keeping: Keeping;
-  opened: StoredUse | null;
+  opened: OpenUse | null;
   calculator: string;
   units: UnitSystem;
   inputs: Readonly<Record<string, string>>;

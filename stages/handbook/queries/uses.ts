@@ -1,7 +1,7 @@
 import "server-only";
 import type { HandbookTarget } from "@/core/vocabulary/handbook";
 import { db } from "@/platform/db/db";
-import type { StoredUse } from "../view/handbook";
+import type { OpenUse, StoredUse } from "../view/handbook";
 
 /** What a calculation may be kept with. */
 export interface Target {
@@ -76,11 +76,10 @@ export async function aboutOf(
 }
 
 /** One calculation that is opened again; null where there is none. */
-export async function useOf(projectId: string, id: string): Promise<StoredUse | null> {
-  const [use] = await db()<StoredUse[]>`
+export async function useOf(projectId: string, id: string): Promise<OpenUse | null> {
+  const [use] = await db()<OpenUse[]>`
     SELECT
-      id, calculator, inputs, units, note, made_by, made_at, version, 'build' AS kind,
-      coalesce(build_id, protocol_id, requirement_id, entry_id) AS target_id, '' AS target
+      id, inputs, units, note, version, coalesce(build_id, protocol_id, requirement_id, entry_id) AS target_id
     FROM handbook_use
     WHERE project_id = ${projectId} AND id = ${id}
   `;

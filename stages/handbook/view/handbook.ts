@@ -23,6 +23,9 @@ export interface StoredUse {
   readonly target: string;
 }
 
+/** A stored calculation that is opened to be looked at and changed. */
+export type OpenUse = Pick<StoredUse, "id" | "inputs" | "units" | "note" | "version" | "targetId">;
+
 /** A calculation as it is shown beside what it was made for. */
 export interface ToldUse extends Pick<StoredUse, "id" | "note" | "madeBy" | "madeAt" | "target" | "version"> {
   readonly name: string;

@@ -5,6 +5,9 @@ import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { writeEntryAction } from "../actions";
 
+/** What a day's entry can be begun with. */
+const headings = "Goal: \nDid: \nSaw: \nNext: ";
+
 /** Today's entry: kept while it is typed, sent when there is a network. */
 export function EntryField({ projectId, personId, known }: { projectId: string; personId: string; known: string[] }) {
   const [text, setText] = useDraft(`notebook.${projectId}.${personId}`);
@@ -41,9 +44,18 @@ export function EntryField({ projectId, personId, known }: { projectId: string; 
         />
       </label>
       <div className="flex flex-wrap items-center gap-3">
-        <button type="submit" className={buttonClass("main")} disabled={!text.trim()}>
+        <button
+          type="submit"
+          className={buttonClass("main")}
+          disabled={!text.trim() || text.trim() === headings.trim()}
+        >
           Write it into the notebook
         </button>
+        {!text.trim() && (
+          <button type="button" className={buttonClass("quiet")} disabled={!ready} onClick={() => setText(headings)}>
+            begin with goal, did, saw, next
+          </button>
+        )}
         <p role="status" className="text-sm text-ochre-deep">
           {stuck.length ? (stuck[0]!.problem ?? `${stuck.length} waits in this browser until there is a network.`) : ""}
         </p>
