@@ -6,6 +6,7 @@ import { storyFacts } from "@/stages/reviews/queries/story-facts";
 import { lookUpTerrace, trainTerrace } from "./handbook";
 import { readNotebooks } from "./notebooks";
 import { at, run } from "./run";
+import { settingsOfTheShop } from "./shop";
 import { testReview } from "./terrace-reviews";
 
 /** How two teams tell their story in their own words; the third has only begun. */
@@ -77,4 +78,5 @@ export async function testAndTell(
   await lookUpTerrace(owner, projectId, teams);
   await trainTerrace(projectId, teams);
   await readNotebooks(owner, projectId);
+  await settingsOfTheShop(projectId, [owner, teams.get("Cistern")!.members[0]!, teams.get("Gully")!.members[1]!]);
 }

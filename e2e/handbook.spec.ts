@@ -121,3 +121,39 @@ test("an exercise is answered and explained; the instructor sees who needs what"
   await expect(page.getByText(/needs it/).first()).toBeVisible();
   expect(await findings(page)).toEqual([]);
 });
+
+test("what was tried at a machine is recorded, corrected by the instructor, withdrawn and brought back", async ({
+  page,
+  browser,
+}) => {
+  const student = await stranger(browser);
+  await student.setViewportSize({ width: 390, height: 844 });
+  await enter(student, "Ines Castellane");
+  await student.goto(`${base}/shop/settings`);
+  await expect(student.getByRole("note")).toContainText("A record, not advice.");
+  await student.getByRole("button", { name: "Record what was tried" }).click();
+  await student.getByLabel("Machine").fill("Drill press");
+  await student.getByLabel("Material").fill("Cast acrylic");
+  await student.getByLabel("Thickness").fill("4 kg");
+  await student.getByLabel("Settings").fill("600 turns a minute, board behind");
+  await student.getByRole("button", { name: "Record it" }).click();
+  await expect(student.getByText(/this field takes a length/).first()).toBeVisible();
+  await expect(student.getByLabel("Settings")).toHaveValue("600 turns a minute, board behind");
+  await student.getByLabel("Thickness").fill("4");
+  await student.getByRole("button", { name: "Record it" }).click();
+  await expect(student.getByRole("row", { name: /Cast acrylic.*4 mm/ })).toContainText("Ines Castellane");
+  expect(await findings(student)).toEqual([]);
+
+  await enter(page, "Mara");
+  await page.goto(`${base}/shop/settings`);
+  const row = page.getByRole("row", { name: /Cast acrylic.*4 mm/ });
+  await row.getByRole("button", { name: "correct" }).click();
+  await choose(row.getByLabel("What came of it"), "failed");
+  await row.getByLabel("What was seen").fill("cracked at the edge");
+  await row.getByRole("button", { name: "Save" }).click();
+  await expect(row).toContainText("cracked at the edge");
+  await row.getByRole("button", { name: "withdraw" }).click();
+  await expect(row).toHaveCount(0);
+  await page.getByRole("button", { name: "Bring it back" }).click();
+  await expect(row).toContainText("failed");
+});

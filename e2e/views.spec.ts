@@ -24,6 +24,7 @@ const views = [
   "/handbook?c=piston-pump",
   "/handbook?c=truss",
   "/handbook/trainer",
+  "/shop/settings",
   "/plan/calendar",
   "/plan/gates",
   "/builds",

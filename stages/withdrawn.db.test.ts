@@ -95,6 +95,7 @@ beforeAll(async () => {
     withdrawStory: w.story,
     withdrawUse: w.use,
     withdrawRemark: w.remark,
+    withdrawSetting: w.setting,
     withdrawTopic: w.topic,
     withdrawSheet: await first(db()`SELECT id FROM sheet`),
     withdrawAction: w.action,

@@ -9,6 +9,7 @@ import * as needs from "./needs";
 import * as project from "./project";
 import * as reviews from "./reviews";
 import * as runs from "./runs";
+import * as shop from "./shop";
 import * as teams from "./teams";
 
 /** Every closed list by its name: compared with the database and with the sources. */
@@ -24,5 +25,6 @@ export const vocabularies = {
   ...project,
   ...reviews,
   ...runs,
+  ...shop,
   ...teams,
 };

@@ -52,6 +52,7 @@ import { SheetsScreen } from "@/stages/reviews/screens/sheets";
 import { SlotsScreen } from "@/stages/reviews/screens/slots";
 import { StoriesScreen } from "@/stages/reviews/screens/stories";
 import { StoryScreen } from "@/stages/reviews/screens/story";
+import { SettingsScreen } from "@/stages/shop/screens/settings";
 import { NewTool, ToolsPart } from "@/stages/shop/screens/tools";
 import { FormingScreen } from "@/stages/teams/screens/forming";
 import { TeamsScreen } from "@/stages/teams/screens/teams";
@@ -124,6 +125,7 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["records", 12, ({ slug }) => <RecordsScreen slug={slug} />],
   ["notebook", 12, ({ slug }) => <NotebookScreen slug={slug} beside={(entries) => usesByEntry(slug, entries)} />],
   ["handbook", 12, ({ slug }) => <HandbookScreen slug={slug} />],
+  ["machine settings", 12, ({ slug }) => <SettingsScreen slug={slug} />],
   ["trainer", 12, ({ slug }) => <TrainerScreen slug={slug} of="round" seed="1" />],
   [
     "calculations beside a requirement",

@@ -564,6 +564,21 @@ export interface KnownDevice {
   at: string;
 }
 
+export interface MachineSetting {
+  id: Id<"machine_setting">;
+  projectId: Id<"project">;
+  machine: string;
+  material: string;
+  thicknessText: string;
+  thickness: string | null;
+  settings: string;
+  outcome: In<"settingOutcome">;
+  seen: string;
+  triedBy: string;
+  triedOn: string;
+  version: number;
+}
+
 export interface MatchResult {
   id: Id<"match_result">;
   eventId: Id<"event">;

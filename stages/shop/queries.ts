@@ -28,3 +28,23 @@ const asked = cache(
 
 /** The tools of a project with who is signed for them; asked once a page. */
 export const toolsOf = (projectId: string, sql: Tx = db()): PromiseLike<Tool[]> => asked(projectId, sql);
+
+/** A setting that was tried, here or in an edition before. */
+export type Setting = row.MachineSetting & {
+  /** The edition before that it was tried in; null where it was tried here. */
+  readonly edition: row.Project["title"] | null;
+};
+
+/** The settings that were tried in a project and in its editions before, by machine, material and thickness. */
+export const settingsTried = (projectId: string) => db()<Setting[]>`
+  WITH RECURSIVE chain AS (
+    SELECT id, edition_of, 0 AS before FROM project WHERE id = ${projectId}
+    UNION
+    SELECT p.id, p.edition_of, c.before + 1 FROM project p JOIN chain c ON c.edition_of = p.id
+  )
+  SELECT m.*, CASE WHEN c.before > 0 THEN p.title END AS edition
+  FROM machine_setting m
+  JOIN chain c ON c.id = m.project_id
+  JOIN project p ON p.id = m.project_id
+  ORDER BY lower(m.machine), lower(m.material), m.thickness NULLS FIRST, m.tried_on DESC, m.id
+`;

@@ -1,7 +1,14 @@
 import "server-only";
 import type { Stage } from "@/platform/registry/stage";
 import * as commands from "./commands";
+import * as settings from "./machine-settings";
 import * as withdrawals from "./withdrawals";
 
-/** Tools and who is trained for them; they stand on the gates' page. */
-export const shop: Stage = { key: "shop", name: "Shop", pages: [], shows: [], commands: [commands, withdrawals] };
+/** Tools and who is trained for them, which stand on the gates' page; settings that were tried at machines. */
+export const shop: Stage = {
+  key: "shop",
+  name: "Shop",
+  pages: [{ label: "Machine settings", path: "/shop/settings" }],
+  shows: ["tool"],
+  commands: [commands, settings, withdrawals],
+};

@@ -11,3 +11,11 @@ export const withdrawTool = withdrawal({
   label: "x.name",
   needsReason: true,
 });
+
+export const withdrawSetting = withdrawal({
+  name: "withdrawSetting",
+  kind: "machine setting",
+  table: "machine_setting",
+  act: toolActs.sign,
+  label: "x.machine || ', ' || x.material",
+});

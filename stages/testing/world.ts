@@ -46,6 +46,7 @@ import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { slotsOf } from "@/stages/reviews/queries/slots";
 import { topicsOf } from "@/stages/reviews/queries/story";
 import { saveTool } from "@/stages/shop/commands";
+import { recordSetting } from "@/stages/shop/machine-settings";
 import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
 import { savePart } from "@/stages/teams/commands/parts";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
@@ -66,6 +67,15 @@ export const slotsTyped = {
   most: 2,
   days: [{ day: "2027-02-25", hours: "8:30-9:30" }],
   reviewers: [{ name: "Ida" }, { name: "Ben", hours: ["8:50-9:30"] }],
+};
+
+/** What was tried at a machine. */
+export const settingTried = {
+  machine: "Laser cutter",
+  material: "Birch plywood",
+  thickness: "3",
+  settings: "60 %, 18 mm/s",
+  outcome: "worked",
 };
 
 /** What is put into a calculator of the handbook. */
@@ -340,6 +350,8 @@ export async function makeProject(owner: Actor, title: string) {
     personId: pupils[0]!.id,
     text: "The seal leaked.",
   });
+  const setting = randomUUID();
+  await ok(recordSetting, mate, { ...settingTried, id: setting, projectId });
   const remark = randomUUID();
   await ok(remarkOnEntry, boss, { id: remark, entryId: entryOfNotebook, text: "Where exactly?" });
   const use = randomUUID();
@@ -383,6 +395,7 @@ export async function makeProject(owner: Actor, title: string) {
     aside,
     entryOfNotebook,
     remark,
+    setting,
     use,
     projectId,
     slug,

@@ -31,6 +31,7 @@ export function HandbookIndex({
         title="Handbook"
         note="What an engineer looks up: its formula, what it holds for, and every line of its working."
       >
+        {!choose && <LinkButton href={`${base}/shop/settings`}>Machine settings</LinkButton>}
         {!choose && <LinkButton href={`${base}/handbook/trainer`}>Trainer</LinkButton>}
         <input
           className="input w-64 max-w-full"
