@@ -132,14 +132,16 @@ test("what was tried at a machine is recorded, corrected by the instructor, with
   await student.goto(`${base}/shop/settings`);
   await expect(student.getByRole("note")).toContainText("A record, not advice.");
   await student.getByRole("button", { name: "Record what was tried" }).click();
-  await student.getByLabel("Machine").fill("Drill press");
-  await student.getByLabel("Material").fill("Cast acrylic");
-  await student.getByLabel("Thickness").fill("4 kg");
-  await student.getByLabel("Settings").fill("600 turns a minute, board behind");
+  await student.getByRole("textbox", { name: "Machine", exact: true }).fill("Drill press");
+  await student.getByRole("textbox", { name: "Material", exact: true }).fill("Cast acrylic");
+  await student.getByRole("textbox", { name: "Thickness", exact: true }).fill("4 kg");
+  await student.getByRole("textbox", { name: "Settings", exact: true }).fill("600 turns a minute, board behind");
   await student.getByRole("button", { name: "Record it" }).click();
   await expect(student.getByText(/this field takes a length/).first()).toBeVisible();
-  await expect(student.getByLabel("Settings")).toHaveValue("600 turns a minute, board behind");
-  await student.getByLabel("Thickness").fill("4");
+  await expect(student.getByRole("textbox", { name: "Settings", exact: true })).toHaveValue(
+    "600 turns a minute, board behind",
+  );
+  await student.getByRole("textbox", { name: "Thickness", exact: true }).fill("4");
   await student.getByRole("button", { name: "Record it" }).click();
   await expect(student.getByRole("row", { name: /Cast acrylic.*4 mm/ })).toContainText("Ines Castellane");
   expect(await findings(student)).toEqual([]);
