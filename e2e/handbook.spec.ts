@@ -154,6 +154,7 @@ test("what was tried at a machine is recorded, corrected by the instructor, with
   await row.getByLabel("What was seen").fill("cracked at the edge");
   await row.getByRole("button", { name: "Save" }).click();
   await expect(row).toContainText("cracked at the edge");
+  await row.getByRole("button", { name: "correct" }).click();
   await row.getByRole("button", { name: "withdraw" }).click();
   await expect(row).toHaveCount(0);
   await page.getByRole("button", { name: "Bring it back" }).click();

@@ -69,8 +69,10 @@ export const EditSetting = ({
     defaults={typed}
     submit="Save"
     className="grid min-w-80 gap-3"
-    beside={<WithdrawButton action={withdrawSettingAction} id={id} />}
   >
     <Fields unit={unit} />
+    <p className="text-sm text-soft">
+      Recorded by mistake? <WithdrawButton action={withdrawSettingAction} id={id} />
+    </p>
   </UnfoldForm>
 );
