@@ -51,7 +51,7 @@ export const gateItemKind = vocabulary(
 export type GateItemKind = Term<typeof gateItemKind>;
 
 /** The units in which a project shows and takes what is not named otherwise. */
-export const unitSystem = vocabulary({ metric: "metric: kg, mm", us: "US customary: lb, in" });
+export const unitSystem = vocabulary({ metric: "metric: kg, mm", us: "US customary: lb, in" }, ["handbook_use.units"]);
 export type UnitSystem = Term<typeof unitSystem>;
 
 /** How a project writes its dates. */

@@ -1,7 +1,7 @@
 "use client";
 
 import dynamic from "next/dynamic";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Calculator } from "@/core/handbook/calculator";
 import { fieldsOfCalculator, outcomeOf, plotOf } from "@/core/handbook/outcome";
 import { handbookSubject } from "@/core/vocabulary/handbook";
@@ -54,8 +54,18 @@ export function CalculatorPage({
   const outcome = outcomeOf(c, typed, system);
   const second = other && outcomeOf(c, other, system);
   const href = handbookHref(base, c.id, { inputs: changedInputs(fields, typed), use, for: target, units: said });
+  const written = useRef(href);
   useEffect(() => {
-    const later = setTimeout(() => window.history.replaceState(null, "", href), 300);
+    if (written.current === href) return;
+    written.current = href;
+    const say = () => window.history.replaceState(null, "", href);
+    let later: ReturnType<typeof setTimeout> | undefined;
+    // At once, so that a page that is loaded again has the last key too; some browsers take only so many a minute.
+    try {
+      say();
+    } catch {
+      later = setTimeout(say, 1500);
+    }
     return () => clearTimeout(later);
   }, [href]);
   const plot = plotOf(c, typed, system);
