@@ -503,7 +503,7 @@ export interface HandbookUse {
   projectId: Id<"project">;
   calculator: string;
   inputs: unknown;
-  units: string;
+  units: In<"unitSystem">;
   note: string;
   buildId: Id<"build"> | null;
   protocolId: Id<"protocol"> | null;
