@@ -125,6 +125,33 @@ function entered(c: FormulaCalculator, typed: Readonly<Record<string, string>>, 
 }
 
 /**
+ * The steps of a calculator at what was typed, SI, without telling how: what a curve of many points takes. `over` are
+ * the limits that it leaves.
+ * @example evaluate(calculatorOf("average-speed"), { d: "10", t: "4" }, "metric").values.v // => 2.5
+ */
+export function evaluate(c: FormulaCalculator, typed: Readonly<Record<string, string>>, system: UnitSystem) {
+  const { given, lists, wrong } = entered(c, typed, system);
+  if (wrong.length) return { ok: false, wrong } as const;
+  const lines = c.steps.map((s) => writtenOut(s.is, lists));
+  const si = Object.fromEntries(Object.entries(given).map(([k, g]) => [k, g.si]));
+  const values = follow(c.steps, lines, si);
+  const unitOf = (symbol: string) => [...c.entries, ...c.steps].find((x) => x.symbol === symbol)!.unit;
+  const over = (c.bounds ?? []).filter((b) =>
+    Object.keys(values).some(
+      (k) => (k === b.of || k.startsWith(`${b.of}_`)) && isOver(b, values[k]!, unitOf(b.of), values),
+    ),
+  );
+  const refused = over.filter((b) => b.refuse).map((b) => ({ symbol: b.of, message: b.says }));
+  if (refused.length) return { ok: false, wrong: refused } as const;
+  const lost = c.steps.find((s) => !Number.isFinite(values[s.symbol]!));
+  if (lost) {
+    const message = `The ${lost.name} comes to no number here.`;
+    return { ok: false, wrong: [{ symbol: lost.symbol, message }] } as const;
+  }
+  return { ok: true, given, lines, si, values, over } as const;
+}
+
+/**
  * What a calculator makes of what was typed: its results with their ±, the working line by line, and where the formula
  * leaves what it holds for. ± by the first order (GUM 5.1.2), slopes by central differences; entries are independent.
  * @param typed by entry, as typed, ± allowed; what is left out has its first value
@@ -135,23 +162,9 @@ export function compute(
   typed: Readonly<Record<string, string>>,
   system: UnitSystem = "metric",
 ): Outcome {
-  const { given, lists, wrong } = entered(c, typed, system);
-  if (wrong.length) return { ok: false, wrong };
-  const lines = c.steps.map((s) => writtenOut(s.is, lists));
-  const si = Object.fromEntries(Object.entries(given).map(([k, g]) => [k, g.si]));
-  const values = follow(c.steps, lines, si);
-  const unitOf = (symbol: string) => [...c.entries, ...c.steps].find((x) => x.symbol === symbol)!.unit;
-  const hits = (c.bounds ?? []).filter((b) =>
-    Object.keys(values).some(
-      (k) => (k === b.of || k.startsWith(`${b.of}_`)) && isOver(b, values[k]!, unitOf(b.of), values),
-    ),
-  );
-  const refused = hits.filter((b) => b.refuse);
-  if (refused.length) return { ok: false, wrong: refused.map((b) => ({ symbol: b.of, message: b.says })) };
-  const lost = c.steps.find((s) => !Number.isFinite(values[s.symbol]!));
-  if (lost)
-    return { ok: false, wrong: [{ symbol: lost.symbol, message: `The ${lost.name} comes to no number here.` }] };
-
+  const found = evaluate(c, typed, system);
+  if (!found.ok) return found;
+  const { given, lines, si, values, over } = found;
   const uncertain = Object.entries(given).filter(([, g]) => g.u > 0);
   const moved = uncertain.map(([name, g]) => {
     const h = g.u / 1000;
@@ -162,7 +175,7 @@ export function compute(
     const far = [-2, 2].map((k) => follow(c.steps, lines, { ...si, [name]: g.si + k * g.u }));
     return { name, far, part: (s: string) => ((up[s]! - down[s]!) / (2 * h)) * g.u };
   });
-  const warnings = hits.map((b) => b.says);
+  const warnings = over.map((b) => b.says);
   const results: Result[] = c.steps.map((s) => {
     const unit = unitIn(s.unit, system);
     const value = fromSi(values[s.symbol]!, unit).toNumber();

@@ -31,7 +31,7 @@ const near: Readonly<Record<string, readonly string[]>> = {
 
 /**
  * The calculators that a text is about: what a requirement or a protocol says, with its units; at most so many.
- * @example nearTo("Drop test from 3 m").map((id) => id) // => ["drop-impact", "stopping-distance"]
+ * @example nearTo("Drop test from 3 m") // => ["drop-impact", "stopping-distance"]
  * @example nearTo("At most 5.0 kg") // => ["mass-saving"]
  * @example nearTo("Painted green") // => []
  */

@@ -1,12 +1,12 @@
 import { formatNumber, fromSi, parseQuantity, toSi } from "../quantity/quantity";
 import type { UnitSystem } from "../vocabulary/project";
 import { type Calculator, type OutlineCalculator, type TrussCalculator, unitIn } from "./calculator";
-import { compute, type Outcome, type Result } from "./compute";
+import { compute, evaluate, type Outcome, type Result } from "./compute";
 import { fitsOn, measureOutline, outlineWorking } from "./outline";
 import { readCorners } from "./points";
 import { firstValue } from "./read";
 import { solveTruss, trussWorking } from "./truss";
-import { readTruss, type Truss } from "./truss-text";
+import { readTruss, trussIn } from "./truss-text";
 
 /** A field of a calculator, whatever kind it is of. */
 export interface Field {
@@ -66,12 +66,12 @@ const result = (symbol: string, name: string, si: number, unit: string): Result 
   return { symbol, name, unit, value, u: 0, text: formatNumber(value) };
 };
 
-function outlineOutcome(typed: (symbol: string) => string, system: UnitSystem): Outcome {
+function outlineOutcome(typed: Readonly<Record<string, string>>, system: UnitSystem): Outcome {
   const unit = unitIn("mm", system);
-  const read = readCorners(typed("corners"), unit);
+  const read = readCorners(typed.corners!, unit);
   const wrong = read.ok ? [] : [{ symbol: "corners", message: read.message }];
   const sizes = ["W", "H", "B"].map((symbol) => {
-    const q = parseQuantity(typed(symbol), unit);
+    const q = parseQuantity(typed[symbol]!, unit);
     if (!q.ok) wrong.push({ symbol, message: q.message });
     else if (Number(q.quantity.si) < 0) wrong.push({ symbol, message: "This is at least 0." });
     return q.ok ? Number(q.quantity.si) : 0;
@@ -100,15 +100,9 @@ function outlineOutcome(typed: (symbol: string) => string, system: UnitSystem): 
   };
 }
 
-function trussOutcome(typed: (symbol: string) => string, system: UnitSystem): Outcome {
+function trussOutcome(typed: Readonly<Record<string, string>>, system: UnitSystem): Outcome {
   const force = unitIn("N", system);
-  const texts: Truss = {
-    joints: typed("joints"),
-    members: typed("members"),
-    supports: typed("supports"),
-    loads: typed("loads"),
-  };
-  const read = readTruss(texts, { length: unitIn("mm", system), force });
+  const read = readTruss(trussIn(typed), { length: unitIn("mm", system), force });
   if (!read.ok) return { ok: false, wrong: [{ symbol: read.field, message: read.message }] };
   const solved = solveTruss(read.truss);
   if (!solved.ok) return { ok: false, wrong: [{ symbol: "members", message: solved.message }] };
@@ -134,8 +128,7 @@ function trussOutcome(typed: (symbol: string) => string, system: UnitSystem): Ou
 export function outcomeOf(c: Calculator, typed: Readonly<Record<string, string>>, system: UnitSystem): Outcome {
   const all = Object.fromEntries(fieldsOfCalculator(c, system).map((f) => [f.symbol, typed[f.symbol] ?? f.value]));
   if (c.kind === "formulas") return compute(c, all, system);
-  const at = (symbol: string) => all[symbol]!;
-  return c.kind === "outline" ? outlineOutcome(at, system) : trussOutcome(at, system);
+  return c.kind === "outline" ? outlineOutcome(all, system) : trussOutcome(all, system);
 }
 
 /**
@@ -154,12 +147,12 @@ export function plotOf(
   const entry = c.entries.find((e) => e.symbol === over)!;
   const unit = unitIn(entry.unit, system);
   const first = Object.fromEntries(c.entries.map((e) => [e.symbol, typed[e.symbol] ?? firstValue(e, system)]));
-  const found = Array.from({ length: points }, (_, i) => {
+  const ofUnit = unitIn(c.steps.find((s) => s.symbol === of)!.unit, system);
+  const drawn = Array.from({ length: points }, (_, i) => {
     const x = from + ((to - from) * i) / (points - 1);
     const shown = Number(fromSi(toSi(x, entry.unit), unit).toPrecision(9));
-    const outcome = compute(c, { ...first, [over]: `${shown} ${unit === "1" ? "" : unit}`.trim() }, system);
-    const y = outcome.ok ? outcome.results.find((r) => r.symbol === of)?.value : undefined;
-    return y === undefined ? [] : [{ x: shown, y }];
+    const found = evaluate(c, { ...first, [over]: `${shown} ${unit === "1" ? "" : unit}`.trim() }, system);
+    return found.ok ? [{ x: shown, y: fromSi(found.values[of]!, ofUnit).toNumber() }] : [];
   }).flat();
-  return found.length > 1 ? found : null;
+  return drawn.length > 1 ? drawn : null;
 }

@@ -23,6 +23,17 @@ export type TrussRead =
   | { readonly ok: true; readonly truss: ReadTruss }
   | { readonly ok: false; readonly field: keyof Truss; readonly message: string };
 
+/**
+ * The texts of a truss among what was typed by name; what is not there is empty.
+ * @example trussIn({ joints: "A 0 0" }).members // => ""
+ */
+export const trussIn = (typed: Readonly<Record<string, string>>): Truss => ({
+  joints: typed.joints ?? "",
+  members: typed.members ?? "",
+  supports: typed.supports ?? "",
+  loads: typed.loads ?? "",
+});
+
 class Wrong extends Error {
   constructor(
     readonly field: keyof Truss,

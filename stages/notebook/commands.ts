@@ -2,6 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { notebookActs } from "./acts";
+import { ofEntry } from "./queries";
 import * as s from "./schema";
 
 /**
@@ -38,12 +39,7 @@ export const amendEntry = command({
   name: "amendEntry",
   act: notebookActs.write,
   schema: s.amendEntry,
-  async subject(sql, i) {
-    const [e] = await sql<
-      { projectId: row.NotebookEntry["projectId"]; personId: row.NotebookEntry["personId"] }[]
-    >`SELECT project_id, person_id FROM notebook_entry WHERE id = ${i.id}`;
-    return e ? { project: e.projectId, person: e.personId } : null;
-  },
+  subject: (sql, i) => ofEntry(sql, i.id),
   async run({ sql, audit }, input) {
     const [e] = await sql<
       {

@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { db } from "@/platform/db/db";
+import { db, type Tx } from "@/platform/db/db";
 
 export interface Entry {
   id: row.NotebookEntry["id"];
@@ -13,6 +13,14 @@ export interface Entry {
   seen: number;
   remarks: { id: string; text: string; madeBy: string; madeAt: string; version: number }[];
   versions: { number: number; text: string; reason: string; writtenAt: string }[];
+}
+
+/** What a command on an entry acts on: its student's notebook; null when there is no such entry. */
+export async function ofEntry(sql: Tx, id: string): Promise<{ project: string; person: string } | null> {
+  const [e] = await sql<Pick<row.NotebookEntry, "projectId" | "personId">[]>`
+    SELECT project_id, person_id FROM notebook_entry WHERE id = ${id}
+  `;
+  return e ? { project: e.projectId, person: e.personId } : null;
 }
 
 /** Whether an entry `e` has a version that the reading `s` does not know. */

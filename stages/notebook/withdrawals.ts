@@ -1,7 +1,7 @@
-import type * as row from "@/platform/db/rows";
 import "server-only";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { notebookActs } from "./acts";
+import { ofEntry } from "./queries";
 
 /** A remark is taken back from an entry. */
 export const withdrawRemark = withdrawal({
@@ -18,12 +18,7 @@ export const withdrawEntryOfNotebook = withdrawal({
   kind: "notebook entry",
   table: "notebook_entry",
   act: notebookActs.write,
-  async subject(sql, id) {
-    const [e] = await sql<
-      { projectId: row.NotebookEntry["projectId"]; personId: row.NotebookEntry["personId"] }[]
-    >`SELECT project_id, person_id FROM notebook_entry WHERE id = ${id}`;
-    return e ? { project: e.projectId, person: e.personId } : null;
-  },
+  subject: ofEntry,
   label: "'of ' || x.on_date",
   needsReason: true,
 });

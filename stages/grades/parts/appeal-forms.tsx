@@ -1,10 +1,10 @@
 "use client";
 
-import { useState } from "react";
 import { appealOutcome } from "@/core/vocabulary/grades";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
+import { useNewId } from "@/ui/new-id";
 import type { Option } from "@/ui/option";
 import { answerAppealAction, fileAppealAction } from "../actions";
 import { answerAppeal, fileAppeal } from "../schema";
@@ -14,7 +14,7 @@ const answered = fieldsOf(answerAppeal);
 
 /** A student asks to look at the grade again. */
 export function AppealForm({ publicationId, components }: { publicationId: string; components: Option[] }) {
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useNewId();
   return (
     <UnfoldForm
       label="Ask to look at it again"

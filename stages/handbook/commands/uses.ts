@@ -7,10 +7,13 @@ import type { UnitSystem } from "@/core/vocabulary/project";
 import { checkVersion, command, found, projectOf, refuse, teamOf } from "@/platform/command/command";
 import type { Tx } from "@/platform/db/db";
 import type * as row from "@/platform/db/rows";
+import { ofEntry } from "@/stages/notebook/queries";
 import { handbookActs } from "../acts";
+import { target } from "../queries/uses";
 import * as s from "../schema";
+import type { StoredUse } from "../view/handbook";
 
-/** Where each target stands, in `handbook_use` and by itself. */
+/** Where each target stands in `handbook_use`. */
 const targetColumn: Readonly<Record<HandbookTarget, string>> = {
   build: "build_id",
   protocol: "protocol_id",
@@ -19,24 +22,17 @@ const targetColumn: Readonly<Record<HandbookTarget, string>> = {
 };
 
 /** Whose a target is: a team's build, a student's notebook entry, or the class's. */
-async function ofTarget(sql: Tx, kind: HandbookTarget, id: string): Promise<Subject | null> {
+function ofTarget(sql: Tx, kind: HandbookTarget, id: string): Promise<Subject | null> {
   if (kind === "build") return teamOf(sql, "build", id);
-  if (kind !== "entry") return projectOf(sql, kind, id);
-  const [e] = await sql<{ projectId: string; personId: string }[]>`
-    SELECT project_id, person_id FROM notebook_entry WHERE id = ${id}
-  `;
-  return e ? { project: e.projectId, person: e.personId } : null;
+  return kind === "entry" ? ofEntry(sql, id) : projectOf(sql, kind, id);
 }
 
 /** What a use belongs to: whoever may write there may change it. */
 export async function ofUse(sql: Tx, id: string): Promise<Subject | null> {
-  const [u] = await sql<Record<string, string | null>[]>`
-    SELECT build_id, protocol_id, requirement_id, entry_id FROM handbook_use WHERE id = ${id}
+  const [u] = await sql<Pick<StoredUse, "kind" | "targetId">[]>`
+    SELECT ${target(sql)} FROM handbook_use u WHERE id = ${id}
   `;
-  if (!u) return null;
-  const at = { build: u.buildId, protocol: u.protocolId, requirement: u.requirementId, entry: u.entryId };
-  const [kind, target] = (Object.entries(at) as [HandbookTarget, string | null][]).find(([, t]) => t)!;
-  return ofTarget(sql, kind, target!);
+  return u ? ofTarget(sql, u.kind, u.targetId) : null;
 }
 
 /** Only what comes to something is kept. */

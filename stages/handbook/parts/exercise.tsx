@@ -6,6 +6,7 @@ import { useId, useState } from "react";
 import { trainerKind } from "@/core/vocabulary/handbook";
 import type { Working } from "@/core/working/working";
 import { useSend } from "@/ui/form/send";
+import { useNewId } from "@/ui/new-id";
 import { buttonClass, Sheet } from "@/ui/page";
 import { Radio } from "@/ui/radio";
 import { useReady } from "@/ui/ready";
@@ -33,7 +34,7 @@ export function ExerciseForm({
   const router = useRouter();
   const ready = useReady();
   const id = useId();
-  const [key] = useState(() => crypto.randomUUID());
+  const [key] = useNewId();
   const [given, setGiven] = useState("");
   const [told, setTold] = useState<Told | null>(null);
   const { send, busy, note } = useSend<Told>(answerExerciseAction as never);

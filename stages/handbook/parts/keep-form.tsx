@@ -1,10 +1,10 @@
 "use client";
 
-import { useState } from "react";
 import { handbookTarget } from "@/core/vocabulary/handbook";
 import type { UnitSystem } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsFor } from "@/ui/form/fields-of";
+import { useNewId } from "@/ui/new-id";
 import { Sheet } from "@/ui/page";
 import { attachUseAction, changeUseAction } from "../actions";
 import type { Target } from "../queries/uses";
@@ -41,7 +41,7 @@ export function KeepForm({
   ready: boolean;
   base: string;
 }) {
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, renew] = useNewId();
   const { targets } = keeping;
   if (opened)
     return (
@@ -80,7 +80,7 @@ export function KeepForm({
         submit="Keep it"
         look={ready ? "main" : "plain"}
         saved="Kept. It stands where it was kept, with its inputs and its working."
-        onDone={() => setId(crypto.randomUUID())}
+        onDone={renew}
       >
         <SelectField
           name="target"

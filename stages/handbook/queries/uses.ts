@@ -1,6 +1,6 @@
 import "server-only";
 import type { HandbookTarget } from "@/core/vocabulary/handbook";
-import { db } from "@/platform/db/db";
+import { db, type Tx } from "@/platform/db/db";
 import type { OpenUse, StoredUse } from "../view/handbook";
 
 /** What a calculation may be kept with. */
@@ -18,17 +18,22 @@ export interface UsesAsked {
   readonly entries?: readonly string[];
 }
 
+/** What a use `u` stays with: its kind and its id. */
+export const target = (sql: Tx) => sql`
+  CASE
+    WHEN u.build_id IS NOT NULL THEN 'build'
+    WHEN u.protocol_id IS NOT NULL THEN 'protocol'
+    WHEN u.requirement_id IS NOT NULL THEN 'requirement'
+    ELSE 'entry'
+  END AS kind,
+  coalesce(u.build_id, u.protocol_id, u.requirement_id, u.entry_id) AS target_id
+`;
+
 /** The calculations that stay with something, the newest first. */
 export const usesOf = (projectId: string, { build, protocol, requirement, entries }: UsesAsked) => db()<StoredUse[]>`
   SELECT
     u.id, u.calculator, u.inputs, u.units, u.note, u.made_by, u.made_at, u.version,
-    CASE
-      WHEN u.build_id IS NOT NULL THEN 'build'
-      WHEN u.protocol_id IS NOT NULL THEN 'protocol'
-      WHEN u.requirement_id IS NOT NULL THEN 'requirement'
-      ELSE 'entry'
-    END AS kind,
-    coalesce(u.build_id, u.protocol_id, u.requirement_id, u.entry_id) AS target_id,
+    ${target(db())},
     coalesce(t.name || ' G' || b.number, p.name, r.code, 'notebook, ' || e.on_date) AS target
   FROM handbook_use u
   LEFT JOIN build b ON b.id = u.build_id
@@ -79,8 +84,8 @@ export async function aboutOf(
 export async function useOf(projectId: string, id: string): Promise<OpenUse | null> {
   const [use] = await db()<OpenUse[]>`
     SELECT
-      id, inputs, units, note, version, coalesce(build_id, protocol_id, requirement_id, entry_id) AS target_id
-    FROM handbook_use
+      id, inputs, units, note, version, ${target(db())}
+    FROM handbook_use u
     WHERE project_id = ${projectId} AND id = ${id}
   `;
   return use ?? null;

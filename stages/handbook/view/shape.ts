@@ -2,7 +2,7 @@ import { type Calculator, unitIn } from "@/core/handbook/calculator";
 import { measureOutline } from "@/core/handbook/outline";
 import { type Point, readCorners } from "@/core/handbook/points";
 import { solveTruss } from "@/core/handbook/truss";
-import { readTruss } from "@/core/handbook/truss-text";
+import { readTruss, trussIn } from "@/core/handbook/truss-text";
 import { formatNumber, fromSi } from "@/core/quantity/quantity";
 import type { UnitSystem } from "@/core/vocabulary/project";
 
@@ -59,9 +59,7 @@ function outlineDrawing(text: string, unit: string): Drawing | null {
 
 function trussDrawing(typed: Readonly<Record<string, string>>, units: UnitSystem): Drawing | null {
   const force = unitIn("N", units);
-  const part = (key: string) => typed[key] ?? "";
-  const texts = { joints: part("joints"), members: part("members"), supports: part("supports"), loads: part("loads") };
-  const read = readTruss(texts, { length: unitIn("mm", units), force });
+  const read = readTruss(trussIn(typed), { length: unitIn("mm", units), force });
   if (!read.ok || read.truss.joints.length < 2) return null;
   const { joints, members } = read.truss;
   const { width, height, at } = scaled(joints.map((j) => [j.x, j.y]));

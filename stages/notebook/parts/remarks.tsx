@@ -1,9 +1,9 @@
 "use client";
 
-import { useState } from "react";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
+import { useNewId } from "@/ui/new-id";
 import { editRemarkAction, remarkOnEntryAction, withdrawRemarkAction } from "../actions";
 import { editRemark, remark } from "../schema";
 
@@ -21,7 +21,7 @@ export interface Said {
 
 /** What instructors said of an entry; they add to it, correct and withdraw it. */
 export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: readonly Said[]; may: boolean }) {
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, renew] = useNewId();
   return (
     <>
       {remarks.map((r) => (
@@ -55,7 +55,7 @@ export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: r
           key={id}
           defaults={{ text: "" }}
           submit="Say it to the student"
-          onDone={() => setId(crypto.randomUUID())}
+          onDone={renew}
         >
           <New.TextArea name="text" label="Remark" rows={2} hint="The student reads it under the entry." />
         </UnfoldForm>

@@ -1,10 +1,10 @@
 "use client";
 
-import { useState } from "react";
 import { settingOutcome } from "@/core/vocabulary/shop";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
+import { useNewId } from "@/ui/new-id";
 import { editSettingAction, recordSettingAction, withdrawSettingAction } from "../actions";
 import { editSetting, machineSetting } from "../schema";
 
@@ -29,7 +29,7 @@ function Fields({ unit }: { unit: string }) {
 
 /** Records what was tried at a machine. */
 export function NewSetting({ projectId, unit }: { projectId: string; unit: string }) {
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, renew] = useNewId();
   return (
     <UnfoldForm
       key={id}
@@ -41,7 +41,7 @@ export function NewSetting({ projectId, unit }: { projectId: string; unit: strin
       defaults={{ machine: "", material: "", thickness: "", settings: "", outcome: "worked", seen: "" }}
       submit="Record it"
       className="grid max-w-[860px] gap-3"
-      onDone={() => setId(crypto.randomUUID())}
+      onDone={renew}
     >
       <Fields unit={unit} />
     </UnfoldForm>
