@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { recordSetting } from "@/stages/shop/machine-settings";
+import { recordSetting } from "@/stages/shop/commands/machine-settings";
 import { run } from "./run";
 
 /** What was tried at the workshop's machines: what worked, and what did not. */

@@ -9,7 +9,7 @@ import { amendEntry, writeEntry } from "@/stages/notebook/commands";
 import { addGateItem, setGate, signGate, tickGate } from "@/stages/plan/commands/gates";
 import { saveMilestone } from "@/stages/plan/commands/milestones";
 import { finishTask, saveTask } from "@/stages/plan/commands/tasks";
-import { saveTool, signTool } from "@/stages/shop/commands";
+import { saveTool, signTool } from "@/stages/shop/commands/tools";
 import { drawSelectionOrder, setTeamConcept } from "@/stages/teams/commands/choosing";
 import { savePart } from "@/stages/teams/commands/parts";
 import { teamsOf } from "@/stages/teams/queries/teams";

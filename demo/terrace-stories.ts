@@ -7,6 +7,7 @@ import { lookUpTerrace, trainTerrace } from "./handbook";
 import { readNotebooks } from "./notebooks";
 import { at, run } from "./run";
 import { settingsOfTheShop } from "./shop";
+import { bookTheShop, stockTheShop, tellIncidents } from "./shop-week";
 import { testReview } from "./terrace-reviews";
 
 /** How two teams tell their story in their own words; the third has only begun. */
@@ -79,4 +80,7 @@ export async function testAndTell(
   await trainTerrace(projectId, teams);
   await readNotebooks(owner, projectId);
   await settingsOfTheShop(projectId, [owner, teams.get("Cistern")!.members[0]!, teams.get("Gully")!.members[1]!]);
+  await stockTheShop(owner, projectId, teams);
+  await bookTheShop(owner, projectId, teams);
+  await tellIncidents(owner, projectId, teams);
 }

@@ -1,6 +1,6 @@
 import { seededRandom } from "@/core/draw/draw";
-import { barPacker, leastBars } from "./bars";
 import { settled } from "@/core/quantity/number";
+import { barPacker, leastBars } from "./bars";
 import { divideSheets, fewPieces } from "./divisions";
 import type { Blank, CutBlank, CutPlace, CutPlan, CutProblem, CutRefusal, Wanted } from "./problem";
 import { type Filled, leastCost, type Packer, type Stock, searchCuts } from "./search";

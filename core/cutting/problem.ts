@@ -1,3 +1,5 @@
+import type { CutKind, CutWay } from "@/core/vocabulary/shop";
+
 /** Lengths here are whole nanometres: inches and their binary fractions are whole too, so that nothing is rounded. */
 export type Nanometres = number;
 
@@ -26,18 +28,16 @@ export interface Wanted {
   readonly turns: boolean;
 }
 
-/** How a sheet is cut: every cut from edge to edge (saw, shears, knife along a rule), or along each piece (laser). */
-export type CutWay = "edge" | "free";
-
 export interface CutProblem {
   /** Bars are cut across; sheets in two directions. */
-  readonly kind: "bars" | "sheets";
+  readonly kind: CutKind;
   readonly blanks: readonly Blank[];
   readonly pieces: readonly Wanted[];
   /** The width that a cut takes away. */
   readonly kerf: Nanometres;
   /** What is left uncut along each edge of a sheet and at each end of a bar. */
   readonly border: Nanometres;
+  /** How a sheet is cut; bars are cut from edge to edge always. */
   readonly way: CutWay;
 }
 

@@ -1,4 +1,4 @@
-import type { CutWay } from "./problem";
+import type { CutWay } from "@/core/vocabulary/shop";
 import type { Filled, Packer, Stock } from "./search";
 
 export interface Box {

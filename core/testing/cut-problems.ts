@@ -1,7 +1,8 @@
 // Small problems of cutting, and what proves their optimum: a mixed-integer program for bars and for pieces that lie
 // freely on sheets, all divisions from edge to edge by exhaustion for the others.
-import type { CutProblem, CutWay } from "@/core/cutting/problem";
+import type { CutProblem } from "@/core/cutting/problem";
 import { seededRandom } from "@/core/draw/draw";
+import type { CutWay } from "@/core/vocabulary/shop";
 
 const mm = 1e6;
 

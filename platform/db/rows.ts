@@ -92,6 +92,33 @@ export interface Board {
   version: number;
 }
 
+export interface Booking {
+  id: Id<"booking">;
+  projectId: Id<"project">;
+  toolId: Id<"tool">;
+  teamId: Id<"team">;
+  operatorId: Id<"person"> | null;
+  pieceId: Id<"piece"> | null;
+  what: string;
+  material: string;
+  once: boolean;
+  minutes: number;
+  needBy: string;
+  askedBy: string;
+  askedAt: string;
+  sectionId: Id<"section"> | null;
+  onDate: string | null;
+  period: number | null;
+  starts: number | null;
+  startedAt: string | null;
+  startedBy: string | null;
+  endedAt: string | null;
+  usedMinutes: number | null;
+  outcome: In<"bookingOutcome"> | null;
+  seen: string;
+  version: number;
+}
+
 export interface BriefReading {
   briefVersionId: Id<"brief_version">;
   personId: Id<"person">;
@@ -235,6 +262,23 @@ export interface ConceptFate {
 export interface ConceptParent {
   conceptId: Id<"concept">;
   parentId: Id<"concept">;
+}
+
+export interface CutList {
+  id: Id<"cut_list">;
+  projectId: Id<"project">;
+  teamId: Id<"team"> | null;
+  title: string;
+  kind: In<"cutKind">;
+  way: In<"cutWay">;
+  kerf: string;
+  border: string;
+  blanks: string;
+  pieces: string;
+  unit: string;
+  madeBy: string;
+  madeAt: string;
+  version: number;
 }
 
 export interface DayOff {
@@ -515,6 +559,24 @@ export interface HandbookUse {
   version: number;
 }
 
+export interface Incident {
+  id: Id<"incident">;
+  projectId: Id<"project">;
+  toolId: Id<"tool"> | null;
+  kind: In<"incidentKind">;
+  onDate: string;
+  place: string;
+  what: string;
+  done: string;
+  told: string;
+  changed: string;
+  reportedBy: string;
+  reportedAt: string;
+  closedAt: string | null;
+  closedBy: string | null;
+  version: number;
+}
+
 export interface Inspection {
   id: Id<"inspection">;
   buildId: Id<"build">;
@@ -558,10 +620,43 @@ export interface KeptEvent {
   eventVersion: number | null;
 }
 
+export interface Kit {
+  id: Id<"kit">;
+  projectId: Id<"project">;
+  name: string;
+  contents: unknown;
+  version: number;
+}
+
+export interface KitOut {
+  id: Id<"kit_out">;
+  projectId: Id<"project">;
+  kitId: Id<"kit">;
+  teamId: Id<"team">;
+  contents: unknown;
+  outOn: string;
+  outBy: string;
+  counted: number[] | null;
+  backOn: string | null;
+  backBy: string | null;
+  note: string;
+  version: number;
+}
+
 export interface KnownDevice {
   hash: string;
   linkId: Id<"guest_link">;
   at: string;
+}
+
+export interface MachineCheck {
+  id: Id<"machine_check">;
+  projectId: Id<"project">;
+  toolId: Id<"tool">;
+  onDate: string;
+  lines: string[];
+  checkedBy: string;
+  checkedAt: string;
 }
 
 export interface MachineSetting {
@@ -707,6 +802,9 @@ export interface PartLine {
   supplier: string;
   entered: unknown;
   version: number;
+  stockItemId: Id<"stock_item"> | null;
+  gotOn: string | null;
+  gotBy: string | null;
 }
 
 export interface PartOwner {
@@ -1182,6 +1280,35 @@ export interface StatementNote {
   noteId: Id<"note">;
 }
 
+export interface StockItem {
+  id: Id<"stock_item">;
+  projectId: Id<"project">;
+  name: string;
+  form: In<"stockForm">;
+  length: string | null;
+  width: string | null;
+  sizeText: string;
+  price: string | null;
+  place: string;
+  supplier: string;
+  low: string | null;
+  donated: boolean;
+  version: number;
+}
+
+export interface StockMove {
+  id: Id<"stock_move">;
+  projectId: Id<"project">;
+  itemId: Id<"stock_item">;
+  kind: In<"stockMove">;
+  amount: string;
+  teamId: Id<"team"> | null;
+  note: string;
+  madeBy: string;
+  onDate: string;
+  madeAt: string;
+}
+
 export interface Story {
   id: Id<"story">;
   projectId: Id<"project">;
@@ -1247,6 +1374,12 @@ export interface Tool {
   name: string;
   caution: string;
   version: number;
+  rules: string;
+  trainers: string;
+  place: string;
+  months: number | null;
+  shared: boolean;
+  checks: string[];
 }
 
 export interface ToolSignOff {
@@ -1255,6 +1388,7 @@ export interface ToolSignOff {
   projectId: Id<"project">;
   signedOn: string;
   signedBy: string;
+  expiresOn: string | null;
 }
 
 export interface TrainerAnswer {

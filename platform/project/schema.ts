@@ -2,6 +2,7 @@ import * as yup from "yup";
 import { donatedMethod } from "@/core/vocabulary/builds";
 import { conceptMethod } from "@/core/vocabulary/concepts";
 import { dateStyle, gateStrictness, unitSystem } from "@/core/vocabulary/project";
+import { trainingStrictness } from "@/core/vocabulary/shop";
 import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
 import * as c from "@/platform/schema/fields";
 import { whole } from "@/platform/schema/fields";
@@ -20,6 +21,8 @@ export const settings = yup.object({
       (v, x) => v === undefined || x.parent.teamMin === undefined || v >= x.parent.teamMin,
     ),
   gateStrictness: c.oneOf(gateStrictness).optional(),
+  trainingStrictness: c.oneOf(trainingStrictness).optional(),
+  sessionMinutes: whole(10, 300).optional(),
   shareSchool: c.oneOf(shareMethod).optional(),
   units: c.oneOf(unitSystem).optional(),
   dates: c.oneOf(dateStyle).optional(),

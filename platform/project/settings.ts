@@ -3,6 +3,7 @@ import type { DonatedMethod } from "@/core/vocabulary/builds";
 import type { ConceptMethod } from "@/core/vocabulary/concepts";
 import type { AwardKind, CombineMethod } from "@/core/vocabulary/contest";
 import type { DateStyle, GateStrictness, UnitSystem } from "@/core/vocabulary/project";
+import type { TrainingStrictness } from "@/core/vocabulary/shop";
 import type { ShareMethod, TeamMethod } from "@/core/vocabulary/teams";
 import "server-only";
 import { cache } from "react";
@@ -16,6 +17,10 @@ export interface Settings {
   readonly teamMin: number;
   readonly teamMax: number;
   readonly gateStrictness: GateStrictness;
+  /** Whether somebody who is not trained may be booked at a machine. */
+  readonly trainingStrictness: TrainingStrictness;
+  /** Minutes of a class session in which a machine can be used. */
+  readonly sessionMinutes: number;
   readonly shareSchool: ShareMethod;
   readonly units: UnitSystem;
   readonly dates: DateStyle;
@@ -37,6 +42,8 @@ const defaults: Settings = {
   teamMin: 3,
   teamMax: 4,
   gateStrictness: "warn",
+  trainingStrictness: "block",
+  sessionMinutes: 50,
   shareSchool: "number",
   units: "metric",
   dates: "day",

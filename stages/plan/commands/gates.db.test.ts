@@ -2,7 +2,7 @@ import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { saveSettings } from "@/platform/project/save-settings";
 import { saveBuild } from "@/stages/builds/commands/builds";
-import { signTool } from "@/stages/shop/commands";
+import { signTool } from "@/stages/shop/commands/tools";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";

@@ -3,12 +3,14 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { cache } from "react";
 import { gateStates, type ItemState, mayBuild } from "@/core/gates/gate";
+import { trained, trainingState } from "@/core/shop/training";
+import { today } from "@/platform/command/command";
 import { db, type Tx } from "@/platform/db/db";
 import { settingsOf } from "@/platform/project/settings";
 import { everyConcept } from "@/stages/concepts/queries/concepts";
 import { mustsOf, screen } from "@/stages/concepts/view/concepts";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
-import { toolsOf } from "@/stages/shop/queries";
+import { toolsOf } from "@/stages/shop/queries/tools";
 
 interface Item {
   id: row.GateItem["id"];
@@ -44,6 +46,9 @@ const ticksOf = cache(
 
 /** What has been ticked by hand, by item and team or person; asked once a page. */
 export const gateTicks = (projectId: string, sql: Tx = db()) => ticksOf(projectId, sql);
+
+/** Whether a training is not over today. */
+const holds = (x: { readonly expiresOn: string | null }) => trained(trainingState(x, today()));
 
 /** Every gate of a project with its checklist as it stands for each team. */
 export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]> {
@@ -118,7 +123,7 @@ export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]
             mine.map((i) => [
               i.id,
               i.kind === "tool"
-                ? (tools.find((x) => x.id === i.toolId)?.signed.map((x) => x.personId) ?? [])
+                ? (tools.find((x) => x.id === i.toolId)?.signed.filter(holds).map((x) => x.personId) ?? [])
                 : ticks.flatMap((k) => (k.itemId === i.id && k.personId ? [k.personId] : [])),
             ]),
           ),

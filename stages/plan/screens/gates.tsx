@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
-import { toolsOf } from "@/stages/shop/queries";
+import { toolsOf } from "@/stages/shop/queries/tools";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import { Fold } from "@/ui/fold";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";

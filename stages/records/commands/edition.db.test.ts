@@ -10,7 +10,7 @@ import { saveTask } from "@/stages/plan/commands/tasks";
 import { gatesOf } from "@/stages/plan/queries/gates";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { tasksOf } from "@/stages/plan/queries/tasks";
-import { toolsOf } from "@/stages/shop/queries";
+import { toolsOf } from "@/stages/shop/queries/tools";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";

@@ -5,7 +5,8 @@ import { Caution, Empty, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { toolActs } from "../acts";
 import { EditSetting, NewSetting } from "../parts/setting-form";
-import { settingsTried } from "../queries";
+import { ShopTabs } from "../parts/shop-tabs";
+import { settingsTried } from "../queries/tools";
 
 const looks = { worked: "text-moss", partly: "text-ochre-deep", failed: "font-[600] text-iron" } as const;
 
@@ -22,6 +23,7 @@ export async function SettingsScreen({ slug }: { slug: string }) {
         title="Machine settings"
         note="What was tried in this shop, this year and before, and what came of it."
       />
+      <ShopTabs slug={slug} />
       <div className="mb-4 max-w-[860px]">
         <Caution>
           A record, not advice. Who is trained for the machine decides; the school's rules and the maker's manual come

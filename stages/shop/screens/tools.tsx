@@ -5,7 +5,8 @@ import { Caution, Sheet } from "@/ui/page";
 import { SignTool } from "../parts/sign-tool";
 import { EditTool, ToolForm } from "../parts/tool-form";
 import { WithdrawTool } from "../parts/withdraw-tool";
-import { toolsOf } from "../queries";
+import { toolsOf } from "../queries/tools";
+import { typedTool } from "../view/training";
 
 /** The tools of a project and who is signed for each. */
 export async function ToolsPart({ slug }: { slug: string }) {
@@ -32,8 +33,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
                     projectId={frame.project.id}
                     id={t.id}
                     version={t.version}
-                    name={t.name}
-                    caution={t.caution}
+                    typed={typedTool(t)}
                   />{" "}
                   <WithdrawTool id={t.id} name={t.name} />
                 </>

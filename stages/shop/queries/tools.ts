@@ -8,15 +8,27 @@ export interface Tool {
   name: row.Tool["name"];
   caution: row.Tool["caution"];
   version: row.Tool["version"];
-  signed: { personId: string; on: string; by: string }[];
+  rules: row.Tool["rules"];
+  trainers: row.Tool["trainers"];
+  place: row.Tool["place"];
+  months: row.Tool["months"];
+  shared: row.Tool["shared"];
+  checks: row.Tool["checks"];
+  signed: { personId: string; on: string; by: string; expiresOn: string | null }[];
 }
 
 const asked = cache(
   (projectId: string, sql: Tx) => sql<Tool[]>`
   SELECT
-    t.id, t.name, t.caution, t.version,
+    t.id, t.name, t.caution, t.version, t.rules, t.trainers, t.place, t.months, t.shared, t.checks,
     (
-      SELECT coalesce(json_agg(json_build_object('personId', x.person_id, 'on', x.signed_on, 'by', x.signed_by)), '[]')
+      SELECT coalesce(
+        json_agg(
+          json_build_object(
+            'personId', x.person_id, 'on', x.signed_on, 'by', x.signed_by, 'expiresOn', x.expires_on
+          )
+        ), '[]'
+      )
       FROM tool_sign_off x
       WHERE x.tool_id = t.id
     ) AS signed

@@ -4,8 +4,8 @@ import type { Tx } from "@/platform/db/db";
 import type * as row from "@/platform/db/rows";
 import { projectUnits } from "@/platform/project/settings";
 import { siOrNull } from "@/platform/schema/fields";
-import { toolActs } from "./acts";
-import * as s from "./schema";
+import { toolActs } from "../acts";
+import * as s from "../schema";
 
 interface Typed {
   readonly machine: string;

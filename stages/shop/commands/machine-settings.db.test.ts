@@ -3,8 +3,8 @@ import { db } from "@/platform/db/db";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import { makeProject, settingTried } from "@/stages/testing/world";
+import { settingsTried } from "../queries/tools";
 import { editSetting, recordSetting } from "./machine-settings";
-import { settingsTried } from "./queries";
 
 let at: Awaited<ReturnType<typeof openClass>>;
 beforeAll(async () => {

@@ -1,0 +1,38 @@
+"use client";
+
+import { trainingStrictness } from "@/core/vocabulary/shop";
+import { settings } from "@/platform/project/schema";
+import { saveSettingsAction } from "@/stages/plan/actions";
+import { ActionForm } from "@/ui/form/action-form";
+import { fieldsOf } from "@/ui/form/fields-of";
+
+const { MethodField, TextField } = fieldsOf(settings);
+
+/** How strictly the shop holds to trainings, and how long a session's machine time is. */
+export const ShopMethodForm = ({
+  projectId,
+  strictness,
+  minutes,
+}: {
+  projectId: string;
+  strictness: string;
+  minutes: number;
+}) => (
+  <ActionForm
+    schema={settings}
+    action={saveSettingsAction}
+    fixed={{ projectId }}
+    defaults={{ trainingStrictness: strictness, sessionMinutes: String(minutes) }}
+    submit="Save"
+    look="plain"
+    saved="Saved."
+  >
+    <MethodField name="trainingStrictness" label="Without a training" options={trainingStrictness.options} />
+    <TextField
+      name="sessionMinutes"
+      label="Minutes of a session"
+      inputMode="numeric"
+      hint="In which machines run: without coming in and clearing up."
+    />
+  </ActionForm>
+);

@@ -1,0 +1,57 @@
+import { type TrainingState, trainingState } from "@/core/shop/training";
+import type { Tool } from "../queries/tools";
+
+/** How a training stands, in words. */
+export const trainingWords: Readonly<Record<TrainingState, string>> = {
+  none: "not trained",
+  holds: "trained",
+  "ends soon": "trained, ends soon",
+  over: "training over",
+};
+
+export interface TrainingCell {
+  readonly toolId: string;
+  readonly state: TrainingState;
+  readonly on: string | null;
+  readonly by: string;
+  readonly expiresOn: string | null;
+}
+
+/** Who is trained for what on a day: a student a line, a tool a cell. */
+export const trainingLines = (
+  tools: readonly Tool[],
+  students: readonly { readonly id: string; readonly name: string }[],
+  day: string,
+) =>
+  students.map((s) => ({
+    ...s,
+    cells: tools.map((t): TrainingCell => {
+      const signed = t.signed.find((x) => x.personId === s.id);
+      return {
+        toolId: t.id,
+        state: trainingState(signed, day),
+        on: signed?.on ?? null,
+        by: signed?.by ?? "",
+        expiresOn: signed?.expiresOn ?? null,
+      };
+    }),
+  }));
+
+/** How many are trained for each tool on a day, and whose training ends soon or is over. */
+export const trainingCounts = (lines: ReturnType<typeof trainingLines>, toolId: string) => {
+  const states = lines.map((l) => l.cells.find((c) => c.toolId === toolId)!.state);
+  const count = (s: TrainingState) => states.filter((x) => x === s).length;
+  return { trained: count("holds") + count("ends soon"), soon: count("ends soon"), over: count("over") };
+};
+
+/** What is said of a tool, as its form takes it. */
+export const typedTool = (t: Tool) => ({
+  name: t.name,
+  caution: t.caution,
+  rules: t.rules,
+  trainers: t.trainers,
+  place: t.place,
+  months: String(t.months ?? 0),
+  shared: t.shared,
+  checks: t.checks.join("\n"),
+});
