@@ -74,6 +74,8 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/standings`, ["owner", "student", "scorer"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/gradebook`, ["owner"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/rubric`, ["owner"]],
+    ["p/[project]/csv/[kind]", `/p/${slug}/csv/incidents`, ["owner"]],
+    ["p/[project]/csv/[kind]", `/p/${slug}/csv/shopping`, ["owner"]],
     ["p/[project]/reviews/slots/calendar", "/p/cold-box/reviews/slots/calendar?title=Concept%20review", ["owner"]],
     ["p/[project]/reviews/stories/[team]/html", story, inside],
     ["p/[project]/student/[person]", record, ["owner"]],

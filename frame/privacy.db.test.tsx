@@ -15,11 +15,13 @@ import { publishGrades } from "@/stages/grades/commands/publish";
 import { publicationsOf } from "@/stages/grades/queries/publications";
 import { stages } from "@/stages/index";
 import { submitSheet } from "@/stages/reviews/commands/marking";
+import { reportIncident } from "@/stages/shop/commands/safety";
 import { moveStudent } from "@/stages/teams/commands/teams";
 import { ok } from "@/stages/testing/database";
 import { told } from "@/stages/testing/render";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
+import { incidentTold } from "@/stages/testing/world-shop";
 import { GuestScreen } from "./guest/screens/guest";
 import { views } from "./testing/views";
 
@@ -39,6 +41,7 @@ const secrets = {
   "a sheet about Ada's team": "tinwhistle",
   "a mark of Ben that is not published": "saltcellar",
   "an appeal of Ada": "windowsill",
+  "an incident that Cyd told": "lampoil",
 };
 type Secret = keyof typeof secrets;
 const all = Object.keys(secrets) as Secret[];
@@ -70,6 +73,12 @@ beforeAll(async () => {
   const round = (await ok(openPeerRound, boss, { projectId, title: "Rating", method: "ratings" })).id;
   const comment = secrets["a rating that Cyd gave"];
   await ok(ratePeers, await actorOf(cyd), { roundId: round, ratings: [{ ratee: ada, value: "2", comment }] });
+  await ok(reportIncident, await actorOf(cyd), {
+    ...incidentTold,
+    id: "0190a0b0-0000-7000-8000-00000000a002",
+    projectId,
+    what: `A lamp fell: ${secrets["an incident that Cyd told"]}`,
+  });
   await ok(submitSheet, boss, {
     reviewId: w.review,
     raterName: "Mara",

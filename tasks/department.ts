@@ -13,6 +13,8 @@ const copies = 42;
 const runsEach = 2500;
 /** Copies of the demo's gauge in each project: two million samples in all. */
 const seriesEach = 16;
+/** Entries of notebooks, of all projects together. */
+const entriesInAll = 100_000;
 const model = "terrace-pump";
 
 /** SQL that gives a copy of a row other ids: each is made from the first and the copy's number, also inside texts. */
@@ -104,6 +106,27 @@ async function moreRuns(sql: Tx): Promise<void> {
   `);
 }
 
+/** Notebooks of a department: every entry again and again, earlier and earlier, until there are so many in all. */
+async function moreEntries(sql: Tx): Promise<void> {
+  await sql.unsafe(`
+    CREATE TEMP TABLE more_entries AS
+    SELECT e.id AS was, pg_temp.other(e.id, 3000 + j) AS id, j
+    FROM notebook_entry e,
+      generate_series(1, ceil(${entriesInAll} / (SELECT count(*) FROM notebook_entry)::numeric)::int) AS j;
+    INSERT INTO notebook_entry (id, project_id, person_id, on_date, created_at, version)
+    SELECT m.id, e.project_id, e.person_id, e.on_date - m.j, e.created_at - m.j * interval '1 day', 1
+    FROM more_entries m JOIN notebook_entry e ON e.id = m.was;
+    INSERT INTO notebook_version (entry_id, number, text, reason, written_at)
+    SELECT m.id, 1, v.text || ' ' || m.j, '', v.written_at - m.j * interval '1 day'
+    FROM more_entries m JOIN notebook_version v ON v.entry_id = m.was AND v.number = 1;
+    INSERT INTO passage (kind, ref, project_id, team_id, person_id, at, text)
+    SELECT kind, ref, project_id, team_id, person_id, at, text
+    FROM passage_source
+    WHERE text <> ''
+    ON CONFLICT DO NOTHING;
+  `);
+}
+
 /** The gauge's series again and again, on build after build; and one of ten minutes at 1,000 samples a second. */
 async function moreSeries(sql: Tx): Promise<void> {
   await sql.unsafe(`
@@ -151,6 +174,7 @@ async function main(): Promise<void> {
     await copyProject(sql, p!.id);
     await moreRuns(sql);
     await moreSeries(sql);
+    await moreEntries(sql);
     await sql`
       INSERT INTO staff (project_id, person_id, role)
       SELECT p.id, q.id, 'owner' FROM project p, person q WHERE q.admin
@@ -170,11 +194,12 @@ async function main(): Promise<void> {
       (SELECT count(*)::int FROM project) AS projects, (SELECT count(*)::int FROM team) AS teams,
       (SELECT count(DISTINCT person_id)::int FROM enrolment) AS students, (SELECT count(*)::int FROM run) AS runs,
       (SELECT max(n)::int FROM (SELECT count(*) AS n FROM run GROUP BY project_id) x) AS most,
-      (SELECT sum(n)::int FROM series_block) AS samples
+      (SELECT sum(n)::int FROM series_block) AS samples, (SELECT count(*)::int FROM notebook_entry) AS entries
   `;
   console.log(
     `· A department: ${n!.projects} projects, ${n!.teams} teams, ${n!.students} students, ${n!.runs} runs ` +
-      `(up to ${n!.most} in one project), ${n!.samples} samples of series`,
+      `(up to ${n!.most} in one project), ${n!.samples} samples of series, ` +
+      `${n!.entries} entries of notebooks`,
   );
 }
 

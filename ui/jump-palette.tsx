@@ -14,13 +14,15 @@ interface Hit {
 
 interface Props {
   url: string;
+  /** Where all texts are searched; nothing outside a project. */
+  texts?: string;
   pages: readonly { label: string; href: string }[];
   open: "" | "jump" | "keys";
   onOpen: (which: "" | "jump" | "keys") => void;
 }
 
 /** What the jump box opens: the search over the project, and the list of keys. Loaded when it is first asked for. */
-export default function JumpPalette({ url, pages, open, onOpen }: Props) {
+export default function JumpPalette({ url, texts, pages, open, onOpen }: Props) {
   const router = useRouter();
   const [words, setWords] = useState("");
   const [hits, setHits] = useState<Hit[]>([]);
@@ -75,6 +77,14 @@ export default function JumpPalette({ url, pages, open, onOpen }: Props) {
                     kind={h.kind}
                   />
                 ))}
+                {words.trim() && texts && (
+                  <Item
+                    onSelect={() => go(`${texts}?q=${encodeURIComponent(words.trim())}`)}
+                    label={`Search all texts for “${words.trim()}”`}
+                    detail=""
+                    kind="texts"
+                  />
+                )}
                 {near.map((p) => (
                   <Item key={p.href} onSelect={() => go(p.href)} label={p.label} detail="" kind="page" />
                 ))}

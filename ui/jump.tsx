@@ -9,7 +9,16 @@ const load = () => import("./jump-palette");
 const JumpPalette = dynamic(load, { ssr: false });
 
 /** The jump box (Ctrl or Cmd K): teams, students, requirements, builds, runs; ? lists the keys. */
-export function JumpBox({ url, pages }: { url: string; pages: readonly { label: string; href: string }[] }) {
+export function JumpBox({
+  url,
+  texts,
+  pages,
+}: {
+  url: string;
+  /** Where all texts are searched; nothing outside a project. */
+  texts?: string;
+  pages: readonly { label: string; href: string }[];
+}) {
   const [open, setOpen] = useState<"" | "jump" | "keys">("");
   const [asked, setAsked] = useState(false);
   const show = (which: "" | "jump" | "keys") => {
@@ -45,7 +54,7 @@ export function JumpBox({ url, pages }: { url: string; pages: readonly { label: 
         </span>
         <kbd className="rounded-sm border border-line px-1 text-xs">Ctrl K</kbd>
       </button>
-      {asked && <JumpPalette url={url} pages={pages} open={open} onOpen={show} />}
+      {asked && <JumpPalette url={url} texts={texts} pages={pages} open={open} onOpen={show} />}
     </>
   );
 }

@@ -75,3 +75,19 @@ export const editionPart = vocabulary({
   scheme: "the grading scheme",
 });
 export type EditionPart = Term<typeof editionPart>;
+
+/** What a text of the record stands in, where it is searched by its words. */
+export const passageKind = vocabulary(
+  {
+    notebook: "notebook",
+    statement: "need",
+    requirement: "requirement",
+    question: "question to the client",
+    build: "build",
+    failure: "failure",
+    review: "review",
+    action: "action",
+  },
+  ["passage.kind"],
+);
+export type PassageKind = Term<typeof passageKind>;

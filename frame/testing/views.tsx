@@ -52,20 +52,28 @@ import { SheetsScreen } from "@/stages/reviews/screens/sheets";
 import { SlotsScreen } from "@/stages/reviews/screens/slots";
 import { StoriesScreen } from "@/stages/reviews/screens/stories";
 import { StoryScreen } from "@/stages/reviews/screens/story";
+import { CutListScreen } from "@/stages/shop/screens/cut-list";
+import { CuttingScreen } from "@/stages/shop/screens/cutting";
+import { DoorScreen } from "@/stages/shop/screens/door";
+import { SafetyScreen } from "@/stages/shop/screens/safety";
 import { SettingsScreen } from "@/stages/shop/screens/settings";
+import { ShopScreen } from "@/stages/shop/screens/shop";
+import { StockScreen } from "@/stages/shop/screens/stock";
 import { NewTool, ToolsPart } from "@/stages/shop/screens/tools";
+import { TrainingScreen } from "@/stages/shop/screens/training";
 import { FormingScreen } from "@/stages/teams/screens/forming";
 import { TeamsScreen } from "@/stages/teams/screens/teams";
 import type { World } from "@/stages/testing/world";
 import { AttentionScreen } from "@/stages/today/screens/attention";
 import { CoreLogScreen } from "../log/screens/core-log";
+import { SearchScreen } from "../search/screens/search";
 import { TodayScreen } from "../today/screens/today";
 
 /** The main views: their name, their budget of queries, and what makes them of a project. */
 export const views: [name: string, budget: number, make: (w: World) => ReactElement][] = [
   // Eight stages say what is waiting, each with one or two questions for all projects: more than other pages ask, and
   // no more for forty projects than for one.
-  ["Today", 16, () => <TodayScreen />],
+  ["Today", 17, () => <TodayScreen />],
   ["core log", 12, ({ slug }) => <CoreLogScreen slug={slug} show="" />],
   ["brief", 12, ({ slug }) => <BriefScreen slug={slug} />],
   ["requirements", 12, ({ slug }) => <NeedsScreen slug={slug} />],
@@ -125,6 +133,14 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["records", 12, ({ slug }) => <RecordsScreen slug={slug} />],
   ["notebook", 12, ({ slug }) => <NotebookScreen slug={slug} beside={(entries) => usesByEntry(slug, entries)} />],
   ["handbook", 12, ({ slug }) => <HandbookScreen slug={slug} />],
+  ["search", 12, ({ slug }) => <SearchScreen slug={slug} typed="the" />],
+  ["shop", 12, ({ slug }) => <ShopScreen slug={slug} />],
+  ["at a machine", 12, (w) => <DoorScreen slug={w.slug} id={w.machine} />],
+  ["training", 12, ({ slug }) => <TrainingScreen slug={slug} />],
+  ["safety", 12, ({ slug }) => <SafetyScreen slug={slug} />],
+  ["stock", 14, ({ slug }) => <StockScreen slug={slug} />],
+  ["cutting", 12, ({ slug }) => <CuttingScreen slug={slug} />],
+  ["a cut list", 12, (w) => <CutListScreen slug={w.slug} id={w.cuts} />],
   ["machine settings", 12, ({ slug }) => <SettingsScreen slug={slug} />],
   ["trainer", 12, ({ slug }) => <TrainerScreen slug={slug} of="round" seed="1" />],
   [

@@ -93,6 +93,7 @@ test("every table of the database travels in a backup, but kept values, sign-in 
     "known_device",
     "migration",
     "notice_count",
+    "passage",
     "request_done",
     "run_value",
     "session_token",

@@ -101,7 +101,7 @@ export function failure(error: unknown): Result<never> {
       fields: error.fields,
     };
   const { code, constraint_name: constraint = "" } = error as { code?: string; constraint_name?: string };
-  if (code === "23505" && Object.hasOwn(broken, constraint))
+  if ((code === "23505" || code === "23P01") && Object.hasOwn(broken, constraint))
     return { ok: false, kind: "refused", message: broken[constraint]! };
   if (code === "23505" && constraint.endsWith("_pkey"))
     return { ok: false, kind: "refused", message: "This is here already. Reload to see it." };

@@ -11,6 +11,7 @@ const types: Readonly<Record<string, string>> = {
   "timestamp with time zone": "string",
   numeric: "string",
   jsonb: "unknown",
+  tsvector: "string",
   bytea: "Uint8Array",
   "double precision": "number",
   uuid: "string",

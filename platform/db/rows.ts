@@ -812,6 +812,17 @@ export interface PartOwner {
   personId: Id<"person">;
 }
 
+export interface Passage {
+  kind: In<"passageKind">;
+  ref: string;
+  projectId: Id<"project">;
+  teamId: string | null;
+  personId: string | null;
+  at: string;
+  text: string;
+  words: string | null;
+}
+
 export interface PeerRating {
   roundId: Id<"peer_round">;
   raterId: Id<"person">;

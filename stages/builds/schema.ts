@@ -85,6 +85,8 @@ export const partLine = yup.object({
   mass: c.quantity("kg"),
   cost: c.quantity("1"),
   source: c.oneOf(partSource).default("bought"),
+  /** Which of the shop's stock it is taken from; what has its name where nothing is said. */
+  stockItemId: c.optionalId(),
   supplier: c.optionalText(80),
 });
 

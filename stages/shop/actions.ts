@@ -1,6 +1,7 @@
 "use server";
 
 import { action } from "@/platform/command/perform";
+import { saveSettings } from "@/platform/project/save-settings";
 import { askBooking, editBooking, endBooking, placeBooking, planQueue, startBooking } from "./commands/bookings";
 import { editCutList, keepCutList } from "./commands/cuts";
 import { countKit, handOutKit, saveKit } from "./commands/kits";
@@ -53,3 +54,5 @@ export const withdrawSettingAction = action(withdrawSetting);
 export const withdrawStockItemAction = action(withdrawStockItem);
 export const withdrawStockMoveAction = action(withdrawStockMove);
 export const withdrawToolAction = action(withdrawTool);
+
+export const saveSettingsAction = action(saveSettings);

@@ -1,11 +1,11 @@
 import { randomUUID } from "node:crypto";
 import type { Line, Role } from "./role";
-import { calculation, settingTried } from "./world";
+import { calculation } from "./world";
 
 const staff: Role[] = ["owner", "co"];
 const team: Role[] = ["owner", "co", "teammate"];
 
-/** The commands of the handbook, of reading notebooks and of machine settings, for the matrix of permissions. */
+/** The commands of the handbook and of reading notebooks, for the matrix of permissions. */
 export const handbook: Record<string, Line> = {
   attachUse: { may: team, input: (w) => ({ ...calculation, id: randomUUID(), kind: "build", targetId: w.build }) },
   changeUse: {
@@ -24,12 +24,6 @@ export const handbook: Record<string, Line> = {
       given: "1",
     }),
   },
-  recordSetting: {
-    may: [...team, "other team"],
-    input: (w) => ({ ...settingTried, id: randomUUID(), projectId: w.projectId }),
-  },
-  editSetting: { may: staff, input: (w) => ({ ...settingTried, id: w.setting, version: 1, outcome: "failed" }) },
-  withdrawSetting: { may: staff, input: (w) => ({ id: w.setting }) },
   seeEntry: { may: staff, input: (w) => ({ entryId: w.entryOfNotebook, number: 1 }) },
   remarkOnEntry: { may: staff, input: (w) => ({ id: randomUUID(), entryId: w.entryOfNotebook, text: "Well seen" }) },
   editRemark: { may: staff, input: (w) => ({ id: w.remark, version: 1, text: "Where?" }) },

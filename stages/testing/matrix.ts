@@ -4,6 +4,7 @@ import { definition } from "./definition";
 import { contest } from "./matrix-contest";
 import { handbook } from "./matrix-handbook";
 import { reviews } from "./matrix-reviews";
+import { shop } from "./matrix-shop";
 import type { Line, Role } from "./role";
 
 export const roles: Role[] = [
@@ -324,6 +325,7 @@ export const table: Record<string, Line> = {
   ...contest,
   ...reviews,
   ...handbook,
+  ...shop,
   previewRoster: { may: staff, input: (w) => ({ projectId: w.projectId, text: "Name\nX" }) },
   importRoster: { may: staff, input: (w) => ({ projectId: w.projectId, rows: [{ name: "New One", section: "3" }] }) },
   giveLogin: {

@@ -45,7 +45,6 @@ import { saveStory } from "@/stages/reviews/commands/story";
 import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { slotsOf } from "@/stages/reviews/queries/slots";
 import { topicsOf } from "@/stages/reviews/queries/story";
-import { recordSetting } from "@/stages/shop/commands/machine-settings";
 import { saveTool } from "@/stages/shop/commands/tools";
 import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
 import { savePart } from "@/stages/teams/commands/parts";
@@ -54,6 +53,7 @@ import { putAside } from "@/stages/today/commands";
 import { ok } from "./database";
 import { definition } from "./definition";
 import { aJudging, aRace } from "./world-contest";
+import { aShop } from "./world-shop";
 
 /** A chapter of the world's story. */
 export const chapter = { key: "own 1", heading: "How it began", text: "With a lever." };
@@ -67,15 +67,6 @@ export const slotsTyped = {
   most: 2,
   days: [{ day: "2027-02-25", hours: "8:30-9:30" }],
   reviewers: [{ name: "Ida" }, { name: "Ben", hours: ["8:50-9:30"] }],
-};
-
-/** What was tried at a machine. */
-export const settingTried = {
-  machine: "Laser cutter",
-  material: "Birch plywood",
-  thickness: "3",
-  settings: "60 %, 18 mm/s",
-  outcome: "worked",
 };
 
 /** What is put into a calculator of the handbook. */
@@ -350,8 +341,7 @@ export async function makeProject(owner: Actor, title: string) {
     personId: pupils[0]!.id,
     text: "The seal leaked.",
   });
-  const setting = randomUUID();
-  await ok(recordSetting, mate, { ...settingTried, id: setting, projectId });
+  const shop = await aShop(boss, mate, projectId, a);
   const remark = randomUUID();
   await ok(remarkOnEntry, boss, { id: remark, entryId: entryOfNotebook, text: "Where exactly?" });
   const use = randomUUID();
@@ -395,7 +385,7 @@ export async function makeProject(owner: Actor, title: string) {
     aside,
     entryOfNotebook,
     remark,
-    setting,
+    ...shop,
     use,
     projectId,
     slug,

@@ -36,6 +36,7 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
   };
   const pages = [
     { label: "Core log", href: base },
+    { label: "Search all texts", href: `${base}/search` },
     ...stages.flatMap((x) => x.pages.filter((y) => sees(y.for)).map((y) => ({ label: y.label, href: base + y.path }))),
     ...below.filter((x) => !own.includes(x)),
   ];
@@ -74,7 +75,7 @@ export async function ProjectShell({ slug, children }: { slug: string; children:
           </p>
           <div className="flex items-center gap-3">
             <LiveRefresh url={`/api/live?project=${p.id}`} since={p.notices} shows={shows} base={base} />
-            <JumpBox url={`/api/jump?project=${slug}`} pages={pages} />
+            <JumpBox url={`/api/jump?project=${slug}`} texts={`${base}/search`} pages={pages} />
             <SignOut name={actor.name} />
           </div>
         </div>

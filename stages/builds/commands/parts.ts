@@ -8,7 +8,15 @@ import { ofBuild, otherBuild } from "../queries/builds";
 import { type PartRow, partsOf } from "../queries/parts";
 import * as s from "../schema";
 
-const labels = { name: "Part", count: "Count", mass: "Mass (kg)", cost: "Price", source: "From", supplier: "Supplier" };
+const labels = {
+  name: "Part",
+  count: "Count",
+  mass: "Mass (kg)",
+  cost: "Price",
+  source: "From",
+  supplier: "Supplier",
+  stockItemId: "Of the stock",
+};
 
 /** A line of a build's parts list, new or corrected. */
 export const savePartLine = command({
@@ -25,7 +33,15 @@ export const savePartLine = command({
       cost: siOrNull(input.cost, "1"),
       source: input.source ?? "bought",
       supplier: input.supplier,
+      stockItemId: input.stockItemId ?? null,
     };
+    if (row.stockItemId) {
+      const [item] = await sql`
+        SELECT FROM stock_item i JOIN build b ON b.project_id = i.project_id
+        WHERE i.id = ${row.stockItemId} AND b.id = ${input.buildId}
+      `;
+      found(item, "This stock");
+    }
     for (const key of ["mass", "cost"] as const)
       if (row[key] !== null && Number(row[key]) < 0) refuse("This cannot be below zero.", key);
     const typed = sql.json(entered(input) as never);
@@ -59,7 +75,7 @@ export const copyPartLines = command({
     if (lines.length)
       await sql`
         INSERT INTO part_line ${sql(
-          lines.map(({ name, count, mass, cost, source, supplier, entered: typed }) => ({
+          lines.map(({ name, count, mass, cost, source, supplier, stockItemId, entered: typed }) => ({
             id: newId(),
             buildId: input.buildId,
             name,
@@ -68,6 +84,7 @@ export const copyPartLines = command({
             cost,
             source,
             supplier,
+            stockItemId,
             entered: sql.json(typed as never),
           })),
         )}

@@ -1,6 +1,7 @@
 "use client";
 
 import { useRef } from "react";
+import { useFormContext, useWatch } from "react-hook-form";
 import type { ProjectUnits } from "@/core/quantity/systems";
 import { partSource } from "@/core/vocabulary/builds";
 import { ActButton } from "@/ui/form/act-button";
@@ -8,24 +9,49 @@ import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
+import type { Option } from "@/ui/option";
 import { copyPartLinesAction, savePartLineAction, withdrawPartLineAction } from "../actions";
 import { partLine } from "../schema";
 
 const { TextField, SelectField, QuantityField } = fieldsOf(partLine);
 
-const Fields = ({ units, currency }: { units: ProjectUnits; currency: string }) => (
+interface Shown {
+  readonly units: ProjectUnits;
+  readonly currency: string;
+  /** What the shop has in stock. */
+  readonly stock: readonly Option[];
+}
+
+/** Which of the stock it is taken from, once it is said to come from there. */
+function FromStock({ stock }: { stock: readonly Option[] }) {
+  const { control } = useFormContext();
+  const source = useWatch({ control, name: "source" }) as string;
+  if (source !== "stock" || stock.length === 0) return null;
+  return (
+    <SelectField
+      name="stockItemId"
+      label="Of the stock"
+      options={[...stock]}
+      empty="what has its name"
+      className="w-48"
+    />
+  );
+}
+
+const Fields = ({ units, currency, stock }: Shown) => (
   <>
     <TextField name="name" label="Part" className="min-w-40 grow" />
     <TextField name="count" label="Count" inputMode="numeric" className="w-16" />
     <QuantityField name="mass" label="Mass of one" unit={units.mass} className="w-28" />
     <QuantityField name="cost" label={`Price of one${currency ? ` (${currency})` : ""}`} unit="1" className="w-28" />
     <SelectField name="source" label="From" options={partSource.options} className="w-44" />
+    <FromStock stock={stock} />
     <TextField name="supplier" label="Supplier or shelf" className="w-36" />
   </>
 );
 
 /** The next line of the list: Enter saves it and begins another. */
-export function AddPart({ buildId, ...shown }: { buildId: string; units: ProjectUnits; currency: string }) {
+export function AddPart({ buildId, ...shown }: { buildId: string } & Shown) {
   const box = useRef<HTMLDivElement>(null);
   return (
     <div ref={box}>
@@ -34,7 +60,7 @@ export function AddPart({ buildId, ...shown }: { buildId: string; units: Project
         schema={partLine}
         action={savePartLineAction}
         fixed={{ buildId, version: 0 }}
-        defaults={{ name: "", count: "1", mass: "", cost: "", source: "bought", supplier: "" }}
+        defaults={{ name: "", count: "1", mass: "", cost: "", source: "bought", stockItemId: "", supplier: "" }}
         submit="Add"
         clear
         onDone={() => box.current?.querySelector("input")?.focus()}
@@ -59,9 +85,7 @@ export const PartTools = ({
   version: number;
   name: string;
   defaults: Record<string, string>;
-  units: ProjectUnits;
-  currency: string;
-}) => (
+} & Shown) => (
   <UnfoldForm
     label="correct"
     beside={

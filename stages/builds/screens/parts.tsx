@@ -3,6 +3,7 @@ import { partSource } from "@/core/vocabulary/builds";
 import { isId } from "@/platform/db/id";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
+import { stockOf } from "@/stages/shop/queries/stock";
 import Link from "@/ui/link";
 import { LinkButton, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
@@ -20,17 +21,19 @@ export async function PartsScreen({ slug, id }: { slug: string; id: string }) {
   const page = await projectPage(slug);
   if (!isId(id)) notFound();
   const { project: p, units } = page.frame;
-  const [b, parts, settings, builds, pieces] = await Promise.all([
+  const [b, parts, settings, builds, pieces, stock] = await Promise.all([
     buildById(p.id, id),
     partsOf(id),
     settingsOf(p.id),
     buildsOf(p.id),
     piecesOf(id),
+    stockOf(p.id),
   ]);
   if (!b) notFound();
   const mine = page.may(buildActs.edit, { team: b.teamId });
   const view = partsView(parts, b, units, settings.donated);
   const made = madeOf(pieces);
+  const choices = stock.map((x) => ({ value: x.id, label: x.name }));
   const before = builds.filter((x) => b.parents.includes(x.id));
   return (
     <>
@@ -118,12 +121,14 @@ export async function PartsScreen({ slug, id }: { slug: string; id: string }) {
                   name={part.name}
                   units={units}
                   currency={p.currency}
+                  stock={choices}
                   defaults={{
                     name: part.name,
                     count: String(part.count),
                     mass: typed.mass,
                     cost: typed.cost,
                     source: part.source,
+                    stockItemId: part.stockItemId ?? "",
                     supplier: part.supplier,
                   }}
                 />
@@ -134,7 +139,7 @@ export async function PartsScreen({ slug, id }: { slug: string; id: string }) {
       />
       {mine && (
         <div className="no-print mt-3">
-          <AddPart buildId={b.id} units={units} currency={p.currency} />
+          <AddPart buildId={b.id} units={units} currency={p.currency} stock={choices} />
         </div>
       )}
     </>

@@ -51,6 +51,9 @@ export async function PiecesScreen({ slug, id }: { slug: string; id: string }) {
         {mine &&
           before.map((x) => <CopyPieces key={x.id} buildId={b.id} fromId={x.id} from={`${x.team} G${x.number}`} />)}
         {unlisted > 0 && <ListPieces buildId={b.id} count={unlisted} />}
+        {pieces.some((x) => x.nominal !== null) && (
+          <LinkButton href={`/p/${slug}/shop/cutting?build=${b.id}`}>Plan the cuts</LinkButton>
+        )}
         <LinkButton href={`/p/${slug}/builds/${b.id}`}>To the build</LinkButton>
       </PageHead>
       {mine && (once || pieces.some((x) => x.machine)) && (

@@ -123,7 +123,10 @@ export async function gatesOf(projectId: string, sql: Tx = db()): Promise<Gate[]
             mine.map((i) => [
               i.id,
               i.kind === "tool"
-                ? (tools.find((x) => x.id === i.toolId)?.signed.filter(holds).map((x) => x.personId) ?? [])
+                ? (tools
+                    .find((x) => x.id === i.toolId)
+                    ?.signed.filter(holds)
+                    .map((x) => x.personId) ?? [])
                 : ticks.flatMap((k) => (k.itemId === i.id && k.personId ? [k.personId] : [])),
             ]),
           ),

@@ -136,15 +136,13 @@ export async function carryRubrics(c: Carry): Promise<void> {
   }
 }
 
-/** Tools with their cautions; who is signed for one is signed anew. Gives their new ids. */
+/** Tools with their rules, cautions and daily lists; who is signed for one is signed anew. Gives their new ids. */
 export async function carryTools(c: Carry): Promise<Ids> {
   const tools = new Map<string, string>();
-  for (const t of await c.sql<{ id: row.Tool["id"]; name: row.Tool["name"]; caution: row.Tool["caution"] }[]>`
-    SELECT id, name, caution FROM tool WHERE project_id = ${c.from} ORDER BY name
-  `) {
+  for (const t of await c.sql<row.Tool[]>`SELECT * FROM tool WHERE project_id = ${c.from} ORDER BY name`) {
     const id = newId();
     tools.set(t.id, id);
-    await c.sql`INSERT INTO tool ${c.sql({ id, projectId: c.to, name: t.name, caution: t.caution })}`;
+    await c.sql`INSERT INTO tool ${c.sql({ ...t, id, projectId: c.to, version: 1 })}`;
   }
   return tools;
 }

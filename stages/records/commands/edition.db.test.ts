@@ -32,7 +32,15 @@ test("the next edition carries the schools, the tools and the questions over", a
     startsOn: "2028-01-17",
     endsOn: "2028-03-24",
   });
-  expect((await toolsOf(projectId)).map((t) => [t.name, t.signed.length])).toEqual([["Drill press", 0]]);
+  expect((await toolsOf(projectId)).map((t) => [t.name, t.signed.length])).toEqual([
+    ["Band saw", 0],
+    ["Drill press", 0],
+  ]);
+  expect((await toolsOf(projectId))[0]).toMatchObject({
+    shared: true,
+    months: 6,
+    checks: ["Guard down", "Stop tried"],
+  });
   expect((await questionsOf(projectId)).map((q) => q.text)).toEqual(
     (await questionsOf(w.projectId)).map((q) => q.text),
   );

@@ -11,8 +11,11 @@ import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
 import { Archive, DeleteProject, FinishButton, ReopenForm } from "../parts/buttons";
 import { EditionForm } from "../parts/edition-form";
+import { RecordsBoard } from "../parts/records-board";
 import { bestsOf, editionsBefore, laterEditions } from "../queries";
+import { buildBests, toldOfBuilds } from "../queries-board";
 import { firstPlaces, recordedLines } from "../view";
+import { recordLines } from "../view-board";
 
 /** Records: the best of this edition and of those before it, the final standings, and the next edition. */
 export async function RecordsScreen({ slug }: { slug: string }) {
@@ -30,7 +33,19 @@ export async function RecordsScreen({ slug }: { slug: string }) {
   const wanted = editions.flatMap((e) =>
     lines.map((l) => ({ projectId: e.id, protocol: l.protocol.name, channel: l.channel.key })),
   );
-  const bests = await bestsOf(wanted);
+  const [bests, reached] = await Promise.all([
+    bestsOf(wanted),
+    buildBests(
+      editions.map((e) => e.id),
+      lines.map((l) => ({
+        protocol: l.protocol.name,
+        key: l.channel.key,
+        better: l.protocol.definition.better,
+      })),
+    ),
+  ]);
+  const board = recordLines(lines, reached, editions, frame.today);
+  const told = await toldOfBuilds([...new Set(board.map((l) => l.holder.buildId))]);
   const winners = firstPlaces(events, builds);
   return (
     <>
@@ -48,6 +63,17 @@ export async function RecordsScreen({ slug }: { slug: string }) {
       </PageHead>
       <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_340px]">
         <div className="grid min-w-0 gap-6 [&>*]:min-w-0">
+          {board.length > 0 && (
+            <section>
+              <h2 className="mb-1.5">Records board</h2>
+              <RecordsBoard
+                lines={board}
+                told={told}
+                opens={(id) => actor.projects[id] !== undefined}
+                dated={fullDate}
+              />
+            </section>
+          )}
           <section>
             <h2 className="mb-1.5">Best of each edition</h2>
             {lines.length === 0 || bests.every((b) => !b) ? (

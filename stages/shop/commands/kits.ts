@@ -18,7 +18,9 @@ export const saveKit = command({
     if (old && input.version > 0) {
       if (old.projectId !== input.projectId) found(null, "This kit");
       checkVersion(old, input.version, { name: "Kit", contents: "What is in it" }, input, { ...old });
-      await sql`UPDATE kit SET name = ${input.name}, contents = ${contents}, version = version + 1 WHERE id = ${old.id}`;
+      await sql`
+        UPDATE kit SET name = ${input.name}, contents = ${contents}, version = version + 1 WHERE id = ${old.id}
+      `;
     } else
       await sql`
         INSERT INTO kit ${sql({ id: input.id, projectId: input.projectId, name: input.name, contents })}

@@ -2,7 +2,8 @@ import { randomUUID } from "node:crypto";
 import { db } from "@/platform/db/db";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
-import { makeProject, settingTried } from "@/stages/testing/world";
+import { makeProject } from "@/stages/testing/world";
+import { settingTried } from "@/stages/testing/world-shop";
 import { settingsTried } from "../queries/tools";
 import { editSetting, recordSetting } from "./machine-settings";
 

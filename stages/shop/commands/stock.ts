@@ -89,7 +89,10 @@ export const moveStock = command({
       "This stock",
     );
     const [again] = await sql`SELECT FROM stock_move WHERE id = ${input.id}`;
-    if (again) return { there: item.there };
+    if (again) {
+      audit({ type: "stock", id: item.id, label: `${item.name}: sent again` });
+      return { there: item.there };
+    }
     if (input.teamId) {
       const [t] = await sql`SELECT FROM team WHERE id = ${input.teamId} AND project_id = ${project}`;
       found(t, "This team");

@@ -47,8 +47,8 @@ export const saveTool = command({
 });
 
 /**
- * Signs a student for a tool after training, by the school's own rules, for as long as a training for it holds; or takes
- * the signature back.
+ * Signs a student for a tool after training, by the school's own rules, for as long as a training for it holds; or
+ * takes the signature back.
  */
 export const signTool = command({
   name: "signTool",

@@ -38,7 +38,12 @@ export function BookingRow({
   const b = slot.booking;
   const open = slot.state === "waits" || slot.state === "stands";
   return (
-    <li className="grid gap-x-3 gap-y-0.5 border-t border-line py-1.5 sm:grid-cols-[5.5rem_1fr_auto]">
+    <li
+      className={cx(
+        "grid gap-x-3 gap-y-0.5 border-t border-line py-1.5",
+        when ? "sm:grid-cols-[5.5rem_1fr_auto]" : "sm:grid-cols-[4rem_1fr]",
+      )}
+    >
       <span className="tabular-nums text-soft">{when || `${b.minutes} min`}</span>
       <span className="min-w-0 wrap-anywhere">
         <strong className="font-[650]">{b.team}</strong> {b.what}
@@ -71,7 +76,7 @@ export function BookingRow({
         )}
       </span>
       {may.own && (
-        <span className={cx("no-print flex flex-wrap items-baseline gap-x-2.5", !open && "items-start")}>
+        <span className={cx("no-print flex flex-wrap items-baseline gap-x-2.5", !when && "sm:col-start-2")}>
           {slot.state === "stands" && <StartBooking id={b.id} version={b.version} />}
           {(slot.state === "runs" || slot.state === "over") && (
             <EndBooking

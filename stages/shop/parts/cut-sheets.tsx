@@ -37,25 +37,33 @@ export function CutSheets({ sheets }: { sheets: readonly CutSheet[] }) {
                     stroke="#231f1b"
                     strokeWidth={em / 12}
                   />
-                  <text x={p.x + p.length / 2} y={p.y + p.width / 2 - em * 0.1} textAnchor="middle" fontSize={em}>
-                    {p.piece}
-                    {p.turned ? " ↻" : ""}
-                  </text>
                   <text
                     x={p.x + p.length / 2}
-                    y={p.y + p.width / 2 + em * 0.95}
+                    y={p.y + p.width / 2 + (s.bar ? em * 0.35 : -em * 0.1)}
                     textAnchor="middle"
-                    fontSize={em * 0.85}
-                    fill="#6b6258"
+                    fontSize={em}
                   >
-                    {p.size}
+                    {p.piece}
+                    {p.turned ? " ↻" : ""}
+                    {s.bar && ` ${p.size}`}
                   </text>
+                  {!s.bar && (
+                    <text
+                      x={p.x + p.length / 2}
+                      y={p.y + p.width / 2 + em * 0.95}
+                      textAnchor="middle"
+                      fontSize={em * 0.85}
+                      fill="#6b6258"
+                    >
+                      {p.size}
+                    </text>
+                  )}
                 </g>
               ))}
             </svg>
             {s.cuts.length > 0 && (
               <p className="mt-1 text-sm text-soft">
-                Cuts in order: {s.cuts.map((c, i) => `${i + 1}. ${c}`).join("; ")}.
+                Cuts in order: {s.cuts.map((c, i) => `${i + 1}. ${c}`).join("; ")}; then the edges that are still open.
               </p>
             )}
           </li>

@@ -2,9 +2,9 @@
 
 import { trainingStrictness } from "@/core/vocabulary/shop";
 import { settings } from "@/platform/project/schema";
-import { saveSettingsAction } from "@/stages/plan/actions";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { saveSettingsAction } from "../actions";
 
 const { MethodField, TextField } = fieldsOf(settings);
 

@@ -12,7 +12,7 @@ export interface StockItem extends row.StockItem {
 
 /** What is in stock, by name. */
 export const stockOf = (projectId: string, sql: Tx = db()) => sql<StockItem[]>`
-  SELECT i.*, coalesce((SELECT sum(m.amount) FROM stock_move m WHERE m.item_id = i.id), 0)::text AS there
+  SELECT i.*, coalesce((SELECT trim_scale(sum(m.amount)) FROM stock_move m WHERE m.item_id = i.id), 0)::text AS there
   FROM stock_item i
   WHERE i.project_id = ${projectId}
   ORDER BY lower(i.name)

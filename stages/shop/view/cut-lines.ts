@@ -1,4 +1,5 @@
 import { fromSi } from "@/core/quantity/quantity";
+import type { CutKind } from "@/core/vocabulary/shop";
 import type { Piece } from "@/stages/builds/queries/pieces";
 import type { StockItem } from "../queries/stock";
 
@@ -8,7 +9,7 @@ export const piecesAsLines = (pieces: readonly Pick<Piece, "name" | "nominal">[]
 
 /** Bars and sheets of the stock that are there, as lines of a cut list. */
 export function stockAsLines(items: readonly StockItem[]): { bars: string; sheets: string } {
-  const lines = (form: "bars" | "sheets") =>
+  const lines = (form: CutKind) =>
     items
       .filter((i) => i.form === form && Number(i.there) >= 1)
       .map((i) => `${i.name.replaceAll(";", ",")}; ${i.sizeText}; ${Math.floor(Number(i.there))}`)

@@ -8,6 +8,7 @@ import {
   nanometres,
   type Wanted,
 } from "@/core/cutting/problem";
+import { settled } from "@/core/quantity/number";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { linesOf } from "@/core/text/lines";
 import type { CutKind, CutWay } from "@/core/vocabulary/shop";
@@ -118,6 +119,7 @@ export function readCuts(typed: TypedCuts, unit: string): ReadCuts {
 export interface CutSheet {
   readonly key: string;
   readonly blank: string;
+  readonly bar: boolean;
   readonly often: number;
   readonly bought: boolean;
   /** Share of it that is left, in words. */
@@ -143,6 +145,8 @@ const alike = (b: CutBlank) => JSON.stringify([b.blank, b.bought, b.places]);
 /** A plan as it is drawn and told, lengths in the project's unit. */
 export function cutSheets(p: CutProblem, plan: CutPlan, unit: string): CutSheet[] {
   const shown = (nm: number) => formatSi(String(nm / 1e9), unit, unit === "mm" ? 1 : 3).replace(/\.0+$/, "");
+  // Drawn in millimetres: browsers do not draw coordinates of a thousand million.
+  const drawn = (nm: number) => Math.round(nm / 1e5) / 10;
   const groups = new Map<string, CutBlank[]>();
   for (const b of plan.blanks) groups.set(alike(b), [...(groups.get(alike(b)) ?? []), b]);
   return [...groups].map(([key, list], i): CutSheet => {
@@ -152,18 +156,19 @@ export function cutSheets(p: CutProblem, plan: CutPlan, unit: string): CutSheet[
     return {
       key: `${i} ${key.length}`,
       blank: b.blank,
+      bar: p.kind === "bars",
       often: list.length,
       bought: b.bought,
       left: `${Math.round(b.left * 100)} %`,
-      length: blank.length,
-      width: p.kind === "bars" ? blank.length / 24 : blank.width,
+      length: drawn(blank.length),
+      width: drawn(p.kind === "bars" ? blank.length / 24 : blank.width),
       places: b.places.map((x, k) => ({
         key: `${k}`,
         piece: x.piece,
-        x: x.x,
-        y: p.kind === "bars" ? 0 : x.y,
-        length: x.length,
-        width: p.kind === "bars" ? blank.length / 24 : x.width,
+        x: drawn(x.x),
+        y: p.kind === "bars" ? 0 : drawn(x.y),
+        length: drawn(x.length),
+        width: drawn(p.kind === "bars" ? blank.length / 24 : x.width),
         size: p.kind === "bars" ? shown(x.length) : `${shown(x.length)} × ${shown(x.width)}`,
         turned: x.turned,
       })),
@@ -187,7 +192,7 @@ export function planWords(p: CutProblem, plan: CutPlan, unit: string): string[] 
     p.kind === "bars"
       ? formatSi(String(plan.used), unit === "in" ? "ft" : "m", 2) + (unit === "in" ? " ft" : " m")
       : formatSi(String(plan.used), unit === "in" ? "ft²" : "m²", 2) + (unit === "in" ? " ft²" : " m²");
-  const above = Math.ceil((plan.used / plan.least - 1) * 1000) / 10;
+  const above = Math.ceil(settled((plan.used / plan.least - 1) * 1000)) / 10;
   return [
     `${pieces} ${pieces === 1 ? "piece" : "pieces"} from ${n} ${what}, ${used} in all.`,
     plan.proven ? "No plan uses less." : `At most ${above} % more than any plan must use.`,

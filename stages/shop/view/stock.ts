@@ -66,7 +66,7 @@ export interface ToBuy {
 const times = (price: string | null, count: Decimal) =>
   price === null ? null : new Decimal(price).times(count).toString();
 
-/** What is to be bought for the class: stock that runs low, and what the newest builds list as bought and is not there. */
+/** What is to be bought for the class: stock that runs low, and what the newest builds list as bought and lack. */
 export function shoppingList(lines: readonly StockLine[], parts: readonly NeededPart[]): ToBuy[] {
   const stock = lines
     .filter((l) => l.short)
