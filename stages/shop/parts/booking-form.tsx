@@ -5,6 +5,7 @@ import { fieldsOf } from "@/ui/form/fields-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { useNewId } from "@/ui/new-id";
 import type { Option } from "@/ui/option";
+import { toast } from "@/ui/toast";
 import { askBookingAction, editBookingAction } from "../actions";
 import { booking, editBooking } from "../schema";
 
@@ -91,9 +92,11 @@ export function AskBooking({
         once: false,
       }}
       submit="Ask"
-      saved="It waits in the queue."
       className="grid max-w-[760px] gap-3"
-      onDone={renew}
+      onDone={() => {
+        toast("It waits in the queue.");
+        renew();
+      }}
     >
       <Fields teams={teams} team={own} />
     </UnfoldForm>

@@ -87,6 +87,9 @@ function Fields({ unit, stock, teams }: { unit: string; stock: StockLines; teams
 
 const blank = { title: "", teamId: "", kind: "sheets", way: "edge", kerf: "", border: "", blanks: "", pieces: "" };
 
+/** A student's list is the own team's: nothing of a team is typed. */
+const withoutTeam = ({ teamId: _, ...rest }: typeof blank) => rest;
+
 /** A new list: its plan is seen while it is written, and it is kept when asked. */
 export function NewCutList({
   projectId,
@@ -106,16 +109,14 @@ export function NewCutList({
   begun: Partial<typeof blank>;
   goTo: string;
 }) {
-  const [id, renew] = useNewId();
+  const [id] = useNewId();
   return (
     <ActionForm
-      key={id}
       schema={cutList}
       action={keepCutListAction}
       fixed={{ id, projectId, ...(own ? { teamId: own } : {}) }}
-      defaults={{ ...blank, ...begun }}
+      defaults={own ? withoutTeam({ ...blank, ...begun }) : { ...blank, ...begun }}
       submit="Keep this list"
-      onDone={renew}
       goTo={goTo}
     >
       <Fields unit={unit} stock={stock} teams={teams} />

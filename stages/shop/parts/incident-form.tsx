@@ -7,6 +7,7 @@ import { UnfoldForm } from "@/ui/form/unfold-form";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { useNewId } from "@/ui/new-id";
 import type { Option } from "@/ui/option";
+import { toast } from "@/ui/toast";
 import { closeIncidentAction, editIncidentAction, reportIncidentAction, withdrawIncidentAction } from "../actions";
 import { editIncident, incident } from "../schema";
 
@@ -53,9 +54,11 @@ export function ReportIncident({
       fixed={{ id, projectId }}
       defaults={{ kind: "near miss", onDate: today, toolId: "", place: "", what: "", done: "" }}
       submit="Send it"
-      saved="Your instructors have it."
       className="grid max-w-[760px] gap-3"
-      onDone={renew}
+      onDone={() => {
+        toast("Your instructors have it.");
+        renew();
+      }}
     >
       <Fields tools={tools} />
     </UnfoldForm>
@@ -84,7 +87,9 @@ export const KeepIncident = ({
         <ActButton action={closeIncidentAction} input={{ id, version, closed: !closed }} look="quiet">
           {closed ? "open it again" : "close it"}
         </ActButton>
-        <WithdrawButton action={withdrawIncidentAction} id={id} name="the incident" />
+        <WithdrawButton action={withdrawIncidentAction} id={id} name="the incident">
+          take out
+        </WithdrawButton>
       </>
     }
     schema={editIncident}

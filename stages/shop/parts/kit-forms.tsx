@@ -58,7 +58,11 @@ export const EditKit = ({
   <UnfoldForm
     key={version}
     label="correct"
-    beside={<WithdrawButton action={withdrawKitAction} id={id} name={name} />}
+    beside={
+      <WithdrawButton action={withdrawKitAction} id={id} name={name}>
+        take out
+      </WithdrawButton>
+    }
     schema={kit}
     action={saveKitAction}
     fixed={{ id, projectId, version }}

@@ -5,7 +5,7 @@ const looks: Readonly<Record<Slot["state"], string>> = {
   waits: "",
   stands: "bg-[#d3c4ab] text-ink",
   runs: "bg-iron text-white",
-  over: "bg-[#e5dccb] text-soft",
+  over: "bg-[#e5dccb] text-ink",
 };
 
 /** A session as a band of its minutes, with who has which; what comes late or misses something has a mark. */

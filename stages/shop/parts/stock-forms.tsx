@@ -85,7 +85,10 @@ export const EditStockItem = ({
   >
     <Fields unit={unit} currency={currency} />
     <p className="text-sm text-soft">
-      Listed by mistake? <WithdrawButton action={withdrawStockItemAction} id={id} name={String(typed.name)} />
+      Listed by mistake?{" "}
+      <WithdrawButton action={withdrawStockItemAction} id={id} name={String(typed.name)}>
+        take out
+      </WithdrawButton>
     </p>
   </UnfoldForm>
 );
