@@ -22,6 +22,7 @@ export async function studentRecord(projectId: string, personId: string) {
     votes,
     parts,
     tools,
+    bookings,
     notebook,
     extensions,
     appeals,
@@ -107,10 +108,16 @@ export async function studentRecord(projectId: string, personId: string) {
       WHERE o.person_id = ${personId} AND p.project_id = ${projectId}
     `,
     sql`
-      SELECT t.name, x.signed_on, x.signed_by
+      SELECT t.name, x.signed_on, x.signed_by, x.expires_on
       FROM tool_sign_off x
       JOIN tool t ON t.id = x.tool_id
       WHERE x.person_id = ${personId} AND x.project_id = ${projectId}
+    `,
+    sql`
+      SELECT t.name AS machine, b.what, b.minutes, b.need_by, b.on_date, b.used_minutes, b.outcome
+      FROM booking b
+      JOIN tool t ON t.id = b.tool_id
+      WHERE b.operator_id = ${personId} AND b.project_id = ${projectId}
     `,
     sql`
       SELECT e.on_date, v.number, v.text, v.reason, v.written_at
@@ -168,6 +175,7 @@ export async function studentRecord(projectId: string, personId: string) {
     selectionSheets: votes,
     parts,
     toolSignOffs: tools,
+    timesAtMachines: bookings,
     notebook,
     extensions,
     appeals,
