@@ -112,7 +112,7 @@ export async function bookTheShop(owner: string, projectId: string, teams: Teams
   await ask(press.id, "Gully", "Strap holes", "Aluminium flat", 10, addDays(today, 2));
 }
 
-const caught =
+const spun =
   "The drill caught as it came through, and the flat spun round. It was held by hand, not clamped. It hit the column " +
   "and stopped.";
 
@@ -122,26 +122,24 @@ export async function tellIncidents(owner: string, projectId: string, teams: Tea
   const press = (await toolsOf(projectId)).find((t) => t.name === "Drill press")!;
   await at(addDays(monday, -13), 11);
   const id = randomUUID();
-  await run(reportIncident, teams.get("Gully")!.members[1]!, {
-    id,
-    projectId,
+  const caught = {
     toolId: press.id,
     kind: "near miss",
     onDate: addDays(monday, -13),
     place: "Workshop, bay 2",
-    what: caught,
+    what: spun,
     done: "Machine off, everybody back, the technician looked at it.",
+  };
+  await run(reportIncident, teams.get("Gully")!.members[1]!, {
+    id,
+    projectId,
+    ...caught,
   });
   await at(addDays(monday, -12), 8);
   await run(editIncident, owner, {
     id,
     version: 1,
-    toolId: press.id,
-    kind: "near miss",
-    onDate: addDays(monday, -13),
-    place: "Workshop, bay 2",
-    what: caught,
-    done: "Machine off, everybody back, the technician looked at it.",
+    ...caught,
     told: "Workshop technician, head of department",
     changed:
       "Two clamps hang at the press now; the daily list asks for them. All teams were shown how a drill catches.",

@@ -21,8 +21,8 @@ export interface BuildBest {
 }
 
 /**
- * The best run of every build of some editions in these measures, from the values that are kept; pilot runs aside. Of
- * equal values the first.
+ * The best run of every build of some editions in these measures, on the bench and in the contest, from the values that
+ * are kept; of equal values the first.
  */
 export async function buildBests(
   projectIds: readonly string[],
@@ -38,21 +38,36 @@ export async function buildBests(
         ${lines.map((l) => l.protocol)}::text[], ${lines.map((l) => l.key)}::text[],
         ${lines.map((l) => (l.better === "more" ? 1 : -1))}::int[]
       ) AS l (protocol, key, sign)
+    ),
+    reached AS (
+      SELECT
+        s.build_id, l.protocol, l.key, l.sign, (s.summary ->> 'best')::float8 AS value, r.place, r.recorded_at AS at,
+        (s.summary ->> 'n')::int AS runs
+      FROM build_summary s
+      JOIN protocol p ON p.id = s.protocol_id
+      JOIN line l ON l.protocol = p.name AND l.key = s.key
+      JOIN run r ON r.id = (s.summary ->> 'bestRun')::uuid
+      WHERE p.project_id IN ${sql(projectIds)} AND s.summary ->> 'best' IS NOT NULL
+      UNION ALL
+      -- Off the bench there are few.
+      SELECT v.build_id, l.protocol, l.key, l.sign, v.value, r.place, r.recorded_at, 1
+      FROM run r
+      JOIN protocol_version o ON o.id = r.protocol_version_id
+      JOIN protocol p ON p.id = o.protocol_id
+      JOIN line l ON l.protocol = p.name
+      JOIN run_value v ON v.run_id = r.id AND v.key = l.key
+      WHERE r.project_id IN ${sql(projectIds)} AND r.place NOT IN ('bench', 'pilot') AND v.comparable
+        AND v.value IS NOT NULL
     )
     SELECT
       x.build_id, b.number, b.project_id, t.name AS team, s.name AS section, x.protocol, x.key, x.value, x.place, x.at,
       x.runs
     FROM (
-      SELECT DISTINCT ON (v.build_id, l.protocol, l.key)
-        v.build_id, l.protocol, l.key, v.value, r.place, r.recorded_at AS at,
-        count(*) OVER (PARTITION BY v.build_id, l.protocol, l.key)::int AS runs
-      FROM run_value v
-      JOIN run r ON r.id = v.run_id AND r.place <> 'pilot'
-      JOIN protocol_version o ON o.id = r.protocol_version_id
-      JOIN protocol p ON p.id = o.protocol_id
-      JOIN line l ON l.protocol = p.name AND l.key = v.key
-      WHERE r.project_id IN ${sql(projectIds)} AND v.comparable AND v.value IS NOT NULL
-      ORDER BY v.build_id, l.protocol, l.key, v.value * l.sign DESC, r.recorded_at
+      SELECT DISTINCT ON (build_id, protocol, key)
+        build_id, protocol, key, value, place, at,
+        sum(runs) OVER (PARTITION BY build_id, protocol, key)::int AS runs
+      FROM reached
+      ORDER BY build_id, protocol, key, value * sign DESC, at
     ) x
     JOIN build b ON b.id = x.build_id
     JOIN team t ON t.id = b.team_id

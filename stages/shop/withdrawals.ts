@@ -1,8 +1,8 @@
-import type * as row from "@/platform/db/rows";
 import "server-only";
 import { teamOf } from "@/platform/command/command";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { bookingActs, cutActs, incidentActs, stockActs, toolActs } from "./acts";
+import { ofCutList } from "./queries/stock";
 
 /** A tool goes with its sign-offs and with the lines of gates that ask for them. */
 export const withdrawTool = withdrawal({
@@ -86,11 +86,6 @@ export const withdrawCutList = withdrawal({
   kind: "cut list",
   table: "cut_list",
   act: cutActs.edit,
-  async subject(sql, id) {
-    const [c] = await sql<{ projectId: row.CutList["projectId"]; teamId: row.CutList["teamId"] }[]>`
-      SELECT project_id, team_id FROM cut_list WHERE id = ${id}
-    `;
-    return c ? { project: c.projectId, team: c.teamId } : null;
-  },
+  subject: ofCutList,
   label: "x.title",
 });

@@ -12,7 +12,7 @@ import { checksOn } from "../queries/safety";
 import { toolsOf } from "../queries/tools";
 import * as s from "../schema";
 import { lacksOf, lackWords } from "../view/bookings";
-import { shopTimes } from "../view/times";
+import { placeOf, shopTimes } from "../view/times";
 
 interface Asked {
   readonly what: string;
@@ -213,11 +213,7 @@ export const planQueue = command({
     const waiting = all.filter((b) => b.onDate === null);
     const answer = plan(
       times,
-      all.flatMap((b) =>
-        b.onDate === null
-          ? []
-          : [{ key: [b.sectionId, b.onDate, b.period].join(" "), starts: b.starts!, minutes: b.minutes }],
-      ),
+      all.filter((b) => b.onDate !== null).map((b) => ({ key: placeOf(b), starts: b.starts!, minutes: b.minutes })),
       waiting.map((b) => ({
         id: b.id,
         section: b.home ?? first ?? "",

@@ -1,9 +1,9 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
-import type { Tx } from "@/platform/db/db";
 import { projectUnits } from "@/platform/project/settings";
 import { cutActs } from "../acts";
+import { ofCutList } from "../queries/stock";
 import * as s from "../schema-stock";
 import { readCuts, type TypedCuts } from "../view/cutting";
 
@@ -22,13 +22,6 @@ function readable(typed: TypedCuts, unit: string): void {
   const read = readCuts(typed, unit);
   if (!read.ok) refuse(read.message, read.field);
 }
-
-const ofList = async (sql: Tx, id: string) => {
-  const [c] = await sql<{ projectId: row.CutList["projectId"]; teamId: row.CutList["teamId"] }[]>`
-    SELECT project_id, team_id FROM cut_list WHERE id = ${id}
-  `;
-  return c ? { project: c.projectId, team: c.teamId } : null;
-};
 
 /** Keeps a list of pieces to be cut, the class's or a team's. */
 export const keepCutList = command({
@@ -57,7 +50,7 @@ export const editCutList = command({
   name: "editCutList",
   act: cutActs.edit,
   schema: s.editCutList,
-  subject: (sql, i) => ofList(sql, i.id),
+  subject: (sql, i) => ofCutList(sql, i.id),
   async run({ sql, audit }, input) {
     const [asked] = await sql<row.CutList[]>`SELECT * FROM cut_list WHERE id = ${input.id} FOR UPDATE`;
     const old = found(asked, "This list");

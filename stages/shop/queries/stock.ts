@@ -104,3 +104,11 @@ export async function costLimit(projectId: string): Promise<string | null> {
   });
   return limits.sort((a, b) => Number(a) - Number(b))[0] ?? null;
 }
+
+/** A cut list's project and team; a list of the class has none. */
+export async function ofCutList(sql: Tx, id: string) {
+  const [c] = await sql<{ projectId: row.CutList["projectId"]; teamId: row.CutList["teamId"] }[]>`
+    SELECT project_id, team_id FROM cut_list WHERE id = ${id}
+  `;
+  return c ? { project: c.projectId, team: c.teamId } : null;
+}

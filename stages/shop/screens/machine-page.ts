@@ -11,7 +11,7 @@ import { bookingsOf, doneTimes, piecesToCut } from "../queries/bookings";
 import { checksOn } from "../queries/safety";
 import { type Tool, toolsOf } from "../queries/tools";
 import { machineWeek } from "../view/bookings";
-import { shopTimes, timeKey, weekOf } from "../view/times";
+import { shopTimes, weekOf } from "../view/times";
 import { trainingWords } from "../view/training";
 
 /** What the pages of a machine show: its week, who waits, and what its reader may do. */
@@ -64,8 +64,6 @@ export async function machinePage(page: ProjectPage, asked: { machine?: string; 
     place,
     ask: (team: string) => page.may(bookingActs.ask, { team }) && !p.finishedAt,
     times: coming.map((t) => ({ value: t.key, label: `session ${t.number}, ${shortDate(t.date)}${name(t.section)}` })),
-    timeOf: (b: { sectionId: string | null; onDate: string | null; period: number | null }) =>
-      b.sectionId && b.onDate && b.period ? timeKey({ section: b.sectionId, date: b.onDate, period: b.period }) : "",
     strictness: settings.trainingStrictness,
     sessionMinutes: settings.sessionMinutes,
   };

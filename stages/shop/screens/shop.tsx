@@ -12,6 +12,7 @@ import { MachineCheck } from "../parts/machine-check";
 import { MachineStrip } from "../parts/machine-strip";
 import { ShopTabs } from "../parts/shop-tabs";
 import { minutesSince, type Slot } from "../view/bookings";
+import { placeOf } from "../view/times";
 import { machinePage } from "./machine-page";
 
 /** The shared machines: a week of one, session by session, and who waits for it. */
@@ -47,7 +48,7 @@ export async function ShopScreen({ slug, machine, week }: { slug: string; machin
       may={{ own: m.ask(s.booking.teamId), place: m.place }}
       times={m.times}
       team={m.teams.find((t) => t.id === s.booking.teamId)}
-      time={m.timeOf(s.booking)}
+      time={placeOf(s.booking)}
       running={minutesSince(s.booking.startedAt)}
     />
   );

@@ -1,6 +1,6 @@
 import { formatNumber } from "@/core/quantity/quantity";
 import { listed } from "@/core/text/listed";
-import { stockForm, stockMove } from "@/core/vocabulary/shop";
+import { stockMove } from "@/core/vocabulary/shop";
 import { shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
@@ -14,7 +14,7 @@ import { KitsPart } from "../parts/kits-part";
 import { ShopTabs } from "../parts/shop-tabs";
 import { EditStockItem, GotParts, MoveStock, NewStockItem } from "../parts/stock-forms";
 import { costLimit, kitsOf, kitsOut, partsNeeded, stockMoves, stockOf } from "../queries/stock";
-import { budgets, countText, listTotal, shoppingList, stockLines } from "../view/stock";
+import { budgets, countText, listTotal, shoppingList, stockLines, unitWords } from "../view/stock";
 
 /** What is in stock, what the class is to buy, what each team's list costs, and the kits that are out. */
 export async function StockScreen({ slug }: { slug: string }) {
@@ -89,7 +89,7 @@ export async function StockScreen({ slug }: { slug: string }) {
                   cells: {
                     name: item.name,
                     size: item.sizeText,
-                    there: { value: Number(item.there), show: `${countText(item.there)} ${unitWord(item.form)}` },
+                    there: { value: Number(item.there), show: `${countText(item.there)} ${unitWords[item.form]}` },
                     needed: amount(needed),
                     remains: { ...amount(remains), className: low ? "font-[650] text-iron" : "" },
                     low: item.low === null ? "" : amount(item.low),
@@ -150,7 +150,7 @@ export async function StockScreen({ slug }: { slug: string }) {
                 id: b.key,
                 cells: {
                   name: b.name,
-                  count: { value: Number(b.count), show: `${countText(b.count)} ${unitWord(b.unit)}` },
+                  count: { value: Number(b.count), show: `${countText(b.count)} ${unitWords[b.unit]}` },
                   cost: cost(b.cost),
                   supplier: b.supplier,
                   why: b.why,
@@ -245,7 +245,3 @@ export async function StockScreen({ slug }: { slug: string }) {
     </>
   );
 }
-
-/** What a count is of: bars and lengths are “bars” beside a figure. */
-const unitWord = (form: string): string =>
-  form in stockForm.labels ? ({ metres: "m", kilograms: "kg", litres: "L", pieces: "" }[form] ?? form) : form;

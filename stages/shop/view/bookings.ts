@@ -2,7 +2,7 @@ import { overrun } from "@/core/shop/queue";
 import { type StartLack, startLacks, trainingState } from "@/core/shop/training";
 import type { Booking } from "../queries/bookings";
 import type { Tool } from "../queries/tools";
-import { type ShopTime, timeKey } from "./times";
+import { placeOf, type ShopTime } from "./times";
 
 /** What is missing before a booking's machine runs on a day. */
 export function lacksOf(
@@ -105,12 +105,10 @@ export function machineWeek(
     state: booking.endedAt ? "over" : booking.startedAt ? "runs" : booking.onDate === null ? "waits" : "stands",
   });
   const all = bookings.map(slot);
-  const at = (s: Slot) => {
-    const { sectionId, onDate, period } = s.booking;
-    return sectionId && onDate && period ? timeKey({ section: sectionId, date: onDate, period }) : "";
-  };
   const days = times.map((time): ShopDay => {
-    const slots = all.filter((s) => at(s) === time.key).sort((a, b) => a.booking.starts! - b.booking.starts!);
+    const slots = all
+      .filter((s) => placeOf(s.booking) === time.key)
+      .sort((a, b) => a.booking.starts! - b.booking.starts!);
     return {
       time,
       section: sections.find((s) => s.id === time.section)?.name ?? "",

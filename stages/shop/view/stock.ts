@@ -54,7 +54,7 @@ export interface ToBuy {
   readonly key: string;
   readonly name: string;
   readonly count: string;
-  readonly unit: string;
+  readonly unit: StockForm;
   readonly cost: string | null;
   readonly supplier: string;
   /** For whom, or why. */
@@ -147,3 +147,13 @@ export function budgets(parts: readonly NeededPart[], limit: string | null, dona
 
 /** A count without noughts behind it, at most to a thousandth. */
 export const countText = (v: Decimal.Value): string => new Decimal(v).toDecimalPlaces(3).toString().replace("-", "−");
+
+/** What stands behind a count. */
+export const unitWords: Readonly<Record<StockForm, string>> = {
+  pieces: "",
+  sheets: "sheets",
+  bars: "bars",
+  metres: "m",
+  kilograms: "kg",
+  litres: "L",
+};

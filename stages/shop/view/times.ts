@@ -32,6 +32,14 @@ export function shopTimes(
 export const timeKey = (t: { section: string; date: string; period: number }): string =>
   [t.section, t.date, t.period].join(" ");
 
+/** The session that a booking stands in; empty while it waits. */
+export const placeOf = (b: {
+  readonly sectionId: string | null;
+  readonly onDate: string | null;
+  readonly period: number | null;
+}): string =>
+  b.sectionId && b.onDate && b.period ? timeKey({ section: b.sectionId, date: b.onDate, period: b.period }) : "";
+
 /** Monday and Sunday of a day's week. */
 export const weekOf = (day: string): { from: string; to: string } => {
   const from = mondayOf(day);
