@@ -23,10 +23,8 @@ export async function ofEntry(sql: Tx, id: string): Promise<{ project: string; p
   return e ? { project: e.projectId, person: e.personId } : null;
 }
 
-/** Whether an entry `e` has a version that the reading `s` does not know. */
-const unreadBy = () => db()`
-  coalesce(s.number, 0) < (SELECT max(v.number) FROM notebook_version v WHERE v.entry_id = e.id)
-`;
+/** Whether an entry `e` has a version that the reading `s` does not know: each amendment counts its version on. */
+const unreadBy = () => db()`coalesce(s.number, 0) < e.version`;
 
 /** How many entries a page shows. */
 export const onPage = 40;
