@@ -76,6 +76,7 @@ const views = [
     "/handbook",
     "/handbook/trainer?of=round&seed=1",
     "/records",
+    "/records/features",
     "/plan",
     "/people",
     "/audit",

@@ -25,6 +25,7 @@ const views = [
   "/handbook?c=truss",
   "/handbook/trainer",
   "/search?q=valve",
+  "/records/features",
   "/shop",
   "/shop/training",
   "/shop/safety",

@@ -26,13 +26,18 @@ export default function JumpPalette({ url, texts, pages, open, onOpen }: Props) 
   const router = useRouter();
   const [words, setWords] = useState("");
   const [hits, setHits] = useState<Hit[]>([]);
+  // What is found comes first: the search of all texts stands below it, once it is there, and is not chosen before.
+  const [answered, setAnswered] = useState("");
   useEffect(() => {
     if (!words.trim()) return setHits([]);
     const stop = new AbortController();
     const timer = setTimeout(() => {
       fetch(`${url}&q=${encodeURIComponent(words)}`, { signal: stop.signal })
         .then((r) => (r.ok ? r.json() : []))
-        .then(setHits)
+        .then((found) => {
+          setHits(found);
+          setAnswered(words);
+        })
         .catch(() => {});
     }, 120);
     return () => {
@@ -77,7 +82,7 @@ export default function JumpPalette({ url, texts, pages, open, onOpen }: Props) 
                     kind={h.kind}
                   />
                 ))}
-                {words.trim() && texts && (
+                {words.trim() && texts && answered === words && (
                   <Item
                     onSelect={() => go(`${texts}?q=${encodeURIComponent(words.trim())}`)}
                     label={`Search all texts for “${words.trim()}”`}

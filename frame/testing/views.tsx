@@ -42,6 +42,7 @@ import { PeopleScreen } from "@/stages/people/screens/people";
 import { CalendarScreen } from "@/stages/plan/screens/calendar";
 import { GatesScreen } from "@/stages/plan/screens/gates";
 import { PlanScreen } from "@/stages/plan/screens/plan";
+import { FeaturesScreen } from "@/stages/records/screens/features";
 import { RecordsScreen } from "@/stages/records/screens/records";
 import { ClockScreen } from "@/stages/reviews/screens/clock";
 import { PacketScreen } from "@/stages/reviews/screens/packet";
@@ -131,6 +132,7 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["overall", 12, ({ slug }) => <OverallScreen slug={slug} />],
   ["board", 12, ({ slug }) => <OwnBoardScreen slug={slug} />],
   ["records", 12, ({ slug }) => <RecordsScreen slug={slug} />],
+  ["features over the years", 12, ({ slug }) => <FeaturesScreen slug={slug} />],
   ["notebook", 12, ({ slug }) => <NotebookScreen slug={slug} beside={(entries) => usesByEntry(slug, entries)} />],
   ["handbook", 12, ({ slug }) => <HandbookScreen slug={slug} />],
   ["search", 12, ({ slug }) => <SearchScreen slug={slug} typed="the" />],

@@ -99,3 +99,23 @@ export async function toldOfBuilds(buildIds: readonly string[]) {
     WHERE b.id IN ${sql(buildIds)}
   `;
 }
+
+/** A build of one of some editions, with its features, what it was made from, and what failed on it. */
+export interface BuildOver {
+  readonly id: row.Build["id"];
+  readonly features: row.Build["features"];
+  readonly parents: string[];
+  readonly faults: string[];
+}
+
+/** The builds of some editions; mock-ups too. */
+export const buildsOver = (projectIds: readonly string[]) => db()<BuildOver[]>`
+  SELECT
+    b.id, b.features,
+    ARRAY(SELECT parent_id::text FROM build_parent WHERE build_id = b.id)
+      || CASE WHEN b.from_edition IS NULL THEN '{}' ELSE ARRAY[b.from_edition::text] END AS parents,
+    ARRAY(SELECT f.mode FROM failure f WHERE f.build_id = b.id ORDER BY f.recorded_at) AS faults
+  FROM build b
+  WHERE b.project_id IN ${db()(projectIds)}
+  ORDER BY b.built_on, b.id
+`;

@@ -17,6 +17,7 @@ export const records: Stage = {
   name: "Records",
   pages: [
     { label: "Records", path: "/records" },
+    { label: "Features over the years", path: "/records/features" },
     { label: "Withdrawn", path: "/records/withdrawn" },
   ],
   shows: ["contest", "project", "run", "build"],

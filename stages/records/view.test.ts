@@ -1,6 +1,6 @@
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aProtocol } from "@/stages/testing/rows";
-import { firstPlaces, recordedLines } from "./view";
+import { firstPlaces, olderRecord, recordedLines } from "./view";
 
 test("on record are the primary measure and what is computed, not every reading", () => {
   const names = (primary: string) => recordedLines([aProtocol({ ...definition, primary })]).map((l) => l.channel.key);
@@ -21,4 +21,14 @@ test("first places name the build that was entered, and all who share them", () 
     ["a", "Alder G2"],
     ["b", undefined],
   ]);
+});
+
+test("the record is an older edition's where that beats the newest one's", () => {
+  const [a, b, c] = [{ value: 8 }, { value: 9 }, { value: 7 }];
+  expect(olderRecord([a, b, c], "more")).toBe(b);
+  expect(olderRecord([a, b, c], "less")).toBe(c);
+  expect(olderRecord([b, a, c], "more")).toBeNull();
+  expect(olderRecord([null, null, c], "more")).toBe(c);
+  expect(olderRecord([a, { value: 8 }], "more")).toBeNull();
+  expect(olderRecord([], "more")).toBeNull();
 });

@@ -1,8 +1,9 @@
 import { type Channel, channelsOf } from "@/core/run/protocol";
+import type { Better } from "@/core/vocabulary/runs";
 import type { Protocol } from "@/stages/bench/queries/runs";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { ContestEvent } from "@/stages/contest/queries/events";
-import { type Benchmark, bestOf } from "./queries";
+import { type Benchmark, bestOf, bestsOf, editionsBefore } from "./queries";
 
 /** The benchmark line of a project: the best of the edition before it; null for a first edition. */
 export async function benchmarkOf(
@@ -11,6 +12,34 @@ export async function benchmarkOf(
   channel: string,
 ): Promise<Benchmark | null> {
   return editionOf ? bestOf(editionOf, protocolName, channel) : null;
+}
+
+/**
+ * What a team has to beat: the best of the edition before, and the record of all editions before where an older one
+ * holds it.
+ */
+export async function benchmarksOf(
+  projectId: string,
+  protocol: string,
+  channel: string,
+  better: Better,
+): Promise<{ last: Benchmark | null; record: Benchmark | null }> {
+  const before = await editionsBefore(projectId);
+  const bests = await bestsOf(before.map((e) => ({ projectId: e.id, protocol, channel })));
+  return { last: bests[0] ?? null, record: olderRecord(bests, better) };
+}
+
+/** The best of all editions, the newest first, where it is none of the newest's. */
+export function olderRecord<B extends { readonly value: number }>(
+  bests: readonly (B | null)[],
+  better: Better,
+): B | null {
+  const sign = better === "more" ? 1 : -1;
+  const [last, ...older] = bests;
+  return older.reduce<B | null>((top, b) => {
+    const beaten = top ?? last ?? null;
+    return b && (!beaten || sign * (b.value - beaten.value) > 0) ? b : top;
+  }, null);
 }
 
 /** What is put on record: the primary measure of every protocol and all that is computed from readings. */

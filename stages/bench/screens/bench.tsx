@@ -4,7 +4,7 @@ import { showIn, unitAfter } from "@/core/run/reading";
 import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
-import { benchmarkOf } from "@/stages/records/view";
+import { benchmarksOf } from "@/stages/records/view";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { tip } from "@/ui/tip";
@@ -122,14 +122,14 @@ export async function BenchScreen({
       </>
     );
   const mine = staff || build.teamId === ownTeam;
-  const [loaded, bench, checks, series] = await Promise.all([
+  const [loaded, { last: bench, record }, checks, series] = await Promise.all([
     loadBench(p.id, facts, protocol, build, all),
-    benchmarkOf(p.editionOf, protocol.name, d.primary),
+    benchmarksOf(p.id, protocol.name, d.primary, d.better),
     d.safety.length ? safetyChecksOf(protocol.id, frame.today) : [],
     d.measures.some((m) => m.take) ? seriesOf({ buildId: build.id, protocolId: protocol.id }) : [],
   ]);
   const view = benchView(facts, loaded, protocol, build);
-  const beat = toBeat(facts, protocol, build, bench);
+  const beat = toBeat(facts, protocol, build, bench, record);
   const settings = beat.best ? settingsOfRun(beat.best.build, d.conditions, await conditionsOf(beat.best.run)) : [];
   const begun = mayBegin(checks, build.teamId, d.safety);
   const check = checkFor(checks, build.teamId, d.safety);

@@ -21,6 +21,15 @@ test("limit, last year, class and own best, each with how far it is", () => {
   expect(view.steps).toEqual(["G1 5.00", "G2 6.50 (+1.50)"]);
 });
 
+test("a record that an older edition holds stands beside last year's best", () => {
+  const record = { team: "Weir", build: 2, edition: "Pump 2024", value: 9.1 };
+  const { marks } = toBeat(state, protocol, builds[1]!, last, record);
+  expect(marks.slice(0, 2).map((m) => [m.label, m.shown, m.stands])).toEqual([
+    ["record of all editions, Pump 2024: Weir G2", "9.10", "2.60 to go"],
+    ["best of Pump 2026: Adze G3", "6.40", "beaten by 0.10"],
+  ]);
+});
+
 test("the best of the class is not named twice for its own team, and has no distance to itself", () => {
   const { marks, steps } = toBeat(state, protocol, builds[2]!, null);
   expect(marks.map((m) => [m.label, m.stands])).toEqual([["best of the class: Birch G1", ""]]);

@@ -16,12 +16,22 @@ interface Mark {
   readonly build?: string;
 }
 
+/** What an edition reached, and by which build. */
+interface Best {
+  readonly team: string;
+  readonly build: number;
+  readonly edition: string;
+  readonly value: number;
+}
+
 /** What a team measures itself by: the limit, last year's best, the class's and its own, and how it came so far. */
 export function toBeat(
   state: Pick<ProjectState, "builds" | "requirements" | "summary">,
   protocol: Protocol,
   build: Build,
-  lastYear: { team: string; build: number; edition: string; value: number } | null,
+  lastYear: Best | null,
+  /** Of an older edition, where that is better still. */
+  record: Best | null = null,
 ) {
   const d = protocol.definition;
   const primary = primaryOf(d);
@@ -66,6 +76,9 @@ export function toBeat(
   return {
     marks: [
       ...limits,
+      ...(record
+        ? [mark(`record of all editions, ${record.edition}: ${record.team} G${record.build}`, record.value)]
+        : []),
       ...(lastYear ? [mark(`best of ${lastYear.edition}: ${lastYear.team} G${lastYear.build}`, lastYear.value)] : []),
       ...(ofClass
         ? [mark(`best of the class: ${ofClass.build.team} G${ofClass.build.number}`, ofClass.value, ofClass.build)]

@@ -14,8 +14,10 @@ import { EditionForm } from "../parts/edition-form";
 import { RecordsBoard } from "../parts/records-board";
 import { bestsOf, editionsBefore, laterEditions } from "../queries";
 import { buildBests, toldOfBuilds } from "../queries-board";
+import { unfinishedOf } from "../queries-unfinished";
 import { firstPlaces, recordedLines } from "../view";
 import { recordLines } from "../view-board";
+import { openEnds } from "../view-unfinished";
 
 /** Records: the best of this edition and of those before it, the final standings, and the next edition. */
 export async function RecordsScreen({ slug }: { slug: string }) {
@@ -44,6 +46,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
       })),
     ),
   ]);
+  const ends = may(projectActs.finish) && !p.finishedAt ? openEnds(await unfinishedOf(p.id, frame.today)) : [];
   const board = recordLines(lines, reached, editions, frame.today);
   const told = await toldOfBuilds([...new Set(board.map((l) => l.holder.buildId))]);
   const winners = firstPlaces(events, builds);
@@ -57,6 +60,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
             : "What the next class starts from. It is complete when the project is finished."
         }
       >
+        <LinkButton href={`/p/${slug}/records/features`}>Features over the years</LinkButton>
         <LinkButton href={`/p/${slug}/records/withdrawn`}>Withdrawn</LinkButton>
         {may(projectActs.finish) &&
           (p.finishedAt ? <ReopenForm projectId={p.id} /> : <FinishButton projectId={p.id} />)}
@@ -173,6 +177,22 @@ export async function RecordsScreen({ slug }: { slug: string }) {
           )}
         </div>
         <div className="grid gap-4">
+          {ends.length > 0 && (
+            <Sheet title="Not done yet">
+              <p className="mb-1 text-soft">
+                Finish the project when these are, or as they are: it takes no changes then.
+              </p>
+              <ul>
+                {ends.map((e) => (
+                  <li key={e.what} className="border-t border-line py-1">
+                    <Link href={`/p/${slug}${e.path}`} className="hover:text-iron">
+                      {e.what}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </Sheet>
+          )}
           {later.length > 0 && (
             <Sheet title="Later editions">
               <ul>

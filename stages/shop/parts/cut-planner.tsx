@@ -16,9 +16,7 @@ export function CutPlanner({ typed, unit }: { typed: TypedCuts; unit: string }) 
   return (
     <div className="no-print grid gap-2">
       <p className="text-soft">An example, until you write what it is cut from, and the pieces.</p>
-      <div className="opacity-70">
-        <Planned typed={exampleCuts(typed, unit)} unit={unit} />
-      </div>
+      <Planned typed={exampleCuts(typed, unit)} unit={unit} />
     </div>
   );
 }
