@@ -19,12 +19,12 @@ export async function benchmarkOf(
  * holds it.
  */
 export async function benchmarksOf(
-  projectId: string,
+  { id, editionOf }: { readonly id: string; readonly editionOf: string | null },
   protocol: string,
   channel: string,
   better: Better,
 ): Promise<{ last: Benchmark | null; record: Benchmark | null }> {
-  const before = await editionsBefore(projectId);
+  const before = editionOf ? await editionsBefore(id) : [];
   const bests = await bestsOf(before.map((e) => ({ projectId: e.id, protocol, channel })));
   return { last: bests[0] ?? null, record: olderRecord(bests, better) };
 }

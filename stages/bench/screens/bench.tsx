@@ -124,7 +124,7 @@ export async function BenchScreen({
   const mine = staff || build.teamId === ownTeam;
   const [loaded, { last: bench, record }, checks, series] = await Promise.all([
     loadBench(p.id, facts, protocol, build, all),
-    benchmarksOf(p.id, protocol.name, d.primary, d.better),
+    benchmarksOf(p, protocol.name, d.primary, d.better),
     d.safety.length ? safetyChecksOf(protocol.id, frame.today) : [],
     d.measures.some((m) => m.take) ? seriesOf({ buildId: build.id, protocolId: protocol.id }) : [],
   ]);
