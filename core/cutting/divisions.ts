@@ -11,8 +11,8 @@ interface Rect {
     | { readonly along: boolean; readonly parts: [Rect, Rect] };
 }
 
-/** How many pieces are few. */
-export const fewPieces = 8;
+/** How many pieces are few: bars are divided in one direction only. */
+export const fewPieces = { bars: 10, sheets: 8 };
 
 /** Those that no other is at most as long and at most as wide as. */
 function smallest(list: readonly Rect[]): Rect[] {
@@ -57,8 +57,8 @@ function placesOf({ of, length, width }: Rect, x: number, y: number): (Laid & { 
 }
 
 /**
- * The sheets that cost least for at most eight pieces cut from edge to edge, proven by looking at all divisions; null
- * where it would need more of a kind than there are.
+ * The sheets that cost least for a few pieces cut from edge to edge (bars are sheets of width one), proven by looking at
+ * all divisions; null where it would need more of a kind than there are.
  * @example
  * divideSheets(
  *   [{ length: 3, width: 2, turns: true }, { length: 2, width: 3, turns: true }],

@@ -141,12 +141,20 @@ export function* planCuts(p: CutProblem): Generator<number, CutAnswer> {
     return { blanks, cost };
   };
   // Few pieces: all divisions by cuts from edge to edge, which prove the plan where every cut goes so.
-  const divided = p.kind === "sheets" && pieces.length <= fewPieces ? divideSheets(flats, kinds) : null;
-  const exact = divided && (p.way === "edge" || divided.cost <= least);
+  const bar = p.kind === "bars";
+  const across = bar ? flats.map((f) => ({ length: f.length, width: 1, turns: false })) : flats;
+  const divided = pieces.length <= fewPieces[p.kind] ? divideSheets(across, kinds) : null;
+  const exact = divided && (bar || p.way === "edge" || divided.cost <= least);
   const searched = exact ? null : p.kind === "bars" ? yield* answer(bars) : yield* answer(sheets);
   const got =
     divided && (exact || !searched || divided.cost < searched.cost)
-      ? laidOut(divided.filled, divided.cost, sheets.places)
+      ? bar
+        ? laidOut(
+            divided.filled.map((f) => ({ ...f, layout: f.layout.map((l) => l.x) })),
+            divided.cost,
+            bars.places,
+          )
+        : laidOut(divided.filled, divided.cost, sheets.places)
       : searched;
   if (!got) return { ok: false, pieces: p.pieces.map((w) => w.id) };
   const blankOf = new Map(p.blanks.map((b) => [b.id, b]));
