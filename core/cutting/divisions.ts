@@ -57,8 +57,8 @@ function placesOf({ of, length, width }: Rect, x: number, y: number): (Laid & { 
 }
 
 /**
- * The sheets that cost least for a few pieces cut from edge to edge (bars are sheets of width one), proven by looking at
- * all divisions; null where it would need more of a kind than there are.
+ * The sheets that cost least for a few pieces cut from edge to edge (bars are sheets of width one), proven by looking
+ * at all divisions; null where it would need more of a kind than there are.
  * @example
  * divideSheets(
  *   [{ length: 3, width: 2, turns: true }, { length: 2, width: 3, turns: true }],
