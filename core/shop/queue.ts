@@ -1,3 +1,5 @@
+import { median } from "@/core/stats/describe";
+
 /** A class session in which a machine can be used; sessions in the order of time. */
 export interface MachineTime {
   /** Which: bookings name it. */
@@ -103,7 +105,5 @@ export function planQueue(
  */
 export function overrun(done: readonly { readonly minutes: number; readonly used: number }[]): number | null {
   if (done.length < 3) return null;
-  const ratios = done.map((d) => d.used / d.minutes).sort((a, b) => a - b);
-  const half = ratios.length >> 1;
-  return ratios.length % 2 ? ratios[half]! : (ratios[half - 1]! + ratios[half]!) / 2;
+  return median(done.map((d) => d.used / d.minutes));
 }

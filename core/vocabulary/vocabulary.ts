@@ -43,3 +43,12 @@ export function without<V extends string, const W extends V>(
   const kept = list.options.filter((o) => !(values as string[]).includes(o.value));
   return vocabulary(Object.fromEntries(kept.map((o) => [o.value, o.label]))) as unknown as Vocabulary<Exclude<V, W>>;
 }
+
+/**
+ * A label as its name and its one-line reason: what stands before and after the colon.
+ * @example nameAndReason("block: until signed") // => ["block", "until signed"]
+ */
+export function nameAndReason(label: string): [name: string, reason: string] {
+  const at = label.indexOf(": ");
+  return at < 0 ? [label, ""] : [label.slice(0, at), label.slice(at + 2)];
+}

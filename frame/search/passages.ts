@@ -21,31 +21,31 @@ export const passagesShown = 40;
 
 interface Found {
   kind: PassageKind;
-  ref: row.Passage["ref"];
-  personId: row.Passage["personId"];
-  teamId: row.Passage["teamId"];
   at: row.Passage["at"];
   text: row.Passage["text"];
+  /** Whose it is: a student, a team, a build; nothing for what is the class's. */
   name: string | null;
+  /** What its page is asked for: a person, a requirement's code, a build, a review. */
+  page: string | null;
 }
 
 /** Where a text is read. */
 function pathOf(p: Found): string {
   switch (p.kind) {
     case "notebook":
-      return `/notebook?person=${p.personId}`;
+      return `/notebook?person=${p.page}`;
     case "statement":
       return "/needs/statements";
     case "requirement":
-      return `/needs?r=${p.text.split(" · ")[0]}`;
+      return `/needs?r=${p.page}`;
     case "question":
       return "/needs/questions";
     case "build":
     case "failure":
-      return `/builds/${p.name?.split("\n")[1] ?? p.ref}`;
+      return `/builds/${p.page}`;
     case "review":
     case "action":
-      return `/reviews/${p.name?.split("\n")[1] ?? p.ref}`;
+      return `/reviews/${p.page}`;
   }
 }
 
@@ -65,24 +65,10 @@ export async function passages(
   const all = can(actor, notebookActs.mark, { project: projectId });
   const rows = await sql<Found[]>`
     SELECT
-      x.kind, x.ref, x.person_id, x.team_id, x.at, x.text,
-      CASE x.kind
-        WHEN 'notebook' THEN (SELECT name FROM person WHERE id = x.person_id)
-        WHEN 'build' THEN (
-          SELECT t.name || ' G' || b.number FROM build b JOIN team t ON t.id = b.team_id WHERE b.id = x.ref
-        )
-        WHEN 'failure' THEN (
-          SELECT t.name || ' G' || b.number || E'\\n' || b.id
-          FROM failure f
-          JOIN build b ON b.id = f.build_id
-          JOIN team t ON t.id = b.team_id
-          WHERE f.id = x.ref
-        )
-        WHEN 'action' THEN (
-          SELECT t.name || E'\\n' || a.review_id FROM action_item a JOIN team t ON t.id = a.team_id WHERE a.id = x.ref
-        )
-        WHEN 'review' THEN (SELECT name FROM team WHERE id = x.team_id)
-      END AS name
+      x.kind, x.at, x.text, coalesce(q.name, t.name || ' G' || b.number, t.name) AS name,
+      coalesce(
+        x.person_id::text, b.id::text, a.review_id::text, CASE x.kind WHEN 'review' THEN x.ref::text END, r.code
+      ) AS page
     FROM (
       SELECT kind, ref, person_id, team_id, at, text
       FROM passage
@@ -92,11 +78,17 @@ export async function passages(
       ORDER BY at DESC
       LIMIT ${passagesShown + 1}
     ) x
+    LEFT JOIN person q ON q.id = x.person_id
+    LEFT JOIN team t ON t.id = x.team_id
+    LEFT JOIN failure f ON x.kind = 'failure' AND f.id = x.ref
+    LEFT JOIN build b ON b.id = CASE x.kind WHEN 'build' THEN x.ref ELSE f.build_id END
+    LEFT JOIN action_item a ON x.kind = 'action' AND a.id = x.ref
+    LEFT JOIN requirement r ON x.kind = 'requirement' AND r.id = x.ref
     ORDER BY x.at DESC, x.ref
   `;
   return rows.map((p) => ({
     kind: p.kind,
-    label: [p.name?.split("\n")[0], passageKind.labels[p.kind]].filter(Boolean).join(", "),
+    label: [p.name, passageKind.labels[p.kind]].filter(Boolean).join(", "),
     at: p.at,
     parts: excerpt(p.text, words),
     path: pathOf(p),

@@ -76,14 +76,19 @@ export function siOrNull(textTyped: string | undefined, unit: string): string | 
   return parsed.quantity.si;
 }
 
-/** Three sides typed as `600 × 400 × 400 mm`; null when it cannot be read. */
-export function readSides(typed: string, unit: string): string[] | null {
+/** Lengths typed as `600 × 400 mm`, in metres; null when they cannot be read. The last one's unit is for all. */
+export function readLengths(typed: string, unit: string): string[] | null {
   const parts = typed.trim().split(/\s*[x×*]\s*/i);
-  if (parts.length !== 3) return null;
   const unitOf = (p: string) => /[\p{L}"'″′].*$/u.exec(p)?.[0];
-  const lastUnit = unitOf(parts[2]!) ?? unit;
+  const lastUnit = unitOf(parts.at(-1)!) ?? unit;
   const read = parts.map((p) => parseQuantity(unitOf(p) ? p : `${p} ${lastUnit}`, unit));
   return read.every((r) => r.ok) ? read.map((r) => (r.ok ? r.quantity.si : "")) : null;
+}
+
+/** Three sides typed as `600 × 400 × 400 mm`; null when it cannot be read. */
+export function readSides(typed: string, unit: string): string[] | null {
+  const read = readLengths(typed, unit);
+  return read?.length === 3 ? read : null;
 }
 
 /** What was typed for a mass, a cost and a size: kept as it was typed, beside the exact values. */

@@ -1,3 +1,4 @@
+import { nameAndReason } from "@/core/vocabulary/vocabulary";
 import "server-only";
 import { withoutNames } from "@/core/text/names";
 import { incidentKind } from "@/core/vocabulary/shop";
@@ -14,7 +15,7 @@ export async function incidentsTable(project: { id: string }): Promise<string> {
     ["day", "kind", "machine", "place", "what happened", "done at once", "who was told", "what was changed", "closed"],
     ...incidents.map((i) => [
       i.onDate,
-      incidentKind.labels[i.kind].split(":")[0]!,
+      nameAndReason(incidentKind.labels[i.kind])[0],
       i.tool ?? "",
       bare(i.place),
       bare(i.what),

@@ -3,6 +3,7 @@ import "server-only";
 import { db } from "@/platform/db/db";
 import { shortDate } from "@/platform/pages/dates";
 import type { Hit, HomePart, Search, Stage, Waiting } from "@/platform/registry/stage";
+import { plural } from "@/platform/registry/words";
 import { incidentActs, stockActs } from "./acts";
 import * as bookings from "./commands/bookings";
 import * as cuts from "./commands/cuts";
@@ -17,12 +18,20 @@ import * as withdrawals from "./withdrawals";
 /** Incidents that are open, and machines for which somebody waits. */
 async function waiting(projectIds: readonly string[]): Promise<Waiting[]> {
   const sql = db();
-  const rows = await sql<{ projectId: row.Project["id"]; what: string; number: number; path: string }[]>`
-    SELECT project_id, 'an incident is open: ' || kind AS what, 1 AS number, '/shop/safety' AS path
+  const rows = await sql<
+    {
+      projectId: row.Project["id"];
+      incident: row.Incident["kind"] | null;
+      machine: string;
+      id: string;
+      number: number;
+    }[]
+  >`
+    SELECT project_id, kind AS incident, '' AS machine, id, 1 AS number
     FROM incident
     WHERE project_id IN ${sql(projectIds)} AND closed_at IS NULL
     UNION ALL
-    SELECT b.project_id, t.name, count(*)::int, '/shop?machine=' || t.id
+    SELECT b.project_id, NULL, t.name, t.id, count(*)::int
     FROM booking b
     JOIN tool t ON t.id = b.tool_id
     WHERE b.project_id IN ${sql(projectIds)} AND b.on_date IS NULL AND b.ended_at IS NULL
@@ -31,12 +40,11 @@ async function waiting(projectIds: readonly string[]): Promise<Waiting[]> {
   return rows.map((r) => ({
     projectId: r.projectId,
     who: "Shop",
-    what:
-      r.path === "/shop/safety"
-        ? r.what
-        : `${r.number} ${r.number === 1 ? "waits" : "wait"} for a time: ${r.what.toLowerCase()}`,
+    what: r.incident
+      ? `an incident is open: ${r.incident}`
+      : `${plural(r.number, "waits", "wait")} for a time: ${r.machine.toLowerCase()}`,
     stage: "Shop",
-    path: r.path,
+    path: r.incident ? "/shop/safety" : `/shop?machine=${r.id}`,
   }));
 }
 

@@ -2,16 +2,11 @@
 
 import { RadioGroup } from "radix-ui";
 import { useController } from "react-hook-form";
+import { nameAndReason } from "@/core/vocabulary/vocabulary";
 import { cx } from "../classes";
 import type { Option } from "../option";
 import { Radio } from "../radio";
 import { type FieldProps, useField } from "./field";
-
-/** A label of the vocabulary as its name and its one-line reason: what stands before and after the colon. */
-const split = (label: string): [string, string] => {
-  const at = label.indexOf(": ");
-  return at < 0 ? [label, ""] : [label.slice(0, at), label.slice(at + 2)];
-};
 
 const row = "flex cursor-pointer items-start gap-2 border-b border-line px-1 py-1 last:border-0 hover:bg-spine";
 
@@ -32,7 +27,7 @@ export function MethodField({ name, label, hint, className, options }: FieldProp
         className="grid border-y border-line"
       >
         {options.map((o) => {
-          const [what, why] = split(o.label);
+          const [what, why] = nameAndReason(o.label);
           return (
             <label key={o.value} htmlFor={`${f.id}-${o.value}`} className={row}>
               <Radio id={`${f.id}-${o.value}`} value={o.value} className="mt-[3px]" />

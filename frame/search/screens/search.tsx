@@ -1,6 +1,7 @@
 import { passageKind } from "@/core/vocabulary/project";
 import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
+import { plural } from "@/platform/registry/words";
 import Link from "@/ui/link";
 import { LinkChoice } from "@/ui/link-choice";
 import { buttonClass, PageHead } from "@/ui/page";
@@ -52,7 +53,7 @@ export async function SearchScreen({ slug, typed, kind }: { slug: string; typed:
             ? "No text holds all these words. Try fewer, or their beginnings."
             : found.length > passagesShown
               ? `The newest ${passagesShown} texts; there are more. A word more narrows them.`
-              : `${found.length} ${found.length === 1 ? "text" : "texts"}, the newest first.`}
+              : `${plural(found.length, "text")}, the newest first.`}
       </p>
       <ul className="max-w-[860px]">
         {found.slice(0, passagesShown).map((p) => (

@@ -1,6 +1,7 @@
 "use client";
 
 import { failureSeverity } from "@/core/vocabulary/builds";
+import { nameAndReason } from "@/core/vocabulary/vocabulary";
 import { cx } from "@/ui/classes";
 import { useSend } from "@/ui/form/send";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
@@ -63,7 +64,7 @@ export function FailureList({
               {f.place && ` · ${f.place}`}
             </p>
             <p className={cx("text-sm", f.severity === "danger" || f.severity === "stop" ? "text-iron" : "text-soft")}>
-              {failureSeverity.labels[f.severity].split(":")[0]}
+              {nameAndReason(failureSeverity.labels[f.severity])[0]}
               {f.cause ? ` · likely ${f.cause}` : " · cause not known yet"} · {f.recordedBy}
             </p>
             {f.nextStep && <p>Next: {f.nextStep}</p>}

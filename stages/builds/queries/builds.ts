@@ -133,3 +133,11 @@ export async function otherBuild(
   `;
   return from ?? null;
 }
+
+/** SQL of each team's newest build in a project: its id, team and number. */
+export const newestBuilds = (sql: Tx, projectId: string) => sql`
+  SELECT DISTINCT ON (team_id) id, team_id, number
+  FROM build
+  WHERE project_id = ${projectId}
+  ORDER BY team_id, number DESC
+`;

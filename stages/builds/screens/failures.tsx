@@ -1,4 +1,5 @@
 import { failureSeverity } from "@/core/vocabulary/builds";
+import { nameAndReason } from "@/core/vocabulary/vocabulary";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import Link from "@/ui/link";
@@ -55,7 +56,7 @@ export async function FailuresScreen({ slug, team }: { slug: string; team?: stri
                 },
                 mode: { value: [f.mode, f.place].filter(Boolean).join(", ") },
                 cause: { value: f.cause, show: f.cause || <span className="text-soft">not known</span> },
-                severity: { value: failureSeverity.labels[f.severity].split(":")[0]! },
+                severity: { value: nameAndReason(failureSeverity.labels[f.severity])[0] },
                 next: { value: f.nextStep },
                 answered: {
                   value: f.answeredBy === null ? "" : `G${f.answeredBy}`,

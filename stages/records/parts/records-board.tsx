@@ -1,3 +1,4 @@
+import { plural } from "@/platform/registry/words";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Measured } from "@/ui/measured";
@@ -48,8 +49,7 @@ export function RecordsBoard({
                 <span className="text-soft">
                   {l.holder.edition.title}
                   {l.holder.section && `, section ${l.holder.section}`} · {l.holder.place}, since {dated(l.holder.on)} (
-                  {l.days} {l.days === 1 ? "day" : "days"}) · best of {l.holder.runs}{" "}
-                  {l.holder.runs === 1 ? "run" : "runs"}
+                  {plural(l.days, "day")}) · best of {plural(l.holder.runs, "run")}
                 </span>
               </p>
               {l.beat && <p className="text-sm">{l.beat}</p>}

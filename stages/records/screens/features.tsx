@@ -1,6 +1,7 @@
 import { featureLines } from "@/core/records/features";
 import { showIn } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
+import { plural } from "@/platform/registry/words";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { LinkChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
@@ -37,7 +38,7 @@ export async function FeaturesScreen({ slug, measure }: { slug: string; measure?
       <PageHead
         title="Features over the years"
         note={
-          `What ${builds.length} builds of ${editions.length} ${editions.length === 1 ? "edition" : "editions"} had, ` +
+          `What ${builds.length} builds of ${plural(editions.length, "edition")} had, ` +
           "and how they did. Seen together, not tried against each other: no experiment."
         }
       >

@@ -130,7 +130,9 @@ export const editBooking = command({
     checkVersion(old, input.version, labels, input, { ...old });
     const at = { project: old.projectId, team: old.teamId, toolId: old.toolId };
     const values = await checked(sql, at, input, today);
-    const fits = old.onDate === null || (await freeFor(sql, old, values.minutes, old));
+    const { sessionMinutes } = await settingsOf(old.projectId, sql);
+    const within = old.starts === null || old.starts + values.minutes <= sessionMinutes;
+    const fits = old.onDate === null || (within && !(await taken(sql, old, values.minutes, old)));
     const place = fits ? {} : { sectionId: null, onDate: null, period: null, starts: null };
     await sql`UPDATE booking SET ${sql({ ...values, ...place })}, version = version + 1 WHERE id = ${input.id}`;
     audit({ type: "booking", id: input.id, label: input.what, before: old, after: { ...values, ...place } });
@@ -138,22 +140,20 @@ export const editBooking = command({
   },
 });
 
-/** Whether minutes from a place on are free of other bookings, and within the session. */
-async function freeFor(
+/** Whether somebody else has the machine in the minutes from a place on. */
+async function taken(
   sql: Tx,
   b: Booking,
   minutes: number,
   place: Pick<row.Booking, "sectionId" | "onDate" | "period" | "starts">,
 ): Promise<boolean> {
-  const { sessionMinutes } = await settingsOf(b.projectId, sql);
-  if (place.starts! + minutes > sessionMinutes) return false;
   const [other] = await sql`
     SELECT
     FROM booking
     WHERE tool_id = ${b.toolId} AND id <> ${b.id} AND section_id = ${place.sectionId} AND on_date = ${place.onDate}
       AND period = ${place.period} AND starts < ${place.starts! + minutes} AND starts + minutes > ${place.starts}
   `;
-  return !other;
+  return other !== undefined;
 }
 
 /** The sessions of a project from a day to its end, and how long one is. */
@@ -191,7 +191,7 @@ export const placeBooking = command({
       };
       if (input.starts + old.minutes > t!.minutes)
         refuse(`A session has ${t!.minutes} minutes; this would end after ${input.starts + old.minutes}.`, "starts");
-      if (!(await freeFor(sql, old, old.minutes, place)))
+      if (await taken(sql, old, old.minutes, place))
         refuse("Somebody else has the machine then. Choose another minute or session.", "starts");
     }
     await sql`UPDATE booking SET ${sql(place)}, version = version + 1 WHERE id = ${input.id}`;

@@ -76,6 +76,11 @@ const labels = {
   toolId: "Machine",
 };
 
+async function lockIncident(sql: Tx, id: string): Promise<row.Incident> {
+  const [asked] = await sql<row.Incident[]>`SELECT * FROM incident WHERE id = ${id} FOR UPDATE`;
+  return found(asked, "This incident");
+}
+
 /** Corrects what was told of an incident, and adds who was told and what was changed. */
 export const editIncident = command({
   name: "editIncident",
@@ -83,8 +88,7 @@ export const editIncident = command({
   schema: s.editIncident,
   subject: (sql, i) => projectOf(sql, "incident", i.id),
   async run({ sql, audit, today }, input) {
-    const [asked] = await sql<row.Incident[]>`SELECT * FROM incident WHERE id = ${input.id} FOR UPDATE`;
-    const old = found(asked, "This incident");
+    const old = await lockIncident(sql, input.id);
     checkVersion(old, input.version, labels, input, { ...old });
     if (input.onDate > today) refuse("This day is still to come.", "onDate");
     const { kind, onDate, place, what, done, told, changed } = input;
@@ -102,8 +106,7 @@ export const closeIncident = command({
   schema: s.closeIncident,
   subject: (sql, i) => projectOf(sql, "incident", i.id),
   async run({ sql, audit, by }, input) {
-    const [asked] = await sql<row.Incident[]>`SELECT * FROM incident WHERE id = ${input.id} FOR UPDATE`;
-    const old = found(asked, "This incident");
+    const old = await lockIncident(sql, input.id);
     checkVersion(old, input.version, {}, {}, {});
     if (input.closed && !old.told) refuse("Write first who was told: the school's own rule says who must be.");
     if (input.closed && !old.changed)

@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db, type Tx } from "@/platform/db/db";
+import { newestBuilds } from "@/stages/builds/queries/builds";
 
 /** A time at a machine, asked for, placed, running or over. */
 export interface Booking extends row.Booking {
@@ -54,12 +55,7 @@ export const piecesToCut = (projectId: string) => db()<
 >`
   SELECT p.id, p.name, b.team_id, p.name || ', G' || b.number AS label, p.one_chance AS once
   FROM piece p
-  JOIN (
-    SELECT DISTINCT ON (team_id) id, team_id, number
-    FROM build
-    WHERE project_id = ${projectId}
-    ORDER BY team_id, number DESC
-  ) b ON b.id = p.build_id
+  JOIN (${newestBuilds(db(), projectId)}) b ON b.id = p.build_id
   WHERE NOT EXISTS (SELECT FROM piece_step s WHERE s.piece_id = p.id AND s.step = 'cut')
   ORDER BY p.id
 `;

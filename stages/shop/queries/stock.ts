@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db, type Tx } from "@/platform/db/db";
+import { newestBuilds } from "@/stages/builds/queries/builds";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { limitOf } from "@/stages/needs/view/requirements";
 import type { KitLine } from "../view/kits";
@@ -47,12 +48,7 @@ export const partsNeeded = (projectId: string) => db()<NeededPart[]>`
   SELECT
     p.id, p.name, p.count, p.mass, p.cost, p.source, p.supplier, p.stock_item_id, p.got_on, p.got_by, b.id AS build_id,
     b.number, t.id AS team_id, t.name AS team
-  FROM (
-    SELECT DISTINCT ON (team_id) id, team_id, number
-    FROM build
-    WHERE project_id = ${projectId}
-    ORDER BY team_id, number DESC
-  ) b
+  FROM (${newestBuilds(db(), projectId)}) b
   JOIN part_line p ON p.build_id = b.id
   JOIN team t ON t.id = b.team_id AND t.retired_at IS NULL
   ORDER BY t.name, p.id

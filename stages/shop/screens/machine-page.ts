@@ -58,13 +58,11 @@ export async function machinePage(page: ProjectPage, asked: { machine?: string; 
     tool,
     week,
     from,
-    to,
     teams: booked,
     checked: checks.filter((c) => c.toolId === tool.id),
     place,
     ask: (team: string) => page.may(bookingActs.ask, { team }) && !p.finishedAt,
     times: coming.map((t) => ({ value: t.key, label: `session ${t.number}, ${shortDate(t.date)}${name(t.section)}` })),
     strictness: settings.trainingStrictness,
-    sessionMinutes: settings.sessionMinutes,
   };
 }

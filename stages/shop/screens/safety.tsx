@@ -1,4 +1,5 @@
 import { incidentKind } from "@/core/vocabulary/shop";
+import { nameAndReason } from "@/core/vocabulary/vocabulary";
 import { fullDate, instant, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
@@ -107,7 +108,7 @@ export async function SafetyScreen({ slug }: { slug: string }) {
             {incidents.map((i) => (
               <li key={i.id} className="border-t border-line pt-2">
                 <p>
-                  <strong className="font-[650]">{incidentKind.labels[i.kind].split(":")[0]}</strong>{" "}
+                  <strong className="font-[650]">{nameAndReason(incidentKind.labels[i.kind])[0]}</strong>{" "}
                   <span className="text-soft">
                     {[fullDate(i.onDate), i.tool, i.place, `told by ${i.reportedBy}`].filter(Boolean).join(" · ")}
                   </span>{" "}

@@ -2,6 +2,7 @@ import { formatNumber } from "@/core/quantity/quantity";
 import { addDays } from "@/core/sessions/date";
 import { shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
+import { plural } from "@/platform/registry/words";
 import { LinkChoice } from "@/ui/link-choice";
 import { Caution, Empty, LinkButton, PageHead } from "@/ui/page";
 import { toolActs } from "../acts";
@@ -124,9 +125,7 @@ export async function ShopScreen({ slug, machine, week }: { slug: string; machin
         <section aria-labelledby="queue" className="min-w-0">
           <div className="mb-2 flex flex-wrap items-baseline justify-between gap-3">
             <h2 id="queue">
-              {m.week.waiting.length === 0
-                ? "Nobody waits"
-                : `${m.week.waiting.length} ${m.week.waiting.length === 1 ? "waits" : "wait"}`}
+              {m.week.waiting.length === 0 ? "Nobody waits" : plural(m.week.waiting.length, "waits", "wait")}
             </h2>
             {m.place && m.week.waiting.length > 0 && <PlanQueue toolId={tool.id} waiting={m.week.waiting.length} />}
           </div>

@@ -1,6 +1,7 @@
 import { formatNumber } from "@/core/quantity/quantity";
 import { listed } from "@/core/text/listed";
 import { stockMove } from "@/core/vocabulary/shop";
+import { nameAndReason } from "@/core/vocabulary/vocabulary";
 import { shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { settingsOf } from "@/platform/project/settings";
@@ -221,7 +222,7 @@ export async function StockScreen({ slug }: { slug: string }) {
                 cells: {
                   on: { value: m.onDate, show: shortDate(m.onDate) },
                   item: m.item,
-                  kind: [stockMove.labels[m.kind].split(":")[0], m.team].filter(Boolean).join(": "),
+                  kind: [nameAndReason(stockMove.labels[m.kind])[0], m.team].filter(Boolean).join(": "),
                   amount: {
                     value: Number(m.amount),
                     show: `${Number(m.amount) > 0 ? "+" : ""}${countText(m.amount)}`,

@@ -12,6 +12,8 @@ import { settled } from "@/core/quantity/number";
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { linesOf } from "@/core/text/lines";
 import type { CutKind, CutWay } from "@/core/vocabulary/shop";
+import { plural } from "@/platform/registry/words";
+import { readLengths } from "@/platform/schema/fields";
 
 /** A list of pieces as it is typed. */
 export interface TypedCuts {
@@ -26,15 +28,6 @@ export interface TypedCuts {
 export type ReadCuts =
   | { readonly ok: true; readonly problem: CutProblem }
   | { readonly ok: false; readonly field: keyof TypedCuts; readonly message: string };
-
-/** One or two lengths typed as `600 × 400 mm`, in metres; null when they cannot be read. The last unit is for all. */
-export function readLengths(text: string, unit: string): string[] | null {
-  const parts = text.trim().split(/\s*[x×*]\s*/i);
-  const unitOf = (p: string) => /[\p{L}"'″′].*$/u.exec(p)?.[0];
-  const last = unitOf(parts.at(-1)!) ?? unit;
-  const read = parts.map((p) => parseQuantity(unitOf(p) ? p : `${p} ${last}`, unit));
-  return read.every((r) => r.ok) ? read.map((r) => (r.ok ? r.quantity.si : "")) : null;
-}
 
 interface Line {
   readonly name: string;
@@ -186,7 +179,7 @@ export function cutSheets(p: CutProblem, plan: CutPlan, unit: string): CutSheet[
 export function planWords(p: CutProblem, plan: CutPlan, unit: string): string[] {
   const n = plan.blanks.length;
   const bought = plan.blanks.filter((b) => b.bought).length;
-  const what = p.kind === "bars" ? (n === 1 ? "bar" : "bars") : n === 1 ? "sheet" : "sheets";
+  const blanks = plural(n, p.kind === "bars" ? "bar" : "sheet");
   const pieces = plan.blanks.reduce((s, b) => s + b.places.length, 0);
   const used =
     p.kind === "bars"
@@ -194,7 +187,7 @@ export function planWords(p: CutProblem, plan: CutPlan, unit: string): string[] 
       : formatSi(String(plan.used), unit === "in" ? "ft²" : "m²", 2) + (unit === "in" ? " ft²" : " m²");
   const above = Math.ceil(settled((plan.used / plan.least - 1) * 1000)) / 10;
   return [
-    `${pieces} ${pieces === 1 ? "piece" : "pieces"} from ${n} ${what}, ${used} in all.`,
+    `${plural(pieces, "piece")} from ${blanks}, ${used} in all.`,
     plan.proven ? "No plan uses less." : `At most ${above} % more than any plan must use.`,
     ...(bought ? [`${bought} of them ${bought === 1 ? "is" : "are"} more than there are: buy ${bought}.`] : []),
   ];

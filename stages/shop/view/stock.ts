@@ -2,8 +2,8 @@ import Decimal from "decimal.js";
 import { rollUp } from "@/core/builds/parts";
 import type { DonatedMethod } from "@/core/vocabulary/builds";
 import type { StockForm } from "@/core/vocabulary/shop";
+import { readLengths } from "@/platform/schema/fields";
 import type { NeededPart, StockItem } from "../queries/stock";
-import { readLengths } from "./cutting";
 
 export type StockSize = { ok: true; length: string | null; width: string | null } | { ok: false; message: string };
 
