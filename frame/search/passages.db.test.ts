@@ -58,6 +58,15 @@ test("what is withdrawn is not found; brought back it is", async () => {
   expect(await find("flywheel")).toEqual(["action"]);
 });
 
+test("each is told by whose it is, and leads to where it stands", async () => {
+  const told = async (words: string) =>
+    (await passages(at.w.projectId, words, at.boss as Person)).map((p) => [p.label, p.path]);
+  expect(await told("drum split")).toEqual([["Alder G1, failure", `/builds/${at.w.build}`]]);
+  expect(await told("grindstone")).toEqual([[`${at.w.names[0]}, notebook`, `/notebook?person=${at.w.students[0]}`]]);
+  expect(await told("flywheel")).toEqual([["Alder, action", `/reviews/${at.w.review}`]]);
+  expect(await told("moves l min")).toEqual([["requirement", "/needs?r=R-01"]]);
+});
+
 test("of another project nothing is found, and what is kept is what the sources say", async () => {
   expect(await passages(randomUUID(), "the", at.boss as Person)).toEqual([]);
   const [kept, source] = await Promise.all([

@@ -13,7 +13,10 @@ CREATE TABLE passage (
   person_id uuid,
   at timestamptz NOT NULL,
   text text NOT NULL,
-  words tsvector GENERATED ALWAYS AS (to_tsvector('simple', plain(text))) STORED,
+  -- Cut at these signs as the words of a search are: “L/min” is two words, and so is “half-open”.
+  words tsvector GENERATED ALWAYS AS (
+    to_tsvector('simple', translate(plain(text), './\-_:@+~&=?#%', repeat(' ', 14)))
+  ) STORED,
   PRIMARY KEY (kind, ref)
 );
 CREATE INDEX passage_words ON passage USING gin (project_id, words);
