@@ -27,6 +27,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: "off",
     actionTimeout: 20_000,
+    navigationTimeout: 60_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
       args: [

@@ -1,6 +1,6 @@
 // Runs held against one another, and an experiment planned, pressed through in the browser.
 import { expect, test } from "@playwright/test";
-import { begin, demoUrl, enter } from "./tools";
+import { begin, demoUrl, enter, focusOn } from "./tools";
 
 test("a team's builds are compared two by two, teams side by side, two factors crossed; every figure opens", async ({
   page,
@@ -46,7 +46,7 @@ test("an experiment is planned by keyboard: what is wrong is said, a seed draws 
   ).toBeVisible();
   await expect(factors).toHaveValue("valve flap");
   await factors.fill("valve: flap, ball\nstroke: 0.22 m, 0.25 m, 0.30 m");
-  await page.getByLabel("Seed of the order").focus();
+  await focusOn(page.getByLabel("Seed of the order"));
   await page.keyboard.press("Enter");
   await expect(page.getByText("12 runs in 48 min")).toBeVisible();
   await expect(page.getByText(/which show a difference of/).first()).toBeVisible();

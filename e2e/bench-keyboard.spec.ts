@@ -1,7 +1,7 @@
 // A whole attempt at the bench without the mouse: Enter from field to field, the previous reading beside it, doubts
 // said at once.
 import { expect, test } from "@playwright/test";
-import { begin, demoUrl, enter } from "./tools";
+import { begin, demoUrl, enter, focusOn } from "./tools";
 
 test("attempts are entered by keyboard alone", async ({ page }) => {
   await enter(page, "Amara Diallo");
@@ -41,7 +41,7 @@ test("the working opens by W on a focused figure and closes by Escape", async ({
   await enter(page, "Mara");
   await page.goto(`${demoUrl}/p/terrace-pump`);
   const figure = page.locator("[data-figure]").first();
-  await figure.focus();
+  await focusOn(figure);
   await page.keyboard.press("w");
   await expect(page.getByRole("dialog", { name: /Working/ })).toBeVisible();
   await page.keyboard.press("Escape");
@@ -66,7 +66,7 @@ test("a class of eight teams with five attempts: forty numbers and no mouse", as
   await expect(page.getByRole("columnheader", { name: /mL$/ })).toHaveCount(5);
   const first = page.getByRole("textbox", { name: /^Alder G\d+, attempt 1, / });
   await expect(first).toBeEnabled();
-  await first.focus();
+  await focusOn(first);
   for (let i = 0; i < 40; i++) await page.keyboard.type(`${(i % 7) + 1}\n`);
   await expect(page.getByText("saved", { exact: true })).toHaveCount(40);
   await page.reload();

@@ -1,6 +1,6 @@
 // Tests whose result is a name: entered by its beginning, counted, asked for by a requirement; and pilot runs.
 import { expect, test } from "@playwright/test";
-import { begin, choose, demoUrl, enter } from "./tools";
+import { begin, choose, demoUrl, enter, focusOn } from "./tools";
 
 test("damage by levels: from the shelf to a verdict, by keyboard", async ({ page }) => {
   await enter(page, "Mara");
@@ -13,7 +13,7 @@ test("damage by levels: from the shelf to a verdict, by keyboard", async ({ page
   await expect(page.getByRole("textbox", { name: /^Damage, attempt/ })).toHaveCount(0);
   await begin(page);
   const field = (name: string) => page.getByRole("textbox", { name: new RegExp(`^${name}, attempt`) });
-  await field("Damage").focus();
+  await focusOn(field("Damage"));
   await page.keyboard.type("bent");
   await expect(page.getByText("“bent” is none of “intact”, “hairline”, “cracked”, “broken”.").first()).toBeVisible();
   for (const [i, level] of ["int", "cr", "hair"].entries()) {

@@ -1,6 +1,6 @@
 // Generations: what failed, what they are made of, what they were made from; pressed through in the browser.
 import { expect, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings } from "./tools";
+import { choose, demoUrl, enter, findings, focusOn } from "./tools";
 
 test("a failure is pinned by keyboard, the next generation answers it, and the class sees both", async ({ page }) => {
   await enter(page, "Mara");
@@ -20,7 +20,7 @@ test("a failure is pinned by keyboard, the next generation answers it, and the c
     label: "Alder, flap valve and longer stroke",
   });
   const photo = page.getByRole("button", { name: /Put a pin/ });
-  await photo.focus();
+  await focusOn(photo);
   await page.keyboard.press("ArrowRight");
   await page.keyboard.press("Shift+ArrowDown");
   await expect(page.getByRole("button", { name: "Pin at 52 % from the left, 60 % from the top" })).toBeVisible();
@@ -52,7 +52,7 @@ test("a failure is pinned by keyboard, the next generation answers it, and the c
   await expect(page.getByRole("listitem").filter({ hasText: "Alder G4" })).toContainText(
     "from Alder G3 and Cistern G4",
   );
-  await node.focus();
+  await focusOn(node);
   await page.keyboard.press("Enter");
   await expect(page.getByRole("heading", { level: 1, name: "Alder G4" })).toBeVisible();
 });
@@ -90,7 +90,7 @@ test("what is looked at is entered for every team on one page, by a key or a num
   await page.getByRole("link", { name: "Inspection", exact: true }).click();
   const cells = page.getByRole("table", { name: "Inspection" }).getByRole("textbox");
   await expect(cells.first()).toBeEnabled();
-  await cells.first().focus();
+  await focusOn(cells.first());
   await page.keyboard.type("m\nn\nmaybe\n");
   await expect(page.getByText("saved: met")).toBeVisible();
   await expect(page.getByText("saved: not met")).toBeVisible();

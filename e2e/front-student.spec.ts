@@ -1,7 +1,7 @@
 // Students on a phone, by keyboard where it can be: wishes, a vote, choosing a team, parts; and the calendar as an
 // instructor keeps it.
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings, stranger } from "./tools";
+import { choose, demoUrl, enter, findings, focusOn, stranger } from "./tools";
 
 const go = (page: Page, path: string) => page.goto(`${demoUrl}/p/${path}`);
 async function onPhone(browser: Browser, name: string): Promise<Page> {
@@ -38,7 +38,7 @@ test(
     await amara.getByRole("button", { name: "Hand in" }).click();
     await expect(amara.getByText("Give at least one vote.")).toBeVisible();
     const second = amara.getByRole("main").getByRole("checkbox").nth(1);
-    await second.focus();
+    await focusOn(second);
     await amara.keyboard.press("Space");
     await amara.getByRole("button", { name: "Hand in" }).press("Enter");
     await expect(amara.getByText("Handed in.")).toBeVisible();

@@ -1,7 +1,7 @@
 // The front of the work in the real interface: from questions to signed gates, by several people, on a phone, without a
 // network.
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings, guestLink, stranger } from "./tools";
+import { choose, demoUrl, enter, findings, focusOn, guestLink, stranger } from "./tools";
 
 const go = (page: Page, path: string) => page.goto(`${demoUrl}/p/${path}`);
 const someone = async (browser: Browser, name: string) => {
@@ -182,13 +182,13 @@ test("the plan is moved by keyboard and by dragging, and a lost day is tried bef
   await go(page, "cold-box/plan");
   const bar = page.getByRole("slider", { name: /^Small trials of walls and packs/ });
   const before = Number(await bar.getAttribute("aria-valuenow"));
-  await bar.focus();
+  await focusOn(bar);
   await page.keyboard.press("ArrowRight");
   await expect(bar).toHaveAttribute("aria-valuenow", String(before + 1));
-  await bar.focus();
+  await focusOn(bar);
   await page.keyboard.press("ArrowLeft");
   await expect(bar).toHaveAttribute("aria-valuenow", String(before));
-  await bar.focus();
+  await focusOn(bar);
   await page.keyboard.press("ArrowLeft");
   await expect(page.getByText(/cannot begin before session/)).toBeVisible();
   const box = (await bar.boundingBox())!;

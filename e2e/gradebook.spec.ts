@@ -1,6 +1,6 @@
 // The gradebook typed into like a sheet, by keys alone: a student, a team, from a spreadsheet, undone, off line.
 import { expect, type Page, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings } from "./tools";
+import { choose, demoUrl, enter, findings, focusOn } from "./tools";
 
 const base = `${demoUrl}/p/terrace-pump/grades`;
 const cell = (page: Page, name: string, column: number) =>
@@ -24,7 +24,7 @@ test("marks are typed, pasted, given to a team and taken back by keys; the netwo
   const before = await Promise.all([first, second, third].map((n) => cell(page, n, notebook).innerText()));
 
   // From the first cell of the grid to the notebook's, and a mark on its scale of 20 points.
-  await cell(page, first, 0).focus();
+  await focusOn(cell(page, first, 0));
   for (let i = 0; i < notebook; i++) await page.keyboard.press("ArrowRight");
   await expect(page.getByRole("status").filter({ hasText: `${first}, Notebook` })).toContainText("points of 20");
   await page.keyboard.type("19 neat");
@@ -41,7 +41,7 @@ test("marks are typed, pasted, given to a team and taken back by keys; the netwo
   await page.reload();
   await alive();
   await expect(cell(page, second, notebook)).toHaveText("25");
-  await cell(page, second, notebook).focus();
+  await focusOn(cell(page, second, notebook));
 
   // Without a network what is typed waits in the browser, and is sent when it is back.
   await context.setOffline(true);
@@ -62,7 +62,7 @@ test("marks are typed, pasted, given to a team and taken back by keys; the netwo
   for (const [i, name] of [first, second, third].entries())
     await expect(cell(page, name, notebook)).toHaveText(["50.0", "55.0", "60.0"][i]!);
   await expect(page.getByRole("button", { name: "Undo" })).toBeEnabled();
-  await cell(page, first, notebook).focus();
+  await focusOn(cell(page, first, notebook));
   await page.keyboard.press("Control+z");
   await expect(cell(page, first, notebook)).toHaveText("95.0");
   await expect(cell(page, third, notebook)).toHaveText(before[2]!);
@@ -70,7 +70,7 @@ test("marks are typed, pasted, given to a team and taken back by keys; the netwo
   // A mark for every team: a digit and Enter each.
   await choose(page.getByLabel("A row for"), { label: "each team" });
   const teams = await page.getByRole("rowheader").allInnerTexts();
-  await cell(page, teams[0]!, notebook).focus();
+  await focusOn(cell(page, teams[0]!, notebook));
   await cell(page, teams[0]!, notebook).click();
   for (let i = 0; i < teams.length; i++) {
     await page.keyboard.press(String(i % 10));

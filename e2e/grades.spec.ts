@@ -1,7 +1,7 @@
 // Grades that anybody can check: what a scheme would do, peers in confidence, a grade explained, an appeal, marks from
 // a spreadsheet, versions that are taken back.
 import { expect, type Page, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings, stranger } from "./tools";
+import { choose, demoUrl, enter, findings, focusOn, stranger } from "./tools";
 
 const base = `${demoUrl}/p/terrace-pump/grades`;
 const heading = (page: Page, name: string | RegExp) =>
@@ -21,7 +21,7 @@ test("a change of the scheme is tried on the class before it is saved, and says 
   await expect(effect.getByRole("table").first()).toContainText(/[+−]\d/);
   await expect(page.getByText("The weights make 100.")).toBeVisible();
   // By keys: the notebook is moved out of its group, and back by leaving the page.
-  await page.getByRole("button", { name: "What to do with Notebook" }).focus();
+  await focusOn(page.getByRole("button", { name: "What to do with Notebook" }));
   await page.keyboard.press("Enter");
   await page.getByRole("menuitem", { name: "Out of its group" }).press("Enter");
   await expect(weight).toHaveCount(3);

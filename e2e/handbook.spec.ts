@@ -1,6 +1,6 @@
 // The handbook: found from a mass limit, typed into, kept there; by a student's phone; without a network.
 import { expect, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings, stranger } from "./tools";
+import { choose, demoUrl, enter, findings, focusOn, stranger } from "./tools";
 
 const base = `${demoUrl}/p/terrace-pump`;
 
@@ -55,7 +55,7 @@ test("a student's phone: found, computed and kept with the own build by keys", a
   await page.goto(`${base}/handbook`);
   const find = page.getByLabel("Find a calculator");
   await expect(find).toBeEnabled();
-  await find.focus();
+  await focusOn(find);
   await page.keyboard.type("lever");
   await page.keyboard.press("Tab");
   await expect(page.getByRole("link", { name: "Lever" })).toBeFocused();
@@ -100,7 +100,7 @@ test("an exercise is answered and explained; the instructor sees who needs what"
   // The one with several changes, by keys.
   const option = student.getByRole("radio", { name: /;/ });
   await expect(option).toBeEnabled();
-  await option.focus();
+  await focusOn(option);
   await student.keyboard.press("Space");
   await student.getByRole("button", { name: "Answer" }).press("Enter");
   await expect(student.getByRole("status").filter({ hasText: "Right." })).toContainText("nobody knows which of them");

@@ -1,6 +1,6 @@
 // A judged event from its rules to the result: two judges with links of their own, by keyboard and on a phone.
 import { expect, test } from "@playwright/test";
-import { demoUrl, enter, findings, guestLink, openEvent, stranger } from "./tools";
+import { demoUrl, enter, findings, focusOn, guestLink, openEvent, stranger } from "./tools";
 
 const slug = "porch-hoist";
 const event = "Poster and talk";
@@ -31,7 +31,7 @@ test("judges mark by keyboard, one steps back, the severe one is adjusted for, a
   expect(teams).toHaveLength(5);
   for (const [i] of teams.entries()) {
     // A digit marks and goes on to the next line; the last one goes on to the note.
-    await joiner.getByRole("tabpanel").getByRole("radio").first().focus();
+    await focusOn(joiner.getByRole("tabpanel").getByRole("radio").first());
     await joiner.keyboard.press("2");
     await joiner.keyboard.press(String(i));
     await joiner.keyboard.press("Tab");

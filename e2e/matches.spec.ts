@@ -1,6 +1,6 @@
 // A double elimination in the browser: inspected, scored from a phone without a network too, corrected, on the board.
 import { expect, type Page, test } from "@playwright/test";
-import { demoUrl, enter, findings, guestLink, passAll, stranger, tickCautions } from "./tools";
+import { demoUrl, enter, findings, focusOn, guestLink, passAll, stranger, tickCautions } from "./tools";
 
 const slug = "terrace-pump";
 
@@ -32,7 +32,7 @@ test("inspection, a match by one press, a walkover, and a correction that says w
   await page.keyboard.type("590 x 390 x 380 mm");
   await page.keyboard.press("Enter");
   for (const group of await sheet.getByRole("radiogroup").all()) {
-    await group.getByRole("radio").first().focus();
+    await focusOn(group.getByRole("radio").first());
     await page.keyboard.press("y");
   }
   const cost = sheet.getByLabel(/cost$/);

@@ -1,7 +1,7 @@
 // Reviews: a packet made from the record, a class of sheets by keys, reviewers compared, rubrics from the shelf.
 import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
-import { demoUrl, enter, findings, guestLink, stranger } from "./tools";
+import { demoUrl, enter, findings, focusOn, guestLink, stranger } from "./tools";
 
 const base = `${demoUrl}/p/terrace-pump/reviews`;
 const heading = (page: Page, name: string | RegExp) =>
@@ -71,7 +71,7 @@ test("the sheets of a class of eight take a digit a criterion, by keys alone", a
   await heading(page, /Final review/);
   const first = page.getByLabel(/^Alder, /).first();
   await expect(first).toBeEnabled();
-  await first.focus();
+  await focusOn(first);
   const digits = "2332".repeat(8);
   expect(digits.length).toBeLessThan(50);
   await page.keyboard.type(digits);
@@ -79,7 +79,7 @@ test("the sheets of a class of eight take a digit a criterion, by keys alone", a
   expect(await findings(page)).toEqual([]);
   // One is corrected: it is handed in again.
   const craft = page.getByLabel(/^Headrace, /).nth(1);
-  await craft.focus();
+  await focusOn(craft);
   await page.keyboard.type("1");
   await expect(page.getByRole("row", { name: /^Headrace/ }).getByText("handed in")).toBeVisible();
   await page.reload();

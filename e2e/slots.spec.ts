@@ -1,7 +1,7 @@
 // Slots of reviews and what follows from them: plans found and moved by keys, the clock, corrections, demonstrations.
 import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings, guestLink, stranger } from "./tools";
+import { choose, demoUrl, enter, findings, focusOn, guestLink, stranger } from "./tools";
 
 const heading = (page: Page, name: string | RegExp) =>
   expect(page.getByRole("heading", { name, level: 1 })).toBeVisible();
@@ -50,7 +50,7 @@ test("slots are found or refused with the reason, kept, moved by keys, and run b
   // Firn goes one place down, by keys alone: who has it changes with it.
   const firn = page.getByRole("button", { name: /^Firn/ });
   await expect(firn).toHaveAccessibleName(/8:30/);
-  await firn.focus();
+  await focusOn(firn);
   await page.keyboard.press("Space");
   await expect(page.getByText("Firn is over 2 Mar 8:30, Workshop.")).toBeAttached();
   await page.keyboard.press("ArrowDown");

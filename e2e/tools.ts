@@ -15,6 +15,13 @@ export async function enter(page: Page, name: string): Promise<void> {
 /** A page in a browser of its own, without anybody signed in. */
 export const stranger = async (browser: Browser): Promise<Page> => (await browser.newContext()).newPage();
 
+/** Puts the focus where keys are to go, once the page takes them: a field of a page that still comes takes none. */
+export async function focusOn(where: Locator): Promise<void> {
+  await expect(where).toBeEnabled();
+  await where.focus();
+  await expect(where).toBeFocused();
+}
+
 /** Serious and critical findings of axe-core on the page as it stands, with where they are. */
 export async function findings(page: Page): Promise<string[]> {
   await page.evaluate(readFileSync("node_modules/axe-core/axe.min.js", "utf8"));
@@ -101,7 +108,7 @@ export async function begin(
   const boxes = check.getByRole("checkbox");
   await expect(boxes.first()).toBeEnabled();
   for (const box of await boxes.all()) {
-    await box.focus();
+    await focusOn(box);
     await page.keyboard.press("Space");
     await expect(box).toBeChecked();
   }

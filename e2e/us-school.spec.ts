@@ -1,7 +1,7 @@
 // A school with US units, three sections on a six-day cycle with double periods and 64 students with awkward names,
 // from the roster to the next edition; counted are the presses that the frequent jobs take.
 import { expect, type Page, test } from "@playwright/test";
-import { choose, emptyUrl, stranger } from "./tools";
+import { choose, emptyUrl, focusOn, stranger } from "./tools";
 
 const at = `${emptyUrl}/p/hillside-lift`;
 const password = "a quiet garden pump";
@@ -189,7 +189,7 @@ test("64 students, pounds and inches: from the roster to the next edition", asyn
     const phone = await stranger(browser);
     await phone.setViewportSize({ width: 360, height: 740 });
     await phone.goto(`${emptyUrl}/sign-in`);
-    await phone.getByLabel("Email").focus();
+    await focusOn(phone.getByLabel("Email"));
     await phone.keyboard.type(login.name);
     await phone.keyboard.press("Tab");
     await phone.keyboard.type(login.password);
@@ -201,13 +201,13 @@ test("64 students, pounds and inches: from the roster to the next edition", asyn
       expect.soft([path, await wide(phone)]).toEqual([path, 0]);
     }
     await phone.goto(`${at}/builds`);
-    await phone.getByRole("link", { name: "record its first" }).focus();
+    await focusOn(phone.getByRole("link", { name: "record its first" }));
     await phone.keyboard.press("Enter");
     await phone.getByLabel("What changed").fill("First of all");
     await phone.getByLabel("Mass").fill("9 lb 2 oz");
-    await phone.getByLabel("Size").focus();
+    await focusOn(phone.getByLabel("Size"));
     await phone.keyboard.type("18 × 12 × 13 1/2");
-    await phone.getByRole("button", { name: "Record the build" }).focus();
+    await focusOn(phone.getByRole("button", { name: "Record the build" }));
     await phone.keyboard.press("Enter");
     await expect(phone.getByRole("heading", { level: 1, name: /G1$/ })).toBeVisible();
     await expect(phone.getByRole("main")).toContainText(/9\.1\d*\s*lb/);

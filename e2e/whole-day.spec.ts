@@ -1,6 +1,17 @@
 // The whole day: a steward, two scorers, one of them without a network for a while, a judge, a board, a spectator.
 import { type Browser, expect, type Page, test } from "@playwright/test";
-import { choose, demoUrl, enter, findings, guestLink, openEvent, passAll, stranger, tickCautions } from "./tools";
+import {
+  choose,
+  demoUrl,
+  enter,
+  findings,
+  focusOn,
+  guestLink,
+  openEvent,
+  passAll,
+  stranger,
+  tickCautions,
+} from "./tools";
 
 const base = `${demoUrl}/p/porch-hoist`;
 const [pull, race, talk] = ["Sack pull", "Porch race", "Two-minute talk"];
@@ -90,7 +101,7 @@ test("the whole day, from the call of the first team to the award", async ({ pag
 
   // The judge marks by digits; the race is played from a scorer's phone.
   for (let i = 0; i < teams.length; i++) {
-    await judge.getByRole("tabpanel").getByRole("radio").first().focus();
+    await focusOn(judge.getByRole("tabpanel").getByRole("radio").first());
     for (const key of ["4", String(i), "Tab", "Enter"]) await judge.keyboard.press(key);
     await expect(judge.getByRole("tab", { name: /marked/ })).toHaveCount(i + 1);
   }
