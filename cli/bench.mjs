@@ -86,6 +86,8 @@ const views = [
     "/shop/training",
     "/shop/stock",
     "/attention",
+    "/class",
+    "/class/attendance",
   ]),
   "/screen/terrace-pump",
   scorers,

@@ -3,6 +3,7 @@ import { addTopics, dealTopics, writeTopic } from "@/stages/reviews/commands/rep
 import { saveStory, shareStory } from "@/stages/reviews/commands/story";
 import { topicsOf } from "@/stages/reviews/queries/story";
 import { storyFacts } from "@/stages/reviews/queries/story-facts";
+import { holdClasses } from "./classes";
 import { lookUpTerrace, trainTerrace } from "./handbook";
 import { readNotebooks } from "./notebooks";
 import { at, run } from "./run";
@@ -83,4 +84,5 @@ export async function testAndTell(
   await stockTheShop(owner, projectId, teams);
   await bookTheShop(owner, projectId, teams);
   await tellIncidents(owner, projectId, teams);
+  await holdClasses(owner, projectId);
 }

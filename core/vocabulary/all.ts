@@ -1,4 +1,5 @@
 import * as builds from "./builds";
+import * as classroom from "./classroom";
 import * as concepts from "./concepts";
 import * as contest from "./contest";
 import * as flags from "./flags";
@@ -15,6 +16,7 @@ import * as teams from "./teams";
 /** Every closed list by its name: compared with the database and with the sources. */
 export const vocabularies = {
   ...builds,
+  ...classroom,
   ...concepts,
   ...contest,
   ...flags,

@@ -65,10 +65,14 @@ import { TrainingScreen } from "@/stages/shop/screens/training";
 import { FormingScreen } from "@/stages/teams/screens/forming";
 import { TeamsScreen } from "@/stages/teams/screens/teams";
 import type { World } from "@/stages/testing/world";
+import { AttendanceScreen } from "@/stages/today/screens/attendance";
 import { AttentionScreen } from "@/stages/today/screens/attention";
+import { ClassScreen as ClassOfDay } from "@/stages/today/screens/class";
+import { ClassSheetScreen } from "@/stages/today/screens/class-sheet";
 import { CoreLogScreen } from "../log/screens/core-log";
 import { SearchScreen } from "../search/screens/search";
 import { TodayScreen } from "../today/screens/today";
+import { waitingIn } from "../today/waiting";
 
 /** The main views: their name, their budget of queries, and what makes them of a project. */
 export const views: [name: string, budget: number, make: (w: World) => ReactElement][] = [
@@ -96,6 +100,22 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["parts", 12, (w) => <PartsScreen slug={w.slug} id={w.build} />],
   ["pieces", 12, (w) => <PiecesScreen slug={w.slug} id={w.build} />],
   ["coming together", 12, ({ slug }) => <MeetingScreen slug={slug} />],
+  // What waits in all stages stands on it, as on Today.
+  [
+    "class of a day",
+    22,
+    ({ slug }) => (
+      <ClassOfDay
+        slug={slug}
+        asked={{ part: "before" }}
+        waitsIn={async (id, today) => (await waitingIn([id], today, "class")).get(id) ?? []}
+      />
+    ),
+  ],
+  ["in class", 12, ({ slug }) => <ClassOfDay slug={slug} asked={{ part: "during" }} waitsIn={async () => []} />],
+  ["after class", 12, ({ slug }) => <ClassOfDay slug={slug} asked={{ part: "after" }} waitsIn={async () => []} />],
+  ["sheet of a class", 12, ({ slug }) => <ClassSheetScreen slug={slug} asked={{}} />],
+  ["attendance", 12, ({ slug }) => <AttendanceScreen slug={slug} />],
   ["teams to look at", 12, ({ slug }) => <AttentionScreen slug={slug} />],
   ["limits", 12, ({ slug }) => <LimitsScreen slug={slug} />],
   ["family tree", 12, ({ slug }) => <TreeScreen slug={slug} />],

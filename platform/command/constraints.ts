@@ -34,6 +34,7 @@ export const broken: Readonly<Record<string, string>> = {
   membership_project_id_person_id_idx: "This student is in a team of the project already. Reload to see which.",
   milestone_check_milestone_id_team_id_person_id_key: "This is checked already.",
   milestone_project_id_title_key: "There is a milestone of this name.",
+  class_day_once: atOnce,
   flag_aside_team_id_kind_about_key: "This was put aside by somebody else at the same moment. Look again.",
   stock_item_name: "There is stock of this name. Correct that, or give this another name.",
   kit_name: "There is a kit of this name.",

@@ -45,6 +45,17 @@ export interface Appeal {
   version: number;
 }
 
+export interface Attendance {
+  projectId: Id<"project">;
+  sectionId: Id<"section">;
+  personId: Id<"person">;
+  onDate: string;
+  state: In<"attendanceState">;
+  minutes: number | null;
+  setBy: string;
+  setAt: string;
+}
+
 export interface Audit {
   id: Id<"audit">;
   at: string;
@@ -219,6 +230,21 @@ export interface ChangeRequest {
   requirementVersion: number | null;
   createdAt: string;
   version: number;
+}
+
+export interface ClassDay {
+  id: Id<"class_day">;
+  projectId: Id<"project">;
+  sectionId: Id<"section">;
+  onDate: string;
+  purpose: string;
+  agenda: string;
+  remark: string;
+  takenBy: string | null;
+  takenAt: string | null;
+  beganAt: string | null;
+  version: number;
+  remarkVersion: number;
 }
 
 export interface Concept {

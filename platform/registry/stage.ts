@@ -23,6 +23,8 @@ export interface Waiting {
   readonly stage: string;
   /** Below the project's address. */
   readonly path: string;
+  /** It stands above what waits: it is today. */
+  readonly first?: true;
 }
 
 /** What a stage adds to a student's home, from columns over the project `p` and the student's team `t`. */

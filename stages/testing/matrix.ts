@@ -6,6 +6,7 @@ import { handbook } from "./matrix-handbook";
 import { reviews } from "./matrix-reviews";
 import { shop } from "./matrix-shop";
 import type { Line, Role } from "./role";
+import type { World } from "./world";
 
 export const roles: Role[] = [
   "owner",
@@ -27,6 +28,9 @@ const staff: Role[] = ["owner", "co"];
 const own: Role[] = ["owner", "co", "teammate"];
 
 const members: Role[] = ["owner", "co", "teammate", "other team"];
+
+/** The section's class of the world's day. */
+const classOn = (w: World) => ({ projectId: w.projectId, sectionId: w.section, onDate: "2027-03-02" });
 
 /** Whoever is signed in, on what is their own. */
 const persons: Role[] = [...members, "stranger", "outside instructor"];
@@ -112,6 +116,11 @@ export const table: Record<string, Line> = {
     may: staff,
     input: (w) => ({ teamId: w.a, kind: "stale", size: 1, reason: "1 must rests on stale evidence", note: "Seen" }),
   },
+  planClass: { may: staff, input: (w) => ({ ...classOn(w), version: 0, purpose: "Bench", agenda: "10 Plan" }) },
+  remarkOnClass: { may: staff, input: (w) => ({ ...classOn(w), version: 0, remark: "Two waited for the drill" }) },
+  beginClass: { may: staff, input: (w) => ({ ...classOn(w), begun: true }) },
+  takeAttendance: { may: staff, input: (w) => ({ ...classOn(w), taken: true }) },
+  markAttendance: { may: staff, input: (w) => ({ ...classOn(w), personId: w.students[0]!, state: "absent" }) },
   withdrawAside: { may: staff, input: (w) => ({ id: w.aside }) },
   savePiece: { may: own, input: (w) => ({ buildId: w.build, name: "Side 2", nominal: "12 in", chain: "length" }) },
   markPiece: { may: own, input: (w) => ({ id: w.piece, step: "checked", on: true }) },

@@ -49,7 +49,8 @@ import { saveTool } from "@/stages/shop/commands/tools";
 import { addConstraint, saveTeamPlan } from "@/stages/teams/commands/forming";
 import { savePart } from "@/stages/teams/commands/parts";
 import { createTeam, moveStudent } from "@/stages/teams/commands/teams";
-import { putAside } from "@/stages/today/commands";
+import { putAside } from "@/stages/today/commands/aside";
+import { markAttendance, planClass } from "@/stages/today/commands/classes";
 import { ok } from "./database";
 import { definition } from "./definition";
 import { aJudging, aRace } from "./world-contest";
@@ -334,6 +335,9 @@ export async function makeProject(owner: Actor, title: string) {
   const aside = (
     await ok(putAside, boss, { teamId: a, kind: "flat", about: "5", reason: "the best is not better", note: "Talked" })
   ).id;
+  const on = { projectId, sectionId: sectionIds[0]!, onDate: "2027-03-01" };
+  await ok(planClass, boss, { ...on, version: 0, purpose: "Bench", agenda: "10 Plan" });
+  await ok(markAttendance, boss, { ...on, personId: pupils[2]!.id, state: "late", minutes: 5 });
   const entryOfNotebook = randomUUID();
   await ok(writeEntry, mate, {
     id: entryOfNotebook,

@@ -7,7 +7,7 @@ import { projectState } from "@/stages/needs/queries/state";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { benchmarkOf } from "@/stages/records/view";
 import { reviewsOf } from "@/stages/reviews/queries/reviews";
-import { flagsOf } from "@/stages/today/queries";
+import { flagsOf } from "@/stages/today/queries/flags";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
 import { tip } from "@/ui/tip";

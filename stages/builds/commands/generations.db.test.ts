@@ -5,7 +5,7 @@ import { openActionsOf } from "@/stages/reviews/queries/reviews";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import { makeProject, type World } from "@/stages/testing/world";
-import { flagsWaiting } from "@/stages/today/queries";
+import { flagsWaiting } from "@/stages/today/queries/flags";
 import { buildById, buildsBefore } from "../queries/builds";
 import { causesOver, failuresOf } from "../queries/failures";
 import { partsOf } from "../queries/parts";

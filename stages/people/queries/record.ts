@@ -29,6 +29,7 @@ export async function studentRecord(projectId: string, personId: string) {
     ratings,
     calculations,
     exercises,
+    attendance,
   ] = await Promise.all([
     sql`SELECT id, name, email FROM person WHERE id = ${personId}`,
     sql`
@@ -157,6 +158,12 @@ export async function studentRecord(projectId: string, personId: string) {
       WHERE person_id = ${personId} AND project_id = ${projectId}
       ORDER BY answered_at
     `,
+    sql`
+      SELECT on_date, state, minutes
+      FROM attendance
+      WHERE person_id = ${personId} AND project_id = ${projectId}
+      ORDER BY on_date
+    `,
   ]);
   return {
     person: one(person),
@@ -182,5 +189,6 @@ export async function studentRecord(projectId: string, personId: string) {
     ratingsGiven: ratings,
     calculations,
     exercises,
+    attendance,
   };
 }

@@ -1,32 +1,18 @@
 "use client";
 
-import { useEffect, useRef, useState } from "react";
 import { clockOf } from "@/core/contest/programme";
 import { clockWarning, leftText, slotTimeText } from "@/core/slots/clock";
 import type { slotStep } from "@/core/vocabulary/reviews";
 import type { Term } from "@/core/vocabulary/vocabulary";
 import { cx } from "@/ui/classes";
 import { useSend } from "@/ui/form/send";
+import { useMinute } from "@/ui/minute";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { runSlotAction } from "../actions";
 import { type ClockRoom, clockAt } from "../view/clock";
 
 const warningWords = { none: "", soon: "the end is near", "last minute": "last minute", over: "time is over" } as const;
-
-/** Minutes since midnight, going on from what the server said. */
-function useMinute(server: number): number {
-  const [now, setNow] = useState(server);
-  const from = useRef({ server, here: 0 });
-  useEffect(() => {
-    from.current = { server, here: performance.now() };
-    setNow(server);
-    const tick = () => setNow(from.current.server + (performance.now() - from.current.here) / 60_000);
-    const timer = setInterval(tick, 500);
-    return () => clearInterval(timer);
-  }, [server]);
-  return now;
-}
 
 /** One room on the day, for whoever leads and for the speakers: time left in large figures, and when the rest is on. */
 export function SlotClock({

@@ -6,9 +6,9 @@ import { saveFailure } from "@/stages/builds/commands/failures";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import type { World } from "@/stages/testing/world";
-import { putAside } from "./commands";
-import { flagsWaiting } from "./queries";
-import { withdrawAside } from "./withdrawals";
+import { flagsWaiting } from "../queries/flags";
+import { withdrawAside } from "../withdrawals";
+import { putAside } from "./aside";
 
 let done: () => Promise<void>;
 let boss: Actor;

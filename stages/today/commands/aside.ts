@@ -1,8 +1,8 @@
 import "server-only";
 import { command } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
-import { attentionActs } from "./acts";
-import * as s from "./schema";
+import { attentionActs } from "../acts";
+import * as s from "../schema";
 
 /** Puts a reason to look at a team aside; what was said of it before is replaced. */
 export const putAside = command({

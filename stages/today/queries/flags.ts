@@ -9,7 +9,7 @@ import { type ProjectState, projectStates } from "@/stages/needs/queries/state";
 import { type Milestone, milestonesIn } from "@/stages/plan/queries/milestones";
 import { tasksIn } from "@/stages/plan/queries/tasks";
 import { planSays, planView } from "@/stages/plan/view/tasks";
-import { flagsIn } from "./view";
+import { flagsIn } from "../view/flags";
 
 /** A flag that was put aside, with what was said of it. */
 export interface FlagAside extends Aside {
@@ -123,6 +123,22 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
       const what = planSays(view.lines);
       return what ? [{ projectId, who: `Section ${section.name}`, what, stage: "Plan", path: "/plan" }] : [];
     });
+    const classes = dates.sections.flatMap((section): Waiting[] => {
+      const sessions = dates.of.get(section.id) ?? [];
+      const numbers = sessions.filter((s) => s.date === today).map((s) => s.number);
+      if (!numbers.length) return [];
+      const what = `class today: session ${numbers.join(" and ")} of ${sessions.length}`;
+      return [
+        {
+          projectId,
+          who: `Section ${section.name}`,
+          what,
+          stage: "Class",
+          first: true,
+          path: `/class?section=${section.id}`,
+        },
+      ];
+    });
     const teams = state.teams.flatMap((t): Waiting[] => {
       const what = flags
         .filter((f) => f.team === t.id)
@@ -130,6 +146,6 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
         .join("; ");
       return what ? [{ projectId, who: t.name, what, stage: "Team", path: `/attention#${t.id}` }] : [];
     });
-    return [...plans, ...teams];
+    return [...classes, ...plans, ...teams];
   });
 }

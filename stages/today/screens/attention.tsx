@@ -9,7 +9,7 @@ import Link from "@/ui/link";
 import { Empty, PageHead, Sheet } from "@/ui/page";
 import { withdrawAsideAction } from "../actions";
 import { AsideForm } from "../parts/aside-form";
-import { flagsOf } from "../queries";
+import { flagsOf } from "../queries/flags";
 
 /** The teams that want a look, each with its reasons, each of which can be put aside with a note. */
 export async function AttentionScreen({ slug }: { slug: string }) {

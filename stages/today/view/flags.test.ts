@@ -1,6 +1,6 @@
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aMilestone, aProtocol, aRequirement, aState, aTeam, sessionsOn } from "@/stages/testing/rows";
-import { flagsIn } from "./view";
+import { flagsIn } from "./flags";
 
 const days = ["2027-02-01", "2027-02-04", "2027-02-08", "2027-02-11", "2027-02-15", "2027-02-18", "2027-02-22"];
 const calendars = new Map([["section", sessionsOn(...days)]]);

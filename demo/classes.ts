@@ -1,0 +1,65 @@
+import { seededRandom } from "@/core/draw/draw";
+import type { AttendanceState } from "@/core/vocabulary/classroom";
+import { calendarsIn } from "@/platform/project/calendars";
+import { studentsOf } from "@/stages/people/queries/students";
+import { markAttendance, planClass, remarkOnClass, takeAttendance } from "@/stages/today/commands/classes";
+import { meetingsOf } from "@/stages/today/view/classes";
+import { at, clock, run } from "./run";
+
+const course = "8 Safety, and where each team stands\nBuilding and bench, one change at a time\n7 Notebook\n5 Clean up";
+const remarks = [
+  "The drill press was free for half of the class while two teams waited for the laser: say it at the beginning.",
+  "Two teams changed two things at once. Begin the next class with the table of what differs.",
+];
+
+/** Every class so far with the few who were not there; what the last ones saw, and what the next are for. */
+export async function holdClasses(owner: string, projectId: string): Promise<void> {
+  const today = clock.today;
+  const calendars = (await calendarsIn([projectId])).get(projectId)!;
+  const students = await studentsOf(projectId);
+  const dice = seededRandom("attendance of the terrace");
+  const meetings = meetingsOf(calendars.of);
+  for (const section of calendars.sections) {
+    const own = meetings.filter((m) => m.section === section.id);
+    const past = own.filter((m) => m.date < today);
+    const of = students.filter((s) => s.sectionId === section.id);
+    for (const { date } of past) {
+      const on = { projectId, sectionId: section.id, onDate: date };
+      await at(date, 9, 10);
+      await run(takeAttendance, owner, { ...on, taken: true });
+      for (const s of of) {
+        const chance = dice();
+        const state: AttendanceState | null =
+          chance < 0.012
+            ? "absent"
+            : chance < 0.035
+              ? "excused"
+              : chance < 0.06
+                ? "late"
+                : chance < 0.066
+                  ? "left early"
+                  : null;
+        const minutes = state === "late" || state === "left early" ? 4 + Math.floor(dice() * 12) : undefined;
+        if (state) await run(markAttendance, owner, { ...on, personId: s.id, state, minutes });
+      }
+    }
+    const last = past.at(-1);
+    if (last) {
+      await at(last.date, 16);
+      const on = { projectId, sectionId: section.id, onDate: last.date };
+      await run(remarkOnClass, owner, { ...on, version: 0, remark: remarks[calendars.sections.indexOf(section) % 2]! });
+    }
+    const next = own.find((m) => m.date >= today);
+    if (next) {
+      await at(today, 7, 40);
+      await run(planClass, owner, {
+        projectId,
+        sectionId: section.id,
+        onDate: next.date,
+        version: 0,
+        purpose: "Second prototype on the bench: one change against the last build, five strokes of warm-up",
+        agenda: course,
+      });
+    }
+  }
+}

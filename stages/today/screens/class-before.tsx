@@ -1,0 +1,135 @@
+import { flagKind } from "@/core/vocabulary/flags";
+import { instant, shortDate } from "@/platform/pages/dates";
+import type { Waiting } from "@/platform/registry/stage";
+import { cx } from "@/ui/classes";
+import { WithdrawButton } from "@/ui/form/withdraw-button";
+import Link from "@/ui/link";
+import { withdrawAsideAction } from "../actions";
+import { AsideForm } from "../parts/aside-form";
+import { MachinesOfClass } from "../parts/class-machines";
+import { ClassPlanForm } from "../parts/class-plan-form";
+import { ClassStanding } from "../parts/class-standing";
+import type { ClassPage } from "./class-page";
+
+/** Before class: its purpose and course, what is due, who stands where and why one looks, and what waits. */
+export function ClassBefore({ slug, page, waiting }: { slug: string; page: ClassPage; waiting: readonly Waiting[] }) {
+  const { frame, facts, view, on, aside } = page;
+  const finished = frame.project.finishedAt !== null;
+  const flagged = view.standing.filter((t) => t.flags.length);
+  const by = on.onDate < frame.today ? on.onDate : frame.today;
+  return (
+    <div className="grid items-start gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <div className="grid min-w-0 gap-6">
+        <section aria-labelledby="standing">
+          <h2 id="standing" className="mb-1.5">
+            Who stands where
+          </h2>
+          <ClassStanding slug={slug} standing={view.standing} channel={view.channel} />
+        </section>
+        <section aria-labelledby="look">
+          <h2 id="look" className="mb-1">
+            Where to look
+          </h2>
+          {flagged.length === 0 && <p className="text-soft">No team of this section wants a look.</p>}
+          <ul className="grid gap-2">
+            {flagged.map((t) => (
+              <li key={t.id} className="grid grid-cols-[7rem_1fr] gap-x-3 border-t border-line pt-1.5">
+                <strong className="font-[600]">{t.name}</strong>
+                <ul className="grid gap-1">
+                  {t.flags.map((f) => (
+                    <li key={f.kind + f.about} className="flex flex-wrap items-baseline gap-x-3">
+                      <Link href={`/p/${slug}/${flagKind.labels[f.kind]}?team=${t.id}`} className="hover:text-iron">
+                        {f.reason}
+                      </Link>
+                      {!finished && <AsideForm flag={f} />}
+                    </li>
+                  ))}
+                </ul>
+              </li>
+            ))}
+          </ul>
+          {aside.length > 0 && (
+            <>
+              <h3 className="mt-3 mb-1 text-sm font-[600] text-soft">Put aside</h3>
+              <ul className="grid gap-1">
+                {aside.map((a) => (
+                  <li key={a.id} className="flex flex-wrap items-baseline gap-x-3 text-soft">
+                    <span>
+                      {view.standing.find((t) => t.id === a.team)?.name}: {a.reason}. “{a.note}” {a.by}, {instant(a.at)}
+                    </span>
+                    {!finished && (
+                      <WithdrawButton action={withdrawAsideAction} id={a.id} name={a.reason} look="quiet">
+                        bring back
+                      </WithdrawButton>
+                    )}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+        <section aria-labelledby="waits">
+          <h2 id="waits" className="mb-1">
+            What waits for you in this project
+          </h2>
+          {waiting.length === 0 && <p className="text-soft">Nothing waits for you here.</p>}
+          <ul>
+            {waiting.map((x) => (
+              <li key={x.path + x.what} className="flex gap-4 border-t border-line py-1.5">
+                <span className="w-32 shrink-0 font-[600]">{x.who}</span>
+                <Link href={`/p/${slug}${x.path}`} className="grow hover:text-iron">
+                  {x.what}
+                </Link>
+                <span className="shrink-0 text-sm text-soft">{x.stage}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+      <div className="grid min-w-0 gap-6">
+        {facts.before && (
+          <section aria-labelledby="last">
+            <h2 id="last" className="mb-1">
+              From {shortDate(facts.before.onDate)}
+            </h2>
+            <p className="whitespace-pre-line">{facts.before.remark}</p>
+          </section>
+        )}
+        <section aria-label="Purpose and course" className="sheet px-4 py-3">
+          <ClassPlanForm
+            key={on.sectionId + on.onDate}
+            on={on}
+            version={facts.kept?.version ?? 0}
+            purpose={facts.kept?.purpose ?? ""}
+            agenda={facts.kept?.agenda ?? ""}
+            proposed={view.proposed}
+            minutes={view.minutes}
+          />
+        </section>
+        <section aria-labelledby="due">
+          <h2 id="due" className="mb-1">
+            Due by the next class
+          </h2>
+          {view.due.length === 0 && <p className="text-soft">Nothing is due.</p>}
+          <ul>
+            {view.due.map((d) => (
+              <li
+                key={d.path + d.what + d.who}
+                className="grid grid-cols-[5.5rem_1fr] gap-x-3 border-t border-line py-1.5"
+              >
+                <span className={cx("text-sm", d.on < by ? "text-iron" : "text-soft")}>{shortDate(d.on)}</span>
+                <span className="min-w-0 wrap-anywhere">
+                  <Link href={`/p/${slug}${d.path}`} className="hover:text-iron">
+                    {d.what}
+                  </Link>
+                  <span className="block text-sm text-soft">{d.who}</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <MachinesOfClass slug={slug} machines={view.machines} />
+      </div>
+    </div>
+  );
+}
