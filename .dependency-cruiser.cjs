@@ -35,8 +35,8 @@ module.exports = {
     {
       name: "a-stage-keeps-its-own",
       severity: "error",
-      comment: "of another stage only acts, queries, view and schema may be used",
-      from: { path: "^stages/([^/]+)/", pathNot: "\\.test\\.ts$|^stages/testing/" },
+      comment: "of another stage only acts, queries, view and schema may be used; templates write what all forms write",
+      from: { path: "^stages/([^/]+)/", pathNot: "\\.test\\.ts$|^stages/testing/|^stages/templates/(apply|commands)" },
       to: { path: "^stages/[^/]+/(screens|parts|commands|withdrawals|actions|stage)", pathNot: "^stages/$1/" },
     },
     {

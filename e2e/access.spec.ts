@@ -79,6 +79,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/reviews/slots/calendar", "/p/cold-box/reviews/slots/calendar?title=Concept%20review", ["owner"]],
     ["p/[project]/reviews/stories/[team]/html", story, inside],
     ["p/[project]/student/[person]", record, ["owner"]],
+    ["p/[project]/template", `/p/${slug}/template`, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];
   expect([...new Set([...table.map(([h]) => h), "api/day", "api/outcome", "api/try", "api/vote"])].sort()).toEqual(

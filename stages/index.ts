@@ -15,6 +15,7 @@ import { records } from "./records/stage";
 import { reviews } from "./reviews/stage";
 import { shop } from "./shop/stage";
 import { teams } from "./teams/stage";
+import { templates } from "./templates/stage";
 import { today } from "./today/stage";
 
 /** Every stage, in the order of the work: the one list that the rest of the program reads. */
@@ -35,4 +36,5 @@ export const stages: readonly Stage[] = [
   handbook,
   people,
   today,
+  templates,
 ];

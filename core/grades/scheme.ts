@@ -109,6 +109,14 @@ export const mapLeaves = (parts: readonly SchemeNode[], change: (c: Component) =
   parts.map((p) => (isGroup(p) ? { ...p, parts: mapLeaves(p.parts, change) } : change(p)));
 
 /**
+ * A scheme's parts with no peer factor on any: the ratings of a class stay with that class.
+ * @example withoutPeers([{ key: "g", name: "G", weight: "1", peer: true, parts: [] }])
+ * // => [{ key: "g", name: "G", weight: "1", parts: [] }]
+ */
+export const withoutPeers = (parts: readonly SchemeNode[]): SchemeNode[] =>
+  parts.map(({ peer: _, ...p }) => (isGroup(p) ? { ...p, parts: withoutPeers(p.parts) } : p));
+
+/**
  * The scale on which a component's marks are typed: its own, or percent.
  * @example scaleOf({ key: "a", name: "Review", weight: "60", source: { kind: "entered" } }) // => { kind: "percent" }
  */

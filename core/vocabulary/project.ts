@@ -91,3 +91,16 @@ export const passageKind = vocabulary(
   ["passage.kind"],
 );
 export type PassageKind = Term<typeof passageKind>;
+
+/** Kinds of project that come with a template. */
+export const templateKind = vocabulary({
+  client: "a product for a client",
+  vehicle: "a vehicle that stops at a distance",
+  structure: "a structure under load",
+  energy: "a device that makes electricity",
+  drop: "protection from a drop",
+  steps: "a machine of steps",
+  ring: "an autonomous machine in a ring",
+  model: "a scale model of many parts",
+});
+export type TemplateKind = Term<typeof templateKind>;

@@ -47,6 +47,17 @@ export const table: Record<string, Line> = {
       sections: [{ name: "3", days: [1] }],
     }),
   },
+  createFromTemplate: {
+    may: ["owner", "co", "outside instructor"],
+    input: () => ({
+      template: "vehicle",
+      title: "From a template",
+      kind: "contest",
+      startsOn: "2027-01-18",
+      endsOn: "2027-03-26",
+      sections: [{ name: "9", days: [1, 3] }],
+    }),
+  },
   editProject: {
     may: staff,
     input: (w) => ({

@@ -2,16 +2,19 @@
 
 import { useFieldArray, useFormContext } from "react-hook-form";
 import type { InferType } from "yup";
-import { patternKind, projectKind } from "@/core/vocabulary/project";
-import { newProject } from "@/stages/plan/schema";
+import { patternKind, projectKind, type TemplateKind } from "@/core/vocabulary/project";
+import type { newProject } from "@/stages/plan/schema";
+import { createFromTemplateAction } from "@/stages/templates/actions";
+import { fromTemplate } from "@/stages/templates/form-schema";
 import { weekdays } from "@/ui/choices";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { createProjectAction } from "../actions";
+import { TemplateFile } from "./template-file";
 
-const { TextField, TextArea, SelectField } = fieldsOf(newProject);
+const { TextField, TextArea, SelectField } = fieldsOf(fromTemplate);
 const section = fieldsFor<InferType<typeof newProject>["sections"][number]>();
 
 function Sections() {
@@ -64,28 +67,39 @@ function Sections() {
   );
 }
 
-export function NewProjectForm() {
+/** What a template gives to a new project's own fields. */
+export interface Begun {
+  readonly title: string;
+  readonly purpose: string;
+  readonly kind: string;
+  readonly client: string;
+  readonly currency: string;
+}
+
+/** A new project: its dates and sections, and, with a template, everything that stands in it. */
+export function NewProjectForm({ template, begun }: { template?: TemplateKind; begun?: Begun }) {
   return (
-    <ActionForm
-      schema={newProject}
-      action={createProjectAction}
+    <ActionForm<{ slug: string }>
+      schema={fromTemplate}
+      action={(input, how) => {
+        const { file } = input as { file?: string };
+        return file || template ? createFromTemplateAction(input, how) : createProjectAction(input, how);
+      }}
+      fixed={template ? { template } : {}}
       submit="Create project"
       saved="The project is made."
       goTo="/p/:slug"
       className="grid gap-4"
       defaults={{
-        title: "",
-        purpose: "",
-        kind: "both",
-        client: "",
+        ...(begun ?? { title: "", purpose: "", kind: "both", client: "", currency: "" }),
         startsOn: "",
         endsOn: "",
         eventOn: "",
-        currency: "",
         daysOff: "",
         sections: [{ name: "", pattern: "weekdays", days: [], cycleLength: 2, cycleDay: 1 }],
       }}
     >
+      {!template && <TemplateFile />}
       <TextField name="title" label="Title" />
       <TextField name="purpose" label="Purpose" hint="One sentence that says what the design is for." />
       <div className="grid gap-4 sm:grid-cols-3">

@@ -1,6 +1,5 @@
 import { randomInt } from "node:crypto";
 import { notFound } from "next/navigation";
-import { penaltyLines } from "@/core/contest/attempt";
 import { channelsOf } from "@/core/run/protocol";
 import { headed } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
@@ -13,6 +12,7 @@ import { EventKinds } from "../parts/event-kinds";
 import { eventsOf } from "../queries/events";
 import { safetyOf } from "../queries/safety";
 import { usualCautions } from "../view/safety";
+import { typedEvent } from "../view/typed-events";
 
 export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
   const { frame } = await projectPage(slug, contestActs.edit);
@@ -59,20 +59,19 @@ export async function EventScreen({ slug, id }: { slug: string; id?: string }) {
         defaults={{
           name: e?.name ?? "",
           protocolId: e?.protocolId ?? first.id,
-          channel: d?.channel ?? first.definition.primary,
-          better: d?.better ?? first.definition.better,
-          school: d?.policy.school ?? "best",
-          n: d?.policy.n ?? 3,
-          k: d?.policy.k ?? 2,
-          foul: d?.policy.foul ?? "out",
-          ranking: d?.ranking ?? "competition",
-          ties: d && d.resolution === null ? "digits" : "resolution",
-          resolution: d?.resolution ?? "0.1",
-          tieBreaks: [...(d?.tieBreaks ?? ["second"])],
-          seed: d?.seed ?? String(randomInt(1000, 10_000)),
-          target: d?.target ?? "",
-          care: d?.care ?? "",
-          penalties: penaltyLines(d?.penalties ?? []),
+          ...typedEvent(
+            d ?? {
+              channel: first.definition.primary,
+              unit: "",
+              better: first.definition.better,
+              policy: { school: "best", n: 3, foul: "out" },
+              ranking: "competition",
+              resolution: "0.1",
+              tieBreaks: ["second"],
+              points: null,
+              seed: String(randomInt(1000, 10_000)),
+            },
+          ),
           rule: showRule(d?.points ?? null),
           cautions: safety ? safety.cautions.join("\n") : first.definition.safety.join("\n") || usualCautions,
           officer: safety?.officer ?? "",

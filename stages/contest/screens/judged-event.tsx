@@ -6,6 +6,7 @@ import { EventKinds } from "../parts/event-kinds";
 import { JudgedEventForm } from "../parts/judged-event-form";
 import { judgedEventsOf } from "../queries/judged";
 import { safetyOfEvent } from "../queries/safety";
+import { typedJudged } from "../view/typed-events";
 
 /** An event that judges mark, new or its rules changed before the first sheet. */
 export async function JudgedEventScreen({ slug, id }: { slug: string; id?: string }) {
@@ -30,17 +31,19 @@ export async function JudgedEventScreen({ slug, id }: { slug: string; id?: strin
         version={e?.version ?? 0}
         defaults={{
           name: e?.name ?? "",
-          criteria: (
-            r?.criteria ?? [
-              { key: "", name: "Fitness for the need", weight: "3" },
-              { key: "", name: "Workmanship", weight: "2" },
-            ]
-          ).map((c) => ({ ...c })),
-          most: String(r?.most ?? 5),
-          method: r?.method ?? "mean",
-          tie: r?.tie ?? "shared",
-          full: r ? r.full : "100",
-          placePoints: r?.placePoints.join(", ") ?? "",
+          ...typedJudged(
+            r ?? {
+              criteria: [
+                { key: "", name: "Fitness for the need", weight: "3" },
+                { key: "", name: "Workmanship", weight: "2" },
+              ],
+              most: 5,
+              method: "mean",
+              tie: "shared",
+              full: "100",
+              placePoints: [],
+            },
+          ),
           cautions: safety?.cautions.join("\n") ?? "",
           officer: safety?.officer ?? "",
         }}

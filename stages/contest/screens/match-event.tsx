@@ -7,6 +7,7 @@ import { MatchEventForm } from "../parts/match-event-form";
 import { matchEventsOf } from "../queries/matches";
 import { safetyOfEvent } from "../queries/safety";
 import { usualCautions } from "../view/safety";
+import { typedMatches } from "../view/typed-events";
 
 /** An event in which two meet at a time, new or its rules changed before the first match. */
 export async function MatchEventScreen({ slug, id }: { slug: string; id?: string }) {
@@ -31,20 +32,18 @@ export async function MatchEventScreen({ slug, id }: { slug: string; id?: string
         version={e?.version ?? 0}
         defaults={{
           name: e?.name ?? "",
-          format: r?.format ?? "double",
-          decides: r?.decides ?? "first",
-          games: String(r && r.games > 1 ? r.games : 3),
-          secondFinal: r?.secondFinal ?? true,
-          third: r?.third ?? false,
-          rounds: String(r?.rounds ?? 4),
-          win: r?.points.win ?? "2",
-          draw: r?.points.draw ?? "1",
-          loss: r?.points.loss ?? "0",
-          placePoints: r?.placePoints?.join(", ") ?? "",
-          measure: r?.measured?.name ?? "",
-          unit: r?.measured?.unit ?? "",
-          better: r?.measured?.better ?? "less",
-          resolution: r?.measured?.resolution ?? "",
+          ...typedMatches(
+            r ?? {
+              format: "double",
+              decides: "first",
+              games: 3,
+              secondFinal: true,
+              third: false,
+              rounds: 4,
+              points: { win: "2", draw: "1", loss: "0" },
+              measured: null,
+            },
+          ),
           cautions: safety ? safety.cautions.join("\n") : usualCautions,
           officer: safety?.officer ?? "",
         }}

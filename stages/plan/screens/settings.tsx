@@ -60,6 +60,13 @@ export async function SettingsScreen({ slug }: { slug: string }) {
             </LinkButton>
           ))}
         </div>
+        <p className="mt-4 mb-1.5 text-soft">
+          A template is one open file (JSON): brief, requirements, protocols, rubrics, tools, plan in class sessions,
+          events and grading. It holds no student, no build and no result: hand it on, or begin another project with it.
+        </p>
+        <LinkButton href={`/p/${slug}/template`} download>
+          Save as a template
+        </LinkButton>
       </section>
     </>
   );

@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { type Component, isGroup, mapLeaves, type SchemeDefinition, type SchemeNode } from "@/core/grades/scheme";
+import { type Component, mapLeaves, type SchemeDefinition, withoutPeers } from "@/core/grades/scheme";
 import { addDays, daysBetween } from "@/core/sessions/date";
 import { newId } from "@/platform/db/db";
 import type { Carry, Ids } from "./carry";
@@ -144,10 +144,6 @@ function carriedComponent(x: Component, known: { protocols: Ids; events: Ids; mi
     }
   }
 }
-
-/** Parts that no peer factor multiplies. */
-const withoutPeers = (parts: readonly SchemeNode[]): SchemeNode[] =>
-  parts.map(({ peer: _, ...p }) => (isGroup(p) ? { ...p, parts: withoutPeers(p.parts) } : p));
 
 /** The grading scheme in its last version. */
 export async function carryScheme(c: Carry, known: { protocols: Ids; events: Ids; milestones: Ids }): Promise<void> {
