@@ -8,7 +8,7 @@ const second =
   /(class|front|judging|logins|matches|offline|pieces|programme|shop|templates|whole-day|withdrawn)[^/]*\.spec\.ts/;
 
 /** Pages that are looked at and not written to, and journeys of reviews, whose records no other journey knows. */
-const looks = /\/(views|reviews|slots)\.spec\.ts/;
+const looks = /\/(views|whole|reviews|slots)\.spec\.ts/;
 
 export default defineConfig({
   testDir: "e2e",

@@ -73,6 +73,8 @@ import { CoreLogScreen } from "../log/screens/core-log";
 import { SearchScreen } from "../search/screens/search";
 import { TodayScreen } from "../today/screens/today";
 import { waitingIn } from "../today/waiting";
+import { StudentScreen } from "../whole/screens/student";
+import { TeamScreen } from "../whole/screens/team";
 
 /** The main views: their name, their budget of queries, and what makes them of a project. */
 export const views: [name: string, budget: number, make: (w: World) => ReactElement][] = [
@@ -116,6 +118,8 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["after class", 12, ({ slug }) => <ClassOfDay slug={slug} asked={{ part: "after" }} waitsIn={async () => []} />],
   ["sheet of a class", 12, ({ slug }) => <ClassSheetScreen slug={slug} asked={{}} />],
   ["attendance", 12, ({ slug }) => <AttendanceScreen slug={slug} />],
+  ["a team", 12, (w) => <TeamScreen slug={w.slug} team={w.a} />],
+  ["a student", 12, (w) => <StudentScreen slug={w.slug} person={w.students[0]!} />],
   ["teams to look at", 12, ({ slug }) => <AttentionScreen slug={slug} />],
   ["limits", 12, ({ slug }) => <LimitsScreen slug={slug} />],
   ["family tree", 12, ({ slug }) => <TreeScreen slug={slug} />],

@@ -1,5 +1,6 @@
 import { fullDate } from "@/platform/pages/dates";
 import { projectPage, sectionOf } from "@/platform/pages/page";
+import Link from "@/ui/link";
 import { SectionChoice } from "@/ui/link-choice";
 import { PageHead, Sheet } from "@/ui/page";
 import { DataTable } from "@/ui/table";
@@ -67,7 +68,14 @@ export async function PeopleScreen({ slug, section: asked }: { slug: string; sec
               rows={listed.map((s) => ({
                 id: s.id,
                 cells: {
-                  name: { value: s.name },
+                  name: {
+                    value: s.name,
+                    show: (
+                      <Link href={`/p/${slug}/people/${s.id}`} className="hover:text-iron">
+                        {s.name}
+                      </Link>
+                    ),
+                  },
                   section: { value: s.section },
                   team: { value: s.team ?? "" },
                   login: {

@@ -4,17 +4,20 @@ import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
+import Link from "@/ui/link";
 import { renameTeamAction, retireTeamAction } from "../actions";
 import { renameTeam } from "../schema";
 
 const { TextField } = fieldsOf(renameTeam);
 
-export function RenameForm({ id, version, name }: { id: string; version: number; name: string }) {
+export function RenameForm({ id, version, name, href }: { id: string; version: number; name: string; href: string }) {
   const [open, setOpen] = useState(false);
   if (!open)
     return (
       <span className="flex items-baseline gap-2">
-        <span className="text-[15px] font-[650]">{name}</span>
+        <Link href={href} className="text-[15px] font-[650] hover:text-iron">
+          {name}
+        </Link>
         <button type="button" className="text-xs text-soft underline" onClick={() => setOpen(true)}>
           rename
         </button>

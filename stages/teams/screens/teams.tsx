@@ -5,6 +5,7 @@ import { settingsOf } from "@/platform/project/settings";
 import { conceptsOf } from "@/stages/concepts/queries/concepts";
 import { studentsOf } from "@/stages/people/queries/students";
 import { Fold } from "@/ui/fold";
+import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { RestoreTeam } from "../parts/buttons";
 import { ConceptOfTeam } from "../parts/concept-of-team";
@@ -116,11 +117,19 @@ export async function TeamsScreen({ slug }: { slug: string }) {
               {mine.map((t) => (
                 <div key={t.id} className="border-t-2 border-stone-4 pt-1.5">
                   {staff ? (
-                    <RenameForm id={t.id} version={t.version} name={t.name} />
+                    <RenameForm id={t.id} version={t.version} name={t.name} href={`/p/${slug}/teams/${t.id}`} />
                   ) : (
                     <p className="text-[15px] font-[650]">
-                      {t.name}
-                      {t.id === ownTeam && <span className="font-normal text-iron"> · my team</span>}
+                      {t.id === ownTeam ? (
+                        <>
+                          <Link href={`/p/${slug}/teams/${t.id}`} className="hover:text-iron">
+                            {t.name}
+                          </Link>
+                          <span className="font-normal text-iron"> · my team</span>
+                        </>
+                      ) : (
+                        t.name
+                      )}
                     </p>
                   )}
                   {staff || self || t.id === ownTeam ? (

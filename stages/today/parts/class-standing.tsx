@@ -1,4 +1,5 @@
 import type { Channel } from "@/core/run/protocol";
+import { headed } from "@/core/run/reading";
 import { plural } from "@/platform/registry/words";
 import Link from "@/ui/link";
 import { DataTable } from "@/ui/table";
@@ -20,9 +21,7 @@ export const ClassStanding = ({
     columns={[
       { key: "team", text: "Team" },
       { key: "build", text: "Newest build" },
-      ...(channel
-        ? [{ key: "best", text: channel.unit ? `${channel.name}, ${channel.unit}` : channel.name, num: true }]
-        : []),
+      ...(channel ? [{ key: "best", text: headed(channel), num: true }] : []),
       { key: "musts", text: "Musts met", num: true },
       { key: "machine", text: "At a machine" },
       { key: "away", text: "Not here" },
@@ -34,7 +33,7 @@ export const ClassStanding = ({
         team: {
           value: t.name,
           show: (
-            <Link href={`/p/${slug}/builds?team=${t.id}`} className="font-[600] hover:text-iron">
+            <Link href={`/p/${slug}/teams/${t.id}`} className="font-[600] hover:text-iron">
               {t.name}
             </Link>
           ),

@@ -1,6 +1,7 @@
 import { attendanceOf } from "@/core/log/attendance";
 import { shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
+import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { classActs } from "../acts";
@@ -47,7 +48,14 @@ export async function AttendanceScreen({ slug }: { slug: string }) {
             return {
               id,
               cells: {
-                name,
+                name: {
+                  value: name,
+                  show: (
+                    <Link href={`/p/${slug}/people/${id}`} className="hover:text-iron">
+                      {name}
+                    </Link>
+                  ),
+                },
                 section,
                 taken: a.taken,
                 whole: a.whole,

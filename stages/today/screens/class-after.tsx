@@ -31,7 +31,7 @@ export function ClassAfter({ slug, page }: { slug: string; page: ClassPage }) {
                 team: {
                   value: r.name,
                   show: (
-                    <Link href={`/p/${slug}/builds?team=${r.id}`} className="font-[600] hover:text-iron">
+                    <Link href={`/p/${slug}/teams/${r.id}`} className="font-[600] hover:text-iron">
                       {r.name}
                     </Link>
                   ),

@@ -1,0 +1,37 @@
+// The whole of a team and of a student in one screen, from where they are named.
+import { expect, test } from "@playwright/test";
+import { demoUrl, enter, findings, stranger } from "./tools";
+
+const base = `${demoUrl}/p/terrace-pump`;
+
+test("an instructor goes from the class to a team and to one of its students; a student to the own team alone", async ({
+  browser,
+  page,
+}) => {
+  await enter(page, "Mara");
+  await page.goto(`${base}/class?part=before`);
+  await page
+    .getByRole("row", { name: /Downpour/ })
+    .getByRole("link", { name: "Downpour" })
+    .click();
+  await expect(page.getByRole("heading", { level: 1, name: "Team Downpour" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Where to look" })).toBeVisible();
+  expect(await findings(page)).toEqual([]);
+  await page.getByRole("link", { name: "Greta Malik" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Greta Malik" })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Grade" })).toContainText("%");
+  expect(await findings(page)).toEqual([]);
+  const address = page.url();
+
+  const phone = await stranger(browser);
+  await phone.setViewportSize({ width: 390, height: 844 });
+  await enter(phone, "Greta");
+  await phone.goto(`${base}/teams`);
+  await phone.getByRole("link", { name: "Downpour" }).click();
+  await expect(phone.getByRole("heading", { level: 1, name: "Team Downpour" })).toBeVisible();
+  await expect(phone.getByRole("heading", { name: "Where to look" })).toHaveCount(0);
+  expect(await phone.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))).toBe(0);
+  expect(await findings(phone)).toEqual([]);
+  await phone.goto(address);
+  await expect(phone.getByRole("heading", { name: "There is no such page here" })).toBeVisible();
+});
