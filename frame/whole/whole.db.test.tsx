@@ -1,4 +1,4 @@
-// A team's page is read by its instructors and by the team; a student's page by instructors, and holds nothing of others.
+// A team's page is read by instructors and by the team; a student's by instructors, and it holds nothing of others.
 import type { Actor } from "@/core/access/can";
 import { db } from "@/platform/db/db";
 import { openSession } from "@/platform/sign-in/sessions";

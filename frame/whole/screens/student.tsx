@@ -28,7 +28,7 @@ const Line = ({ left, children, right }: { left: ReactNode; children: ReactNode;
   </li>
 );
 
-/** The whole of a student in one screen, for a talk: the own work, attendance and grade, and nothing of anybody else. */
+/** The whole of a student in one screen, for a talk: own work, attendance, grade, and nothing of anybody else. */
 export async function StudentScreen({ slug, person }: { slug: string; person: string }) {
   const { frame } = await projectPage(slug, peopleActs.read);
   if (!isId(person)) notFound();
