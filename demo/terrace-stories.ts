@@ -5,6 +5,7 @@ import { topicsOf } from "@/stages/reviews/queries/story";
 import { storyFacts } from "@/stages/reviews/queries/story-facts";
 import { holdClasses } from "./classes";
 import { lookUpTerrace, trainTerrace } from "./handbook";
+import { writeNotebooks } from "./notebook-weeks";
 import { readNotebooks } from "./notebooks";
 import { at, run } from "./run";
 import { settingsOfTheShop } from "./shop";
@@ -79,6 +80,7 @@ export async function testAndTell(
   await tellStories(owner, projectId, teams, day);
   await lookUpTerrace(owner, projectId, teams);
   await trainTerrace(projectId, teams);
+  await writeNotebooks(projectId);
   await readNotebooks(owner, projectId);
   await settingsOfTheShop(projectId, [owner, teams.get("Cistern")!.members[0]!, teams.get("Gully")!.members[1]!]);
   await stockTheShop(owner, projectId, teams);

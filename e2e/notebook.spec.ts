@@ -1,6 +1,7 @@
 // Notebooks as an instructor reads them: unread by one key, a remark that its student finds under the entry.
 import { expect, test } from "@playwright/test";
-import { demoUrl, enter, findings, stranger } from "./tools";
+import sharp from "sharp";
+import { demoUrl, enter, findings, focusOn, stranger } from "./tools";
 
 const base = `${demoUrl}/p/terrace-pump/notebook`;
 
@@ -57,4 +58,48 @@ test("unread entries are read by one key; a remark reaches the student; an amend
   expect(await findings(ines)).toEqual([]);
   await page.reload();
   await expect(unread.filter({ hasText: "luggage scale" })).toContainText("amended since");
+});
+
+test("a picture is added and marked on a phone; who may read it; the whole notebook as a book", async ({
+  browser,
+  page,
+}) => {
+  const greta = await stranger(browser);
+  await greta.setViewportSize({ width: 390, height: 844 });
+  await enter(greta, "Greta");
+  await greta.goto(base);
+  const entry = greta.getByRole("article").filter({ hasText: "Corks jam" });
+  const picture = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#754" } })
+    .jpeg()
+    .toBuffer();
+  await expect(entry.getByRole("button", { name: /^add a picture/ })).toBeEnabled();
+  await entry.getByLabel(/^Picture for/).setInputFiles({ name: "cork.jpg", mimeType: "image/jpeg", buffer: picture });
+  await entry.getByRole("button", { name: "mark it" }).click();
+  const pad = entry.getByRole("button", { name: /^Put a mark/ });
+  await focusOn(pad);
+  await greta.keyboard.press("Shift+ArrowRight");
+  await entry.getByLabel("What is to be seen there").fill("It swells here");
+  await entry.getByRole("button", { name: "Put mark 1" }).click();
+  await expect(entry.getByRole("listitem").filter({ hasText: "It swells here" })).toBeVisible();
+  await entry.getByRole("button", { name: "done" }).click();
+  expect(await greta.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))).toBe(0);
+  expect(await findings(greta)).toEqual([]);
+  const file = (await entry.getByRole("img").first().getAttribute("src"))!;
+  expect((await greta.request.get(demoUrl + file)).status()).toBe(200);
+
+  await enter(page, "Ines");
+  expect((await page.request.get(demoUrl + file)).status()).toBe(404);
+  const mara = await stranger(browser);
+  await enter(mara, "Mara");
+  expect((await mara.request.get(demoUrl + file)).status()).toBe(200);
+  await mara.goto(`${demoUrl}/p/terrace-pump/people`);
+  await mara.getByRole("link", { name: "Greta Malik" }).click();
+  await mara.getByRole("link", { name: "Notebook", exact: true }).last().click();
+  await mara.getByRole("link", { name: "Bound book" }).click();
+  await expect(mara.getByRole("heading", { level: 1, name: "Notebook of Greta Malik" })).toBeVisible();
+  await expect(mara.getByText("It swells here")).toBeVisible();
+  await expect(mara.getByText("the ruler was read from the side")).toBeVisible();
+  expect(await findings(mara)).toEqual([]);
+  await page.goto(mara.url());
+  await expect(page.getByRole("heading", { name: "There is no such page here" })).toBeVisible();
 });

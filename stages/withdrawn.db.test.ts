@@ -60,6 +60,7 @@ beforeAll(async () => {
     withdrawChallenge: w.challenge,
     removeChallengeResult: result,
     withdrawBuild: w.build,
+    removeEntryPicture: w.picture,
     removePhoto: (await ok(addPhoto, boss, { buildId: w.build, caption: "Side", base64: await picture() })).id,
     removeRunPhoto: (await ok(addRunPhoto, boss, { runId: w.run, caption: "Drip", base64: await picture("#68a") })).id,
     withdrawFailure: w.failure,
@@ -157,7 +158,7 @@ test("what is entered in the contest, decided or leant on stays, and it is said 
 const alone = Object.keys(table).filter(
   (name) =>
     /^(withdraw|remove)/.test(name) &&
-    !["removeStaff", "removeDaysOff", "withdrawBuild", "withdrawEntryOfNotebook"].includes(name),
+    !["removeStaff", "removeDaysOff", "removeEntryPicture", "withdrawBuild", "withdrawEntryOfNotebook"].includes(name),
 );
 
 test.each(alone)("%s: gone, and back as it was", async (name) => {

@@ -37,6 +37,7 @@ import { TrainerScreen } from "@/stages/handbook/screens/trainer";
 import { InspectionScreen } from "@/stages/needs/screens/inspection";
 import { NeedsScreen } from "@/stages/needs/screens/needs";
 import { StatementsScreen } from "@/stages/needs/screens/statements";
+import { BookScreen } from "@/stages/notebook/screens/book";
 import { NotebookScreen } from "@/stages/notebook/screens/notebook";
 import { PeopleScreen } from "@/stages/people/screens/people";
 import { CalendarScreen } from "@/stages/plan/screens/calendar";
@@ -120,6 +121,7 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["attendance", 12, ({ slug }) => <AttendanceScreen slug={slug} />],
   ["a team", 12, (w) => <TeamScreen slug={w.slug} team={w.a} />],
   ["a student", 12, (w) => <StudentScreen slug={w.slug} person={w.students[0]!} />],
+  ["a bound notebook", 12, (w) => <BookScreen slug={w.slug} person={w.students[0]!} />],
   ["teams to look at", 12, ({ slug }) => <AttentionScreen slug={slug} />],
   ["limits", 12, ({ slug }) => <LimitsScreen slug={slug} />],
   ["family tree", 12, ({ slug }) => <TreeScreen slug={slug} />],

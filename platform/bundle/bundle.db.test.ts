@@ -257,7 +257,7 @@ test("a bundle of version 1, without the tables and columns that came later, com
     team: ["concept_id"],
     requirement: ["owner_id"],
     milestone: ["gate_stage"],
-    file_use: ["concept_id"],
+    file_use: ["concept_id", "entry_id", "marks"],
     project_section: ["starts_on", "ends_on", "event_on"],
   };
   const v1 = changed((parts) => {

@@ -1,9 +1,10 @@
-import { ofParent, ofProject, type Table } from "../registry/table";
+import { pictureMarks } from "../files/schema";
+import { fits, ofParent, ofProject, type Table } from "../registry/table";
 
 /** Tables that belong to no stage. */
 export const ownTables: readonly Table[] = [
   { name: "file", of: "hash IN (SELECT file_hash FROM file_use WHERE project_id = $1)", omit: ["content"] },
-  ofProject("file_use"),
+  ofProject("file_use", { check: { marks: fits(pictureMarks) } }),
   ofProject("draw"),
   ofProject("evidence"),
   ofProject("audit"),

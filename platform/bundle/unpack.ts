@@ -70,6 +70,8 @@ export async function insertRows(
 function checkRows(t: Table, rows: readonly Row[]): void {
   for (const [column, check] of Object.entries(t.check ?? {}))
     for (const r of rows) {
+      // A bundle of an earlier version lacks the columns that came later.
+      if (!(column in r)) continue;
       const wrong = check(r[column]);
       if (wrong) throw new BundleError(`${t.name} holds a ${column} that cannot be used: ${wrong}`);
     }

@@ -495,6 +495,8 @@ export interface FileUse {
   runId: Id<"run"> | null;
   pieceId: Id<"piece"> | null;
   actionId: Id<"action_item"> | null;
+  entryId: Id<"notebook_entry"> | null;
+  marks: unknown;
 }
 
 export interface FlagAside {

@@ -98,6 +98,7 @@ export async function usePicture(
     readonly runId?: string;
     readonly conceptId?: string;
     readonly actionId?: string;
+    readonly entryId?: string;
   },
 ): Promise<string> {
   await writeContent(sql, picture.row, picture.bytes);
@@ -115,14 +116,20 @@ export async function readContent(hash: string, sql: Tx = db()): Promise<StoredF
   return folder && existsSync(pathOf(hash)) ? { ...f, content: await readFile(pathOf(hash)) } : null;
 }
 
-/**
- * The project that a use of a file belongs to, and whose it alone is while concepts are hidden from each other; null
- * when there is no such use.
- */
-export async function fileUse(id: string): Promise<{ projectId: string; hash: string; only: string | null } | null> {
-  const [u] = await db()<{ projectId: row.FileUse["projectId"]; hash: row.FileUse["fileHash"]; only: string | null }[]>`
+export interface UseOfFile {
+  readonly projectId: row.FileUse["projectId"];
+  readonly hash: row.FileUse["fileHash"];
+  /** Whose it alone is while concepts are hidden from each other. */
+  readonly only: string | null;
+  /** In whose notebook it stands. */
+  readonly notebook: row.NotebookEntry["personId"] | null;
+}
+
+/** The project that a use of a file belongs to, and whose it is; null when there is no such use. */
+export async function fileUse(id: string): Promise<UseOfFile | null> {
+  const [u] = await db()<UseOfFile[]>`
     SELECT
-      u.project_id, u.file_hash AS hash,
+      u.project_id, u.file_hash AS hash, (SELECT person_id FROM notebook_entry WHERE id = u.entry_id) AS notebook,
       CASE WHEN u.concept_id IS NOT NULL AND NOT coalesce(
         (p.settings->>'conceptsOpen')::boolean, false
       ) THEN coalesce(k.author_id::text, '') END AS only

@@ -1,8 +1,9 @@
 "use server";
 import { action } from "@/platform/command/perform";
 import { amendEntry, writeEntry } from "./commands";
+import { addEntryPicture, markEntryPicture } from "./pictures";
 import { editRemark, remarkOnEntry, seeEntry } from "./reading";
-import { withdrawEntryOfNotebook, withdrawRemark } from "./withdrawals";
+import { removeEntryPicture, withdrawEntryOfNotebook, withdrawRemark } from "./withdrawals";
 
 export const writeEntryAction = action(writeEntry);
 
@@ -17,3 +18,9 @@ export const remarkOnEntryAction = action(remarkOnEntry);
 export const editRemarkAction = action(editRemark);
 
 export const withdrawRemarkAction = action(withdrawRemark);
+
+export const addEntryPictureAction = action(addEntryPicture);
+
+export const markEntryPictureAction = action(markEntryPicture);
+
+export const removeEntryPictureAction = action(removeEntryPicture);

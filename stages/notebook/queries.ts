@@ -1,6 +1,7 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
 import { db, type Tx } from "@/platform/db/db";
+import type { PictureMark } from "@/platform/files/schema";
 
 export interface Entry {
   id: row.NotebookEntry["id"];
@@ -12,6 +13,7 @@ export interface Entry {
   /** The version that the reader has read; 0 where none. */
   seen: number;
   remarks: { id: string; text: string; madeBy: string; madeAt: string; version: number }[];
+  pictures: { id: string; caption: string; marks: PictureMark[] }[];
   versions: { number: number; text: string; reason: string; writtenAt: string }[];
 }
 
@@ -42,6 +44,8 @@ export const entriesOf = (
     /** Who reads, and whether only what that one has not read yet, the oldest first. */
     reader?: string;
     unread?: boolean;
+    /** All of them, the oldest first. */
+    whole?: boolean;
   } = {},
 ) => db()<Entry[]>`
   SELECT
@@ -57,6 +61,13 @@ export const entriesOf = (
       FROM notebook_remark r
       WHERE r.entry_id = e.id
     ) AS remarks,
+    (
+      SELECT coalesce(
+        json_agg(json_build_object('id', f.id, 'caption', f.caption, 'marks', f.marks) ORDER BY f.added_at, f.id), '[]'
+      )
+      FROM file_use f
+      WHERE f.entry_id = e.id
+    ) AS pictures,
     (
       SELECT json_agg(
         json_build_object('number', v.number, 'text', v.text, 'reason', v.reason, 'writtenAt', v.written_at)
@@ -76,9 +87,10 @@ export const entriesOf = (
     )
     AND (NOT ${of.unread === true} OR ${unreadBy()})
   ORDER BY
-    CASE WHEN ${of.unread === true} THEN e.on_date END, CASE WHEN ${of.unread === true} THEN e.created_at END,
+    CASE WHEN ${of.unread === true || of.whole === true} THEN e.on_date END,
+    CASE WHEN ${of.unread === true || of.whole === true} THEN e.created_at END,
     e.on_date DESC, e.created_at DESC, e.id
-  LIMIT ${onPage + 1}
+  LIMIT ${of.whole ? null : onPage + 1}::bigint
   OFFSET ${Math.max(0, (of.page ?? 1) - 1) * onPage}
 `;
 
@@ -97,3 +109,20 @@ export const notebooksOf = (projectId: string, reader: string | null = null) => 
   WHERE e.project_id = ${projectId}
   GROUP BY e.person_id
 `;
+
+/** Builds of each student's team by their numbers: what an entry names is found by it. */
+export async function buildsByStudent(
+  projectId: string,
+  personId: string | null,
+): Promise<ReadonlyMap<string, ReadonlyMap<number, string>>> {
+  const rows = await db()<{ personId: row.Person["id"]; builds: Record<string, string> }[]>`
+    SELECT m.person_id, json_object_agg(b.number, b.id) AS builds
+    FROM membership m
+    JOIN build b ON b.team_id = m.team_id
+    WHERE m.project_id = ${projectId} AND m.to_on IS NULL AND (${personId}::uuid IS NULL OR m.person_id = ${personId})
+    GROUP BY m.person_id
+  `;
+  return new Map(
+    rows.map((r) => [r.personId as string, new Map(Object.entries(r.builds).map(([n, id]) => [Number(n), id]))]),
+  );
+}

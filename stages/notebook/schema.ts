@@ -1,4 +1,5 @@
 import * as yup from "yup";
+import { pictureMarks } from "@/platform/files/schema";
 import * as c from "@/platform/schema/fields";
 
 export const notebookEntry = yup.object({ id: c.id(), projectId: c.id(), personId: c.id(), text: c.text(8000) });
@@ -16,3 +17,10 @@ export const remark = yup.object({
 });
 
 export const editRemark = yup.object({ id: c.id(), version: c.version(), text: c.text(2000) });
+
+export const entryPicture = yup.object({ entryId: c.id(), base64: c.picture(), caption: c.optionalText(200) });
+
+export const markPicture = yup.object({ id: c.id(), caption: c.optionalText(200), marks: pictureMarks });
+
+/** One mark, as it is typed. */
+export const newMark = yup.object({ text: c.text(120) });

@@ -2,6 +2,7 @@ import "server-only";
 import { shortDate } from "@/platform/pages/dates";
 import type { HomePart, Stage } from "@/platform/registry/stage";
 import * as commands from "./commands";
+import * as pictures from "./pictures";
 import * as reading from "./reading";
 import * as withdrawals from "./withdrawals";
 
@@ -21,7 +22,7 @@ export const notebook: Stage = {
   name: "Notebook",
   pages: [{ label: "Notebook", path: "/notebook" }],
   shows: ["notebook"],
-  commands: [commands, reading, withdrawals],
+  commands: [commands, pictures, reading, withdrawals],
   below: "everyone",
   home,
 };

@@ -1,6 +1,7 @@
 import "server-only";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { notebookActs } from "./acts";
+import { ofPicture } from "./pictures";
 import { ofEntry } from "./queries";
 
 /** A remark is taken back from an entry. */
@@ -21,4 +22,14 @@ export const withdrawEntryOfNotebook = withdrawal({
   subject: ofEntry,
   label: "'of ' || x.on_date",
   needsReason: true,
+});
+
+/** A picture goes out of an entry, with its marks. */
+export const removeEntryPicture = withdrawal({
+  name: "removeEntryPicture",
+  kind: "picture of the notebook",
+  table: "file_use",
+  act: notebookActs.write,
+  subject: ofPicture,
+  label: "CASE x.caption WHEN '' THEN 'picture' ELSE left(x.caption, 80) END",
 });

@@ -334,6 +334,12 @@ export const table: Record<string, Line> = {
   removeDaysOff: { may: staff, input: (w) => ({ projectId: w.projectId, ids: [w.off] }) },
   saveTool: { may: staff, input: (w) => ({ projectId: w.projectId, name: "Saw" }) },
   signTool: { may: staff, input: (w) => ({ toolId: w.tool, personId: w.students[0], on: true }) },
+  addEntryPicture: { may: ["teammate"], input: (w) => ({ entryId: w.entryOfNotebook, base64: "eA==" }) },
+  markEntryPicture: {
+    may: ["teammate"],
+    input: (w) => ({ id: w.picture, caption: "Seal", marks: [{ x: 0.2, y: 0.4, text: "It leaks here" }] }),
+  },
+  removeEntryPicture: { may: ["teammate"], input: (w) => ({ id: w.picture }) },
   writeEntry: {
     may: ["teammate"],
     input: (w) => ({ id: randomUUID(), projectId: w.projectId, personId: w.students[0], text: "Today" }),

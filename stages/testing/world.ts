@@ -27,6 +27,7 @@ import { askChange } from "@/stages/needs/commands/register";
 import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { saveStatement } from "@/stages/needs/commands/statements";
 import { writeEntry } from "@/stages/notebook/commands";
+import { addEntryPicture } from "@/stages/notebook/pictures";
 import { remarkOnEntry } from "@/stages/notebook/reading";
 import { importRoster } from "@/stages/people/commands/roster";
 import { studentsOf } from "@/stages/people/queries/students";
@@ -53,6 +54,7 @@ import { putAside } from "@/stages/today/commands/aside";
 import { markAttendance, planClass } from "@/stages/today/commands/classes";
 import { ok } from "./database";
 import { definition } from "./definition";
+import { picture } from "./picture";
 import { aJudging, aRace } from "./world-contest";
 import { aShop } from "./world-shop";
 
@@ -345,6 +347,8 @@ export async function makeProject(owner: Actor, title: string) {
     personId: pupils[0]!.id,
     text: "The seal leaked.",
   });
+  const entryPicture = { entryId: entryOfNotebook, caption: "Seal", base64: await picture("#68a") };
+  const { id: pictureOfEntry } = await ok(addEntryPicture, mate, entryPicture);
   const shop = await aShop(boss, mate, projectId, a);
   const remark = randomUUID();
   await ok(remarkOnEntry, boss, { id: remark, entryId: entryOfNotebook, text: "Where exactly?" });
@@ -388,6 +392,7 @@ export async function makeProject(owner: Actor, title: string) {
     piece,
     aside,
     entryOfNotebook,
+    picture: pictureOfEntry,
     remark,
     ...shop,
     use,

@@ -1,8 +1,8 @@
 import { Sheet } from "@/ui/page";
+import { Pin } from "@/ui/pin";
 import type { Build } from "../queries/builds";
 import type { FailureRow } from "../queries/failures";
 import { PhotoUpload, RemovePhoto } from "./buttons";
-import { Pin } from "./pin-field";
 
 /** A build's photos, with a pin where something failed: its number is that of the list of failures. */
 export const PhotosSheet = ({

@@ -6,14 +6,16 @@ import { cx } from "@/ui/classes";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { LinkChoice, SectionChoice } from "@/ui/link-choice";
-import { Empty, PageHead } from "@/ui/page";
+import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { Amend } from "../parts/amend";
 import { EntryField } from "../parts/entry-field";
+import { EntryPictures } from "../parts/entry-pictures";
+import { EntryText } from "../parts/entry-text";
 import { ReadButton } from "../parts/read-button";
 import { ReadKeys } from "../parts/read-keys";
 import { Remarks } from "../parts/remarks";
 import { WithdrawEntry } from "../parts/withdraw-entry";
-import { entriesOf, notebooksOf, onPage } from "../queries";
+import { buildsByStudent, entriesOf, notebooksOf, onPage } from "../queries";
 
 /**
  * Each student's dated record. A student writes and reads the own one; instructors read all. What was written first
@@ -42,10 +44,11 @@ export async function NotebookScreen({
   const section = staff ? sectionOf(frame, asked) : undefined;
   const unread = staff && askedUnread === true;
   const page = Math.max(1, Math.floor(Number(askedPage)) || 1);
-  const [found, notebooks, everybody] = await Promise.all([
+  const [found, notebooks, everybody, builds] = await Promise.all([
     entriesOf(p.id, { personId: who, sectionId: who ? null : section?.id, page, reader: actor.id, unread }),
     staff ? notebooksOf(p.id, actor.id) : [],
     staff ? studentsOf(p.id) : [],
+    buildsByStudent(p.id, who),
   ]);
   const students = everybody.filter((s) => !section || s.sectionId === section.id);
   const entries = found.slice(0, onPage);
@@ -70,9 +73,11 @@ export async function NotebookScreen({
         note={
           staff
             ? `${count} entries${chosen ? "" : ` of ${written.length} of ${students.length} students`}`
-            : "Dated, in your own words. A later change is shown as an amendment."
+            : "Dated, in your own words. A later change is shown as an amendment. G3 and R-05 become links."
         }
-      />
+      >
+        {who && <LinkButton href={`/p/${slug}/notebook/book?person=${who}`}>Bound book</LinkButton>}
+      </PageHead>
       <div className={staff ? "grid items-start gap-6 lg:grid-cols-[230px_minmax(0,1fr)]" : "grid max-w-[720px] gap-5"}>
         {staff ? (
           <nav aria-label="Students" className="no-print grid gap-2">
@@ -147,7 +152,8 @@ export async function NotebookScreen({
                     <span className="ml-2 text-sm font-[600] text-iron">{e.seen ? "amended since" : "unread"}</span>
                   )}
                 </h2>
-                <p className="max-w-[72ch] whitespace-pre-wrap">{now.text}</p>
+                <EntryText text={now.text} base={`/p/${slug}`} builds={builds.get(e.personId)} />
+                <EntryPictures entryId={e.id} pictures={e.pictures} own={!staff} date={longDate(e.onDate)} />
                 {kept.get(e.id)}
                 {e.versions.length > 1 && (
                   <Fold

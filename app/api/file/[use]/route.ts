@@ -3,17 +3,20 @@ import { fileActs } from "@/platform/files/acts";
 import { fileUse, readContent } from "@/platform/files/files";
 import { allowed, refused } from "@/platform/pages/route";
 import { conceptActs } from "@/stages/concepts/acts";
+import { notebookActs } from "@/stages/notebook/acts";
 
 /** A picture, to those who may read its project. */
 export async function GET(_: Request, { params }: { params: Promise<{ use: string }> }): Promise<Response> {
   const { use } = await params;
   const found = isId(use) ? await fileUse(use) : null;
-  // A hidden concept's sketch is its author's and the instructors' alone.
+  // A hidden concept's sketch is its author's and the instructors' alone, and so is what stands in a notebook.
   const file =
     found &&
-    (await (found.only === null
-      ? allowed(fileActs.read, found.projectId)
-      : allowed(conceptActs.edit, found.projectId, { person: found.only })))
+    (await (found.notebook !== null
+      ? allowed(notebookActs.read, found.projectId, { person: found.notebook })
+      : found.only === null
+        ? allowed(fileActs.read, found.projectId)
+        : allowed(conceptActs.edit, found.projectId, { person: found.only })))
       ? await readContent(found.hash)
       : null;
   if (!file) return refused();
