@@ -33,8 +33,7 @@ const wrote: readonly (readonly ((w: Week) => string)[])[] = [
     (w) =>
       `Did: my parts of ${w.build} marked out and cut. The second is 1.5 mm short: I began at the rule's end.\n` +
       "Next: cut it again from the offcut.",
-    (w) =>
-      `Did: drilled the pivot of ${w.build} 0.2 mm wider; now the lever falls by its own weight. Saw: no play sideways.`,
+    (w) => `Did: drilled the pivot of ${w.build} 0.2 mm wider; now the lever falls by itself. Saw: no play sideways.`,
     () => "Goal: a seal that I can change in a minute. Did: two screws instead of glue. Saw: it drips at the left one.",
     (w) =>
       `Did: sanded the edges of ${w.build} and put the guard on. Saw: the guard rubs when the lever is all the way up.`,
