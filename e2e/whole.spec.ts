@@ -35,3 +35,22 @@ test("an instructor goes from the class to a team and to one of its students; a 
   await phone.goto(address);
   await expect(phone.getByRole("heading", { name: "There is no such page here" })).toBeVisible();
 });
+
+test("a head of department sees all projects, the machines' loads and results by edition, and no student", async ({
+  browser,
+  page,
+}) => {
+  await enter(page, "Mara");
+  await page.goto(`${demoUrl}/school`);
+  await page.getByRole("link", { name: "Department" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Department" })).toBeVisible();
+  await expect(page.getByRole("row", { name: /^Terrace Pump Mara/ })).toContainText("session 19 of 29");
+  await expect(page.getByRole("row", { name: /^Laser cutter/ })).toContainText(/\d+/);
+  await expect(page.getByRole("region", { name: "Editions of Terrace Pump" })).toContainText("Terrace Pump, last year");
+  await expect(page.getByRole("main")).not.toContainText("Greta");
+  expect(await findings(page)).toEqual([]);
+  const ines = await stranger(browser);
+  await enter(ines, "Ines");
+  await ines.goto(`${demoUrl}/school/department`);
+  await expect(ines.getByRole("heading", { name: "There is no such page here" })).toBeVisible();
+});

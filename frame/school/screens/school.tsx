@@ -12,7 +12,9 @@ export async function SchoolScreen() {
   if (!can(actor, schoolActs.keep, {})) notFound();
   return (
     <PlainShell name={actor.name} admin>
-      <PageHead title="School" note="For the person who keeps this installation." />
+      <PageHead title="School" note="For the person who keeps this installation.">
+        <LinkButton href="/school/department">Department</LinkButton>
+      </PageHead>
       <section className="mb-8">
         <h2>Backup</h2>
         <p className="my-1.5 max-w-[62ch] text-soft">

@@ -100,10 +100,9 @@ function Picture({ picture, own, date }: { picture: EntryPicture; own: boolean; 
                   type="button"
                   disabled={busy}
                   className={`${buttonClass("quiet")} no-print`}
-                  aria-label={`take mark ${i + 1} off`}
                   onClick={() => without(i)}
                 >
-                  take off
+                  take mark {i + 1} off
                 </button>
               )}
             </li>
