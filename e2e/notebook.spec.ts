@@ -94,7 +94,9 @@ test("a picture is added and marked on a phone; who may read it; the whole noteb
   expect((await mara.request.get(demoUrl + file)).status()).toBe(200);
   await mara.goto(`${demoUrl}/p/terrace-pump/people`);
   await mara.getByRole("link", { name: "Greta Malik" }).click();
-  await mara.getByRole("link", { name: "Notebook", exact: true }).last().click();
+  await expect(mara.getByRole("heading", { level: 1, name: "Greta Malik" })).toBeVisible();
+  await mara.getByRole("main").getByRole("link", { name: "Notebook", exact: true }).click();
+  await expect(mara.getByRole("heading", { level: 1, name: "Notebook of Greta Malik" })).toBeVisible();
   await mara.getByRole("link", { name: "Bound book" }).click();
   await expect(mara.getByRole("heading", { level: 1, name: "Notebook of Greta Malik" })).toBeVisible();
   await expect(mara.getByText("It swells here")).toBeVisible();

@@ -102,8 +102,8 @@ export async function DepartmentScreen() {
         {editions.map((chain) => {
           const last = chain.at(-1)!;
           return (
-            <section key={last.id} aria-label={`Editions of ${last.title}`}>
-              <h2 className="mb-1.5">
+            <section key={last.id} aria-labelledby={last.id}>
+              <h2 id={last.id} className="mb-1.5">
                 {last.title} by edition{last.best && `: ${last.best.name.toLowerCase()}`}
               </h2>
               <DataTable
