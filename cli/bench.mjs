@@ -64,6 +64,7 @@ const below = (project, paths) => paths.map((x) => `/p/${project}${x}`);
 const views = [
   "/new",
   "/",
+  "/school/department",
   ...below("terrace-pump", ["", "/brief", "/needs", "/needs?r=R-02", "/needs/questions", "/needs/statements"]),
   ...below("terrace-pump", ["/concepts", "/teams", "/teams/form", "/plan/gates", "/notebook", "/builds", "/bench"]),
   ...below("terrace-pump", ["/bench/class", "/bench/compare?by=teams", "/builds/tree"]),
