@@ -16,11 +16,3 @@ if (typeof Element !== "undefined") {
   Element.prototype.releasePointerCapture ??= () => {};
   Element.prototype.scrollIntoView ??= () => {};
 }
-if (typeof Blob !== "undefined")
-  Blob.prototype.text ??= function text(this: Blob) {
-    return new Promise((done) => {
-      const reader = new FileReader();
-      reader.onload = () => done(String(reader.result));
-      reader.readAsText(this);
-    });
-  };

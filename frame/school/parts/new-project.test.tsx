@@ -27,7 +27,9 @@ const fill = async (user: ReturnType<typeof userEvent.setup>, title?: string) =>
 };
 const create = (user: ReturnType<typeof userEvent.setup>) =>
   user.click(screen.getByRole("button", { name: "Create project" }));
-const file = (body: string) => new File([body], "pump.json", { type: "application/json" });
+// jsdom's files cannot be read as text.
+const file = (body: string) =>
+  Object.assign(new File([body], "pump.json", { type: "application/json" }), { text: async () => body });
 
 test("an empty project is made as ever; one of a kind carries the kind and what it says of itself", async () => {
   const user = userEvent.setup();
