@@ -46,7 +46,9 @@ test("a head of department sees all projects, the machines' loads and results by
   await expect(page.getByRole("heading", { level: 1, name: "Department" })).toBeVisible();
   await expect(page.getByRole("row", { name: /^Terrace Pump Mara/ })).toContainText("session 19 of 29");
   await expect(page.getByRole("row", { name: /^Laser cutter/ })).toContainText(/\d+/);
-  await expect(page.getByRole("region", { name: "Editions of Terrace Pump", exact: true })).toContainText("Terrace Pump, last year");
+  await expect(page.getByRole("region", { name: "Editions of Terrace Pump", exact: true })).toContainText(
+    "Terrace Pump, last year",
+  );
   await expect(page.getByRole("main")).not.toContainText("Greta");
   expect(await findings(page)).toEqual([]);
   const ines = await stranger(browser);

@@ -22,6 +22,7 @@ const open = [
   "archiveProject",
   "changePassword",
   "createEdition",
+  "createFromTemplate",
   "createGuestLink",
   "createProject",
   "deleteProject",
