@@ -1,4 +1,5 @@
 import { seededRandom } from "@/core/draw/draw";
+import { isAway } from "@/core/log/attendance";
 import type { AttendanceState } from "@/core/vocabulary/classroom";
 import { calendarsIn } from "@/platform/project/calendars";
 import { studentsOf } from "@/stages/people/queries/students";
@@ -39,7 +40,7 @@ export async function holdClasses(owner: string, projectId: string): Promise<voi
                 : chance < 0.066
                   ? "left early"
                   : null;
-        const minutes = state === "late" || state === "left early" ? 4 + Math.floor(dice() * 12) : undefined;
+        const minutes = state && !isAway(state) ? 4 + Math.floor(dice() * 12) : undefined;
         if (state) await run(markAttendance, owner, { ...on, personId: s.id, state, minutes });
       }
     }

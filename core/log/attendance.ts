@@ -17,6 +17,13 @@ export interface Attendance {
 }
 
 /**
+ * Whether a mark says that the student was not in class at all.
+ * @example isAway("excused") // => true
+ * @example isAway("late") // => false
+ */
+export const isAway = (state: AttendanceState): boolean => state === "absent" || state === "excused";
+
+/**
  * A student's attendance by exception: who is not noted was there, in the classes in which it was noted at all. A mark
  * on a day that was not taken counts as a class that was.
  * `days` are the dates of the classes taken; `marks` are the student's own, one a day.

@@ -111,8 +111,6 @@ export interface StudentFacts {
   readonly name: row.Person["name"];
   readonly section: string | null;
   readonly team: { readonly id: string; readonly name: string; readonly role: string } | null;
-  readonly taken: readonly string[];
-  readonly marks: readonly Pick<row.Attendance, "state" | "minutes" | "onDate">[];
   readonly entries: readonly string[];
   readonly trainings: readonly { readonly tool: string; readonly on: string; readonly until: string | null }[];
   readonly actions: readonly (Pick<row.ActionItem, "what" | "dueOn"> & { readonly closed: boolean })[];
@@ -126,7 +124,7 @@ export interface StudentFacts {
   readonly minutesAtMachines: number;
 }
 
-/** All of a student in one question; null where the person is no student of the project. */
+/** All of a student but attendance in one question; null where the person is no student of the project. */
 export async function studentFacts(projectId: string, personId: string): Promise<StudentFacts | null> {
   const sql = db();
   const [facts] = await sql<StudentFacts[]>`
@@ -138,20 +136,6 @@ export async function studentFacts(projectId: string, personId: string): Promise
         JOIN team t ON t.id = m.team_id
         WHERE m.person_id = s.id AND m.project_id = ${projectId} AND m.to_on IS NULL
       ) AS team,
-      (
-        SELECT coalesce(json_agg(d.on_date ORDER BY d.on_date), '[]')
-        FROM class_day d
-        WHERE d.project_id = ${projectId} AND d.section_id = c.id AND d.taken_at IS NOT NULL
-          AND (n.from_on IS NULL OR d.on_date >= n.from_on)
-      ) AS taken,
-      (
-        SELECT coalesce(
-          json_agg(json_build_object('onDate', a.on_date, 'state', a.state, 'minutes', a.minutes) ORDER BY a.on_date),
-          '[]'
-        )
-        FROM attendance a
-        WHERE a.project_id = ${projectId} AND a.person_id = s.id
-      ) AS marks,
       (
         SELECT coalesce(json_agg(DISTINCT e.on_date), '[]')
         FROM notebook_entry e

@@ -9,6 +9,7 @@ import { projectsOf } from "@/stages/plan/queries/projects";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
+import { Waits } from "@/ui/waits";
 import { studentHome } from "../home";
 import { waitingIn } from "../waiting";
 
@@ -77,21 +78,7 @@ export async function TodayScreen({ all = false }: { all?: boolean }) {
               {p.eventOn ? `event ${longDate(p.eventOn)}` : `until ${shortDate(p.endsOn)}`}
             </p>
           </div>
-          {items.length === 0 ? (
-            <p className="py-2 text-soft">Nothing waits for you here.</p>
-          ) : (
-            <ul>
-              {items.map((x) => (
-                <li key={x.path + x.what} className="flex gap-4 border-b border-line py-1.5">
-                  <span className="w-40 shrink-0 font-[600]">{x.who}</span>
-                  <Link href={`/p/${p.slug}${x.path}`} className="grow hover:text-iron">
-                    {x.what}
-                  </Link>
-                  <span className="shrink-0 text-sm text-soft">{x.stage}</span>
-                </li>
-              ))}
-            </ul>
-          )}
+          <Waits items={items} base={`/p/${p.slug}`} />
         </section>
       ))}
       {running.length < everyRunning.length && (

@@ -1,12 +1,13 @@
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
-import { attendanceOf } from "@/core/log/attendance";
+import { attendanceOf, isAway } from "@/core/log/attendance";
 import { isId } from "@/platform/db/id";
 import { fullDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { plural } from "@/platform/registry/words";
 import { publishedTo } from "@/stages/grades/queries/publications";
 import { peopleActs } from "@/stages/people/acts";
+import { attendanceIn } from "@/stages/today/queries/classes";
 import Link from "@/ui/link";
 import { LinkButton, PageHead } from "@/ui/page";
 import { PrintButton } from "@/ui/print-button";
@@ -33,14 +34,16 @@ export async function StudentScreen({ slug, person }: { slug: string; person: st
   const { frame } = await projectPage(slug, peopleActs.read);
   if (!isId(person)) notFound();
   const p = frame.project;
-  const [facts, published] = await Promise.all([studentFacts(p.id, person), publishedTo(p.id, person)]);
-  if (!facts) notFound();
+  const [facts, published, [attended]] = await Promise.all([
+    studentFacts(p.id, person),
+    publishedTo(p.id, person),
+    attendanceIn(p.id, person),
+  ]);
+  if (!facts || !attended) notFound();
   const section = frame.sections.find((s) => s.name === facts.section);
-  const a = attendanceOf(
-    facts.taken,
-    facts.marks.map((m) => ({ ...m, date: m.onDate })),
-  );
-  const missed = facts.marks.filter((m) => m.state === "absent" || m.state === "excused").map((m) => m.onDate);
+  const { marks } = attended;
+  const a = attendanceOf(attended.taken, marks);
+  const missed = marks.filter((m) => isAway(m.state)).map((m) => m.date);
   const book = notebookView(frame.calendars.get(section?.id ?? "") ?? [], facts.entries, missed, frame.today);
   const grade = published.find((x) => !x.withdrawnAt);
   const base = `/p/${slug}`;
@@ -98,8 +101,8 @@ export async function StudentScreen({ slug, person }: { slug: string; person: st
                   {a.excused > 0 && `, excused ${a.excused === 1 ? "once" : `${a.excused} times`}`}.
                 </p>
                 <ul className="mt-1">
-                  {facts.marks.map((m) => (
-                    <Line key={m.onDate} left={shortDate(m.onDate)}>
+                  {marks.map((m) => (
+                    <Line key={m.date} left={shortDate(m.date)}>
                       {m.state}
                       {m.minutes && `, ${m.minutes} min`}
                     </Line>

@@ -1,12 +1,12 @@
 import { notFound } from "next/navigation";
 import { headed } from "@/core/run/reading";
-import { flagKind } from "@/core/vocabulary/flags";
 import { isId } from "@/platform/db/id";
 import { longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { plural } from "@/platform/registry/words";
 import { projectState } from "@/stages/needs/queries/state";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
+import { Reasons } from "@/stages/today/parts/reasons";
 import { flagsOf } from "@/stages/today/queries/flags";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
@@ -65,15 +65,7 @@ export async function TeamScreen({ slug, team: id }: { slug: string; team: strin
               <h2 id="look" className="text-base">
                 Where to look
               </h2>
-              <ul>
-                {flags.map((f) => (
-                  <li key={f.kind + f.about}>
-                    <Link href={`${base}/${flagKind.labels[f.kind]}?team=${id}`} className="hover:text-iron">
-                      {f.reason}
-                    </Link>
-                  </li>
-                ))}
-              </ul>
+              <Reasons slug={slug} flags={flags} may={false} />
             </section>
           )}
           <section aria-labelledby="generations">

@@ -17,7 +17,7 @@ import { TaskForm } from "../parts/task-form";
 import { TaskTable } from "../parts/task-table";
 import { milestonesOf } from "../queries/milestones";
 import { tasksOf } from "../queries/tasks";
-import { dueFor, planView } from "../view/tasks";
+import { dueFor, eventFor, planView } from "../view/tasks";
 
 /** The plan as a network in class sessions, its chart and its table, and the milestones with who has passed them. */
 export async function PlanScreen({ slug, section }: { slug: string; section?: string }) {
@@ -33,7 +33,7 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
   const shown =
     frame.sections.find((x) => x.name === section) ?? frame.sections.find((x) => x.id === mine) ?? frame.sections[0];
   const sessions = shown ? (frame.calendars.get(shown.id) ?? []) : [];
-  const event = shown?.eventOn ?? p.eventOn ?? shown?.endsOn ?? p.endsOn;
+  const event = eventFor(p, shown);
   const view = planView(tasks, milestones, shown?.id ?? null, sessions, event, frame.today);
   const taskChoices = tasks.map((t) => ({ value: t.id, label: t.title }));
   const milestoneChoices = milestones.map((m) => ({ value: m.id, label: m.title }));

@@ -7,6 +7,12 @@ import type { Task } from "../queries/tasks";
 export const dueFor = (m: Pick<Milestone, "dueOn" | "dates">, sectionId: string | null | undefined): string =>
   (sectionId && m.dates[sectionId]) || m.dueOn;
 
+/** The day that a section works towards: its own event or the project's, else its own last day or the project's. */
+export const eventFor = (
+  project: { readonly eventOn: string | null; readonly endsOn: string },
+  section?: { readonly eventOn: string | null; readonly endsOn: string | null },
+): string => section?.eventOn ?? project.eventOn ?? section?.endsOn ?? project.endsOn;
+
 /**
  * Tasks and milestones of a section as one network: a task is due with the milestone that it leads to, and a milestone
  * is reached when its tasks are done.

@@ -1,5 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { isAway } from "@/core/log/attendance";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { calendarsIn } from "@/platform/project/calendars";
@@ -143,7 +144,7 @@ export const markAttendance = command({
       LIMIT 1
     `;
     const person = found(asked, "This student");
-    const minutes = (state === "late" || state === "left early" ? input.minutes : null) ?? null;
+    const minutes = (state && !isAway(state) ? input.minutes : null) ?? null;
     const day = await held(sql, input);
     const [old] = await sql<Pick<row.Attendance, "state" | "minutes">[]>`
       DELETE FROM attendance

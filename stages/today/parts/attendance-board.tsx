@@ -1,5 +1,6 @@
 "use client";
 
+import { isAway } from "@/core/log/attendance";
 import { type AttendanceState, attendanceState } from "@/core/vocabulary/classroom";
 import { cx } from "@/ui/classes";
 import { ActButton } from "@/ui/form/act-button";
@@ -54,7 +55,7 @@ function Student({
     : taken
       ? "here"
       : "not looked yet";
-  const partly = s.mark?.state === "late" || s.mark?.state === "left early";
+  const partly = s.mark !== null && !isAway(s.mark.state);
   return (
     <li className="grid gap-1">
       <Menu

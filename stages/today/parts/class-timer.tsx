@@ -52,35 +52,24 @@ export function ClassTimer({
 }) {
   return (
     <div className="grid gap-2">
-      {ran === null ? (
-        <>
-          <AgendaStrip agenda={agenda} minutes={minutes} />
-          <div>
-            {isToday ? (
-              <ActButton action={beginClassAction} input={{ ...on, begun: true }} look="main">
-                The class begins now
-              </ActButton>
-            ) : (
-              <p className="text-soft">The clock is started here on the day of the class.</p>
-            )}
-          </div>
-        </>
+      {ran !== null && isToday ? (
+        <Running agenda={agenda} minutes={minutes} ran={ran} />
       ) : (
-        <>
-          {isToday ? (
-            <Running agenda={agenda} minutes={minutes} ran={ran} />
-          ) : (
-            <AgendaStrip agenda={agenda} minutes={minutes} />
-          )}
-          {isToday && (
-            <div className="no-print">
-              <ActButton action={beginClassAction} input={{ ...on, begun: false }} look="quiet">
-                it has not begun
-              </ActButton>
-            </div>
-          )}
-        </>
+        <AgendaStrip agenda={agenda} minutes={minutes} />
       )}
+      <div className="no-print">
+        {isToday ? (
+          <ActButton
+            action={beginClassAction}
+            input={{ ...on, begun: ran === null }}
+            look={ran === null ? "main" : "quiet"}
+          >
+            {ran === null ? "The class begins now" : "it has not begun"}
+          </ActButton>
+        ) : (
+          ran === null && <p className="text-soft">The clock is started here on the day of the class.</p>
+        )}
+      </div>
     </div>
   );
 }

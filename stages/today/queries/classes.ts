@@ -138,8 +138,8 @@ export async function classOf(project: string, section: string, day: string, unt
   return facts!;
 }
 
-/** The classes in which attendance was taken, and every mark, by student. */
-export const attendanceIn = (project: string) => {
+/** The classes in which attendance was taken, and every mark, by student; of one student where one is named. */
+export const attendanceIn = (project: string, person: string | null = null) => {
   const sql = db();
   return sql<
     {
@@ -171,7 +171,7 @@ export const attendanceIn = (project: string) => {
     JOIN person s ON s.id = n.person_id
     JOIN section c ON c.id = n.section_id
     JOIN project_section ps ON ps.section_id = c.id AND ps.project_id = ${project}
-    WHERE n.to_on IS NULL
+    WHERE n.to_on IS NULL AND (${person}::uuid IS NULL OR s.id = ${person})
     ORDER BY c.name, s.name
   `;
 };

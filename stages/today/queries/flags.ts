@@ -8,7 +8,7 @@ import type { Waiting } from "@/platform/registry/stage";
 import { type ProjectState, projectStates } from "@/stages/needs/queries/state";
 import { type Milestone, milestonesIn } from "@/stages/plan/queries/milestones";
 import { tasksIn } from "@/stages/plan/queries/tasks";
-import { planSays, planView } from "@/stages/plan/view/tasks";
+import { eventFor, planSays, planView } from "@/stages/plan/view/tasks";
 import { flagsIn } from "../view/flags";
 
 /** A flag that was put aside, with what was said of it. */
@@ -118,7 +118,7 @@ export async function flagsWaiting(projectIds: readonly string[], today: string)
       milestones: milestones.filter((m) => m.projectId === projectId),
     };
     const plans = dates.sections.flatMap((section): Waiting[] => {
-      const event = section.eventOn ?? dates.eventOn ?? section.endsOn ?? dates.endsOn;
+      const event = eventFor(dates, section);
       const view = planView(own.tasks, own.milestones, section.id, dates.of.get(section.id) ?? [], event, today);
       const what = planSays(view.lines);
       return what ? [{ projectId, who: `Section ${section.name}`, what, stage: "Plan", path: "/plan" }] : [];

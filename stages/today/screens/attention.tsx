@@ -1,14 +1,9 @@
 import { notFound } from "next/navigation";
-import { flagKind } from "@/core/vocabulary/flags";
-import { instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
-import { WithdrawButton } from "@/ui/form/withdraw-button";
-import Link from "@/ui/link";
 import { Empty, PageHead, Sheet } from "@/ui/page";
-import { withdrawAsideAction } from "../actions";
-import { AsideForm } from "../parts/aside-form";
+import { PutAside, Reasons } from "../parts/reasons";
 import { flagsOf } from "../queries/flags";
 
 /** The teams that want a look, each with its reasons, each of which can be put aside with a note. */
@@ -40,39 +35,12 @@ export async function AttentionScreen({ slug }: { slug: string }) {
         {teams.map((t) => (
           <section key={t.id} id={t.id} aria-label={t.name} className="sheet px-4 py-3">
             <h2 className="mb-1">{t.name}</h2>
-            <ul className="grid gap-1">
-              {flags
-                .filter((f) => f.team === t.id)
-                .map((f) => (
-                  <li key={f.kind + f.about} className="flex flex-wrap items-baseline gap-x-4">
-                    <Link href={`/p/${slug}/${flagKind.labels[f.kind]}?team=${t.id}`} className="hover:text-iron">
-                      {f.reason}
-                    </Link>
-                    {!p.finishedAt && <AsideForm flag={f} />}
-                  </li>
-                ))}
-            </ul>
+            <Reasons slug={slug} flags={flags.filter((f) => f.team === t.id)} may={!p.finishedAt} />
           </section>
         ))}
         {aside.length > 0 && (
           <Sheet title="Put aside">
-            <ul className="grid gap-1.5">
-              {aside.map((a) => (
-                <li key={a.id} className="flex flex-wrap items-baseline gap-x-4">
-                  <span>
-                    <strong className="font-[600]">{facts.teams.find((t) => t.id === a.team)?.name}</strong>: {a.reason}
-                    <span className="block text-sm text-soft">
-                      “{a.note}” {a.by}, {instant(a.at)}
-                    </span>
-                  </span>
-                  {!p.finishedAt && (
-                    <WithdrawButton action={withdrawAsideAction} id={a.id} name={a.reason} look="quiet">
-                      bring back
-                    </WithdrawButton>
-                  )}
-                </li>
-              ))}
-            </ul>
+            <PutAside aside={aside} teams={facts.teams} may={!p.finishedAt} />
           </Sheet>
         )}
       </div>

@@ -1,14 +1,12 @@
-import { flagKind } from "@/core/vocabulary/flags";
-import { instant, shortDate } from "@/platform/pages/dates";
+import { shortDate } from "@/platform/pages/dates";
 import type { Waiting } from "@/platform/registry/stage";
 import { cx } from "@/ui/classes";
-import { WithdrawButton } from "@/ui/form/withdraw-button";
 import Link from "@/ui/link";
-import { withdrawAsideAction } from "../actions";
-import { AsideForm } from "../parts/aside-form";
+import { Waits } from "@/ui/waits";
 import { MachinesOfClass } from "../parts/class-machines";
 import { ClassPlanForm } from "../parts/class-plan-form";
 import { ClassStanding } from "../parts/class-standing";
+import { PutAside, Reasons } from "../parts/reasons";
 import type { ClassPage } from "./class-page";
 
 /** Before class: its purpose and course, what is due, who stands where and why one looks, and what waits. */
@@ -35,36 +33,14 @@ export function ClassBefore({ slug, page, waiting }: { slug: string; page: Class
             {flagged.map((t) => (
               <li key={t.id} className="grid grid-cols-[7rem_1fr] gap-x-3 border-t border-line pt-1.5">
                 <strong className="font-[600]">{t.name}</strong>
-                <ul className="grid gap-1">
-                  {t.flags.map((f) => (
-                    <li key={f.kind + f.about} className="flex flex-wrap items-baseline gap-x-3">
-                      <Link href={`/p/${slug}/${flagKind.labels[f.kind]}?team=${t.id}`} className="hover:text-iron">
-                        {f.reason}
-                      </Link>
-                      {!finished && <AsideForm flag={f} />}
-                    </li>
-                  ))}
-                </ul>
+                <Reasons slug={slug} flags={t.flags} may={!finished} />
               </li>
             ))}
           </ul>
           {aside.length > 0 && (
             <>
               <h3 className="mt-3 mb-1 text-sm font-[600] text-soft">Put aside</h3>
-              <ul className="grid gap-1">
-                {aside.map((a) => (
-                  <li key={a.id} className="flex flex-wrap items-baseline gap-x-3 text-soft">
-                    <span>
-                      {view.standing.find((t) => t.id === a.team)?.name}: {a.reason}. “{a.note}” {a.by}, {instant(a.at)}
-                    </span>
-                    {!finished && (
-                      <WithdrawButton action={withdrawAsideAction} id={a.id} name={a.reason} look="quiet">
-                        bring back
-                      </WithdrawButton>
-                    )}
-                  </li>
-                ))}
-              </ul>
+              <PutAside aside={aside} teams={view.standing} may={!finished} />
             </>
           )}
         </section>
@@ -72,18 +48,7 @@ export function ClassBefore({ slug, page, waiting }: { slug: string; page: Class
           <h2 id="waits" className="mb-1">
             What waits for you in this project
           </h2>
-          {waiting.length === 0 && <p className="text-soft">Nothing waits for you here.</p>}
-          <ul>
-            {waiting.map((x) => (
-              <li key={x.path + x.what} className="flex gap-4 border-t border-line py-1.5">
-                <span className="w-32 shrink-0 font-[600]">{x.who}</span>
-                <Link href={`/p/${slug}${x.path}`} className="grow hover:text-iron">
-                  {x.what}
-                </Link>
-                <span className="shrink-0 text-sm text-soft">{x.stage}</span>
-              </li>
-            ))}
-          </ul>
+          <Waits items={waiting} base={`/p/${slug}`} />
         </section>
       </div>
       <div className="grid min-w-0 gap-6">

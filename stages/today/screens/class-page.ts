@@ -5,7 +5,7 @@ import { settingsOf } from "@/platform/project/settings";
 import { projectState } from "@/stages/needs/queries/state";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { tasksOf } from "@/stages/plan/queries/tasks";
-import { planView } from "@/stages/plan/view/tasks";
+import { eventFor, planView } from "@/stages/plan/view/tasks";
 import { classActs } from "../acts";
 import { classOf } from "../queries/classes";
 import { flagsOf } from "../queries/flags";
@@ -36,7 +36,7 @@ export async function classPage(slug: string, asked: { section?: string; day?: s
     milestones,
   });
   const sessions = frame.calendars.get(section.id) ?? [];
-  const event = section.eventOn ?? p.eventOn ?? section.endsOn ?? p.endsOn;
+  const event = eventFor(p, section);
   const view = classView({ meeting, next, today: frame.today }, state, facts, {
     sessions,
     milestones,

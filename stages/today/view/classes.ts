@@ -1,4 +1,5 @@
 import { readAgenda } from "@/core/log/agenda";
+import { isAway } from "@/core/log/attendance";
 import type { Flag } from "@/core/log/flags";
 import { coverage } from "@/core/needs/requirement";
 import { primaryOf } from "@/core/run/protocol";
@@ -112,7 +113,7 @@ export function classView(
   const primary = state.protocols[0];
   const channel = primary ? primaryOf(primary.definition) : null;
   const runs = runsByDay(state, primary ?? null);
-  const away = facts.students.filter((s) => s.mark?.state === "absent" || s.mark?.state === "excused");
+  const away = facts.students.filter((s) => s.mark && isAway(s.mark.state));
   const here = facts.students.filter((s) => !away.includes(s));
 
   const open = around.milestones.flatMap((m) => {
