@@ -98,6 +98,7 @@ test("a picture is added and marked on a phone; who may read it; the whole noteb
   await mara.getByRole("main").getByRole("link", { name: "Notebook", exact: true }).click();
   await expect(mara.getByRole("heading", { level: 1, name: "Notebook of Greta Malik" })).toBeVisible();
   await mara.getByRole("link", { name: "Bound book" }).click();
+  await expect(mara).toHaveURL(/\/notebook\/book/);
   await expect(mara.getByRole("heading", { level: 1, name: "Notebook of Greta Malik" })).toBeVisible();
   await expect(mara.getByText("It swells here")).toBeVisible();
   await expect(mara.getByText("the ruler was read from the side")).toBeVisible();
