@@ -29,10 +29,19 @@ const open = [
   "endEnrolment",
   "endSessions",
   "eraseStudent",
+  "giveHonours",
   "giveLogin",
   "giveLogins",
+  "lendArtefact",
+  "moveGuideStep",
   "removeStaff",
   "resetInstructor",
+  "returnArtefact",
+  "saveArtefact",
+  "saveGuide",
+  "saveGuideStep",
+  "saveHonour",
+  "scrapArtefact",
 ];
 
 test("what may be done in it is listed, and all else is refused", async () => {

@@ -11,6 +11,7 @@ import { needsTables } from "./needs/tables";
 import { notebookTables } from "./notebook/tables";
 import { peopleTables } from "./people/tables";
 import { planTables } from "./plan/tables";
+import { recordsTables } from "./records/tables";
 import { reviewsTables } from "./reviews/tables";
 import { shopTables } from "./shop/tables";
 import { teamsTables } from "./teams/tables";
@@ -28,6 +29,7 @@ export const tables: readonly Table[] = [
   ...reviewsTables,
   ...gradesTables,
   ...contestTables,
+  ...recordsTables,
   ...planTables,
   ...shopTables,
   ...notebookTables,

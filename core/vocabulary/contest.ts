@@ -131,16 +131,19 @@ export const combineMethod = vocabulary({
 export type CombineMethod = Term<typeof combineMethod>;
 
 /** What an award is for. */
-export const awardKind = vocabulary({
-  champion: "champion: first overall, once every event that counts is confirmed",
-  best: "best of each measured event: also who is not the champion and yet the fastest",
-  judged: "best judged: first of each judged event",
-  race: "winner of each event of matches",
-  lightest: "lightest that finished every measured event",
-  improved: "most improved: the contest's value over that of the first build tested the same way",
-  records: "best record keeping: days with a notebook entry, a member",
-  favourite: "favourite of the crowd: a vote on phones, one a device; not a measurement",
-});
+export const awardKind = vocabulary(
+  {
+    champion: "champion: first overall, once every event that counts is confirmed",
+    best: "best of each measured event: also who is not the champion and yet the fastest",
+    judged: "best judged: first of each judged event",
+    race: "winner of each event of matches",
+    lightest: "lightest that finished every measured event",
+    improved: "most improved: the contest's value over that of the first build tested the same way",
+    records: "best record keeping: days with a notebook entry, a member",
+    favourite: "favourite of the crowd: a vote on phones, one a device; not a measurement",
+  },
+  ["honour.kind"],
+);
 export type AwardKind = Term<typeof awardKind>;
 
 /** What a board shows. */

@@ -43,8 +43,15 @@ import { PeopleScreen } from "@/stages/people/screens/people";
 import { CalendarScreen } from "@/stages/plan/screens/calendar";
 import { GatesScreen } from "@/stages/plan/screens/gates";
 import { PlanScreen } from "@/stages/plan/screens/plan";
+import { CuresScreen } from "@/stages/records/screens/cures";
+import { EditionsScreen } from "@/stages/records/screens/editions";
 import { FeaturesScreen } from "@/stages/records/screens/features";
+import { GuideScreen } from "@/stages/records/screens/guide";
+import { GuidesScreen } from "@/stages/records/screens/guides";
+import { HonoursScreen } from "@/stages/records/screens/honours";
+import { ModelsScreen } from "@/stages/records/screens/models";
 import { RecordsScreen } from "@/stages/records/screens/records";
+import { StartScreen } from "@/stages/records/screens/start";
 import { ClockScreen } from "@/stages/reviews/screens/clock";
 import { PacketScreen } from "@/stages/reviews/screens/packet";
 import { ReportScreen } from "@/stages/reviews/screens/report";
@@ -74,6 +81,8 @@ import { CoreLogScreen } from "../log/screens/core-log";
 import { SearchScreen } from "../search/screens/search";
 import { TodayScreen } from "../today/screens/today";
 import { waitingIn } from "../today/waiting";
+import { TeamBookletScreen } from "../whole/screens/booklet";
+import { ClassBookletScreen } from "../whole/screens/class-booklet";
 import { StudentScreen } from "../whole/screens/student";
 import { TeamScreen } from "../whole/screens/team";
 
@@ -158,6 +167,15 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["overall", 12, ({ slug }) => <OverallScreen slug={slug} />],
   ["board", 12, ({ slug }) => <OwnBoardScreen slug={slug} />],
   ["records", 12, ({ slug }) => <RecordsScreen slug={slug} />],
+  ["editions", 12, ({ slug }) => <EditionsScreen slug={slug} />],
+  ["faults and cures", 12, ({ slug }) => <CuresScreen slug={slug} />],
+  ["start from an earlier build", 12, ({ slug }) => <StartScreen slug={slug} />],
+  ["kept models", 12, ({ slug }) => <ModelsScreen slug={slug} />],
+  ["build guides", 12, ({ slug }) => <GuidesScreen slug={slug} />],
+  ["a build guide", 12, (w) => <GuideScreen slug={w.slug} id={w.guide} />],
+  ["honours", 12, ({ slug }) => <HonoursScreen slug={slug} />],
+  ["booklet of a class", 12, ({ slug }) => <ClassBookletScreen slug={slug} />],
+  ["booklet of a team", 12, (w) => <TeamBookletScreen slug={w.slug} team={w.a} />],
   ["features over the years", 12, ({ slug }) => <FeaturesScreen slug={slug} />],
   ["notebook", 12, ({ slug }) => <NotebookScreen slug={slug} beside={(entries) => usesByEntry(slug, entries)} />],
   ["handbook", 12, ({ slug }) => <HandbookScreen slug={slug} />],

@@ -45,6 +45,31 @@ export interface Appeal {
   version: number;
 }
 
+export interface Artefact {
+  id: Id<"artefact">;
+  projectId: Id<"project">;
+  buildId: Id<"build"> | null;
+  name: string;
+  place: string;
+  note: string;
+  scrappedOn: string | null;
+  scrappedWhy: string;
+  recordedBy: string;
+  recordedAt: string;
+  version: number;
+}
+
+export interface ArtefactLoan {
+  id: Id<"artefact_loan">;
+  artefactId: Id<"artefact">;
+  lentTo: string;
+  lentOn: string;
+  dueOn: string | null;
+  backOn: string | null;
+  lentBy: string;
+  version: number;
+}
+
 export interface Attendance {
   projectId: Id<"project">;
   sectionId: Id<"section">;
@@ -177,6 +202,19 @@ export interface Build {
   fromEdition: Id<"build"> | null;
   good: string;
   notGood: string;
+}
+
+export interface BuildGuide {
+  id: Id<"build_guide">;
+  projectId: Id<"project">;
+  buildId: Id<"build">;
+  title: string;
+  intro: string;
+  datum: string;
+  cautions: string;
+  writtenBy: string;
+  writtenAt: string;
+  version: number;
 }
 
 export interface BuildParent {
@@ -561,6 +599,20 @@ export interface GuestLink {
   version: number;
 }
 
+export interface GuideStep {
+  id: Id<"guide_step">;
+  guideId: Id<"build_guide">;
+  place: number;
+  what: string;
+  partId: Id<"part_line"> | null;
+  count: number;
+  at: string[] | null;
+  atEntered: string;
+  caution: string;
+  photoId: Id<"file_use"> | null;
+  version: number;
+}
+
 export interface HallCall {
   id: Id<"hall_call">;
   projectId: Id<"project">;
@@ -584,6 +636,19 @@ export interface HandbookUse {
   personId: Id<"person"> | null;
   madeBy: string;
   madeAt: string;
+  version: number;
+}
+
+export interface Honour {
+  id: Id<"honour">;
+  projectId: Id<"project">;
+  teamId: Id<"team">;
+  kind: In<"awardKind"> | null;
+  title: string;
+  says: string;
+  engraved: string;
+  givenOn: string;
+  givenBy: string;
   version: number;
 }
 

@@ -15,6 +15,10 @@ export interface Unfinished {
   readonly incidents: number;
   readonly bookings: number;
   readonly rounds: number;
+  /** A contest was held, and no award is written down. */
+  readonly ungiven: boolean;
+  /** Models lent and not back. */
+  readonly lent: number;
 }
 
 /** Counts what is still open of a project on a day, for whoever finishes it. */
@@ -48,7 +52,15 @@ export async function unfinishedOf(projectId: string, today: string): Promise<Un
       (SELECT count(*)::int FROM kit_out WHERE project_id = p.id AND back_on IS NULL) AS kits,
       (SELECT count(*)::int FROM incident WHERE project_id = p.id AND closed_at IS NULL) AS incidents,
       (SELECT count(*)::int FROM booking WHERE project_id = p.id AND ended_at IS NULL) AS bookings,
-      (SELECT count(*)::int FROM peer_round WHERE project_id = p.id AND closed_at IS NULL) AS rounds
+      (SELECT count(*)::int FROM peer_round WHERE project_id = p.id AND closed_at IS NULL) AS rounds,
+      EXISTS (SELECT FROM event WHERE project_id = p.id)
+        AND NOT EXISTS (SELECT FROM honour WHERE project_id = p.id) AS ungiven,
+      (
+        SELECT count(*)::int
+        FROM artefact_loan l
+        JOIN artefact a ON a.id = l.artefact_id
+        WHERE a.project_id = p.id AND l.back_on IS NULL
+      ) AS lent
     FROM project p
     WHERE p.id = ${projectId}
   `;

@@ -31,6 +31,8 @@ export function openEnds(u: Unfinished): OpenEnd[] {
         },
     u.appeals > 0 && { what: `${some(u.appeals, "appeal", "appeals")} without an answer`, path: "/grades" },
     u.events > 0 && { what: `${some(u.events, "event", "events")} not confirmed`, path: "/contest" },
+    u.ungiven && { what: "no award is given", path: "/records/honours" },
+    u.lent > 0 && { what: `${some(u.lent, "model", "models")} lent and not back`, path: "/records/models" },
     u.bookings > 0 && {
       what: `${some(u.bookings, "time", "times")} at machines asked for and not ended`,
       path: "/shop",

@@ -3,6 +3,7 @@ import { packed } from "@/stages/bench/view/samples";
 import { definition } from "./definition";
 import { contest } from "./matrix-contest";
 import { handbook } from "./matrix-handbook";
+import { records } from "./matrix-records";
 import { reviews } from "./matrix-reviews";
 import { shop } from "./matrix-shop";
 import type { Line, Role } from "./role";
@@ -352,6 +353,7 @@ export const table: Record<string, Line> = {
   ...reviews,
   ...handbook,
   ...shop,
+  ...records,
   previewRoster: { may: staff, input: (w) => ({ projectId: w.projectId, text: "Name\nX" }) },
   importRoster: { may: staff, input: (w) => ({ projectId: w.projectId, rows: [{ name: "New One", section: "3" }] }) },
   giveLogin: {

@@ -56,6 +56,7 @@ import { ok } from "./database";
 import { definition } from "./definition";
 import { picture } from "./picture";
 import { aJudging, aRace } from "./world-contest";
+import { aRecord } from "./world-records";
 import { aShop } from "./world-shop";
 
 /** A chapter of the world's story. */
@@ -350,6 +351,7 @@ export async function makeProject(owner: Actor, title: string) {
   const entryPicture = { entryId: entryOfNotebook, caption: "Seal", base64: await picture("#68a") };
   const { id: pictureOfEntry } = await ok(addEntryPicture, mate, entryPicture);
   const shop = await aShop(boss, mate, projectId, a);
+  const records = await aRecord(boss, { projectId, team: a, build });
   const remark = randomUUID();
   await ok(remarkOnEntry, boss, { id: remark, entryId: entryOfNotebook, text: "Where exactly?" });
   const use = randomUUID();
@@ -395,6 +397,7 @@ export async function makeProject(owner: Actor, title: string) {
     picture: pictureOfEntry,
     remark,
     ...shop,
+    ...records,
     use,
     projectId,
     slug,

@@ -85,13 +85,19 @@ export const ofBuild = (sql: Tx, id: string) => teamOf(sql, "build", id);
 export const buildsBefore = (projectId: string) => db()<
   {
     id: row.Build["id"];
+    teamId: row.Build["teamId"];
     name: string;
     edition: row.Project["title"];
+    features: row.Build["features"];
+    variables: Record<string, string>;
     reached: number | null;
     definition: ProtocolDefinition | null;
   }[]
 >`
-  SELECT b.id, t.name || ' G' || b.number AS name, e.title AS edition, k.reached, k.definition
+  SELECT
+    b.id, b.team_id, t.name || ' G' || b.number AS name, e.title AS edition, b.features,
+    (SELECT coalesce(json_object_agg(name, value), '{}') FROM variable_setting WHERE build_id = b.id) AS variables,
+    k.reached, k.definition
   FROM project p
   JOIN project e ON e.id = p.edition_of
   JOIN build b ON b.project_id = e.id

@@ -13,6 +13,7 @@ import { buildActs } from "../acts";
 import { BuildForm } from "../parts/build-form";
 import { type Build, buildsBefore, buildsOf } from "../queries/builds";
 import { failuresOf } from "../queries/failures";
+import { startFrom } from "../view/features";
 import { writeLines } from "../view/lines";
 import { beforeWords } from "../view/meeting";
 
@@ -21,12 +22,15 @@ export async function BuildEditScreen({
   id,
   team,
   from = [],
+  ancestor,
 }: {
   slug: string;
   id?: string;
   team?: string;
   /** What a new build is made from, where that was chosen before. */
   from?: readonly string[];
+  /** The build of the edition before that it starts from, and its features, by position, that it does without. */
+  ancestor?: { readonly id: string; readonly without: readonly string[] };
 }) {
   const page = await projectPage(slug);
   const p = page.frame.project;
@@ -50,6 +54,8 @@ export async function BuildEditScreen({
   const open = failures.filter((f) => f.teamId === owner.id && f.closedBy === null && f.buildId !== b?.id);
   const brought = builds.filter((x) => from.includes(x.id)).map((x) => x.id as string);
   const vars = (x?: Build) => writeLines(x?.variables ?? {});
+  const found = !b && ancestor ? before.find((x) => x.id === ancestor.id) : undefined;
+  const start = found && startFrom(found, ancestor!.without);
   return (
     <>
       <PageHead
@@ -59,7 +65,9 @@ export async function BuildEditScreen({
             ? undefined
             : last
               ? `After G${last.number}. Its variables are filled in: change what you changed.`
-              : "The first one."
+              : start
+                ? "The first one, with the settings of the build that it starts from: change what you change."
+                : "The first one."
         }
       />
       {gate.length > 0 && (
@@ -119,6 +127,7 @@ export async function BuildEditScreen({
           dropped: Object.entries(b?.dropped ?? {})
             .map(([feature, reason]) => `${feature}: ${reason}`)
             .join("\n"),
+          ...start,
         }}
       />
     </>

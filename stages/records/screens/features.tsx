@@ -4,8 +4,9 @@ import { projectPage } from "@/platform/pages/page";
 import { plural } from "@/platform/registry/words";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { LinkChoice } from "@/ui/link-choice";
-import { Empty, LinkButton, PageHead } from "@/ui/page";
+import { Empty, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
+import { RecordsTabs } from "../parts/records-tabs";
 import { editionsBefore } from "../queries";
 import { buildBests, buildsOver } from "../queries-board";
 import { recordedLines } from "../view";
@@ -41,9 +42,8 @@ export async function FeaturesScreen({ slug, measure }: { slug: string; measure?
           `What ${builds.length} builds of ${plural(editions.length, "edition")} had, ` +
           "and how they did. Seen together, not tried against each other: no experiment."
         }
-      >
-        <LinkButton href={`/p/${slug}/records`}>To the records</LinkButton>
-      </PageHead>
+      />
+      <RecordsTabs slug={slug} />
       {line && lines.length > 1 && (
         <div className="mb-3">
           <LinkChoice

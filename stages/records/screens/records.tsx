@@ -1,4 +1,3 @@
-import { headed, showIn } from "@/core/run/reading";
 import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectActs } from "@/platform/project/acts";
@@ -6,13 +5,13 @@ import { protocolsOf } from "@/stages/bench/queries/runs";
 import { buildsOf } from "@/stages/builds/queries/builds";
 import { eventsOf } from "@/stages/contest/queries/events";
 import Link from "@/ui/link";
-import { Measured } from "@/ui/measured";
 import { Empty, LinkButton, PageHead, Sheet } from "@/ui/page";
 import { Figure } from "@/ui/working";
 import { Archive, DeleteProject, FinishButton, ReopenForm } from "../parts/buttons";
 import { EditionForm } from "../parts/edition-form";
 import { RecordsBoard } from "../parts/records-board";
-import { bestsOf, editionsBefore, laterEditions } from "../queries";
+import { RecordsTabs } from "../parts/records-tabs";
+import { editionsBefore, laterEditions } from "../queries";
 import { buildBests, toldOfBuilds } from "../queries-board";
 import { unfinishedOf } from "../queries-unfinished";
 import { firstPlaces, recordedLines } from "../view";
@@ -32,20 +31,10 @@ export async function RecordsScreen({ slug }: { slug: string }) {
   ]);
   const editions = [{ id: p.id, title: p.title, slug: p.slug, endsOn: p.endsOn }, ...before];
   const lines = recordedLines(protocols);
-  const wanted = editions.flatMap((e) =>
-    lines.map((l) => ({ projectId: e.id, protocol: l.protocol.name, channel: l.channel.key })),
+  const reached = await buildBests(
+    editions.map((e) => e.id),
+    lines.map((l) => ({ protocol: l.protocol.name, key: l.channel.key, better: l.protocol.definition.better })),
   );
-  const [bests, reached] = await Promise.all([
-    bestsOf(wanted),
-    buildBests(
-      editions.map((e) => e.id),
-      lines.map((l) => ({
-        protocol: l.protocol.name,
-        key: l.channel.key,
-        better: l.protocol.definition.better,
-      })),
-    ),
-  ]);
   const ends = may(projectActs.finish) && !p.finishedAt ? openEnds(await unfinishedOf(p.id, frame.today)) : [];
   const board = recordLines(lines, reached, editions, frame.today);
   const told = await toldOfBuilds([...new Set(board.map((l) => l.holder.buildId))]);
@@ -60,14 +49,20 @@ export async function RecordsScreen({ slug }: { slug: string }) {
             : "What the next class starts from. It is complete when the project is finished."
         }
       >
-        <LinkButton href={`/p/${slug}/records/features`}>Features over the years</LinkButton>
-        <LinkButton href={`/p/${slug}/records/withdrawn`}>Withdrawn</LinkButton>
+        {before.length > 0 && !p.finishedAt && (
+          <LinkButton href={`/p/${slug}/records/start`}>Start from an earlier build</LinkButton>
+        )}
         {may(projectActs.finish) &&
           (p.finishedAt ? <ReopenForm projectId={p.id} /> : <FinishButton projectId={p.id} />)}
       </PageHead>
+      <RecordsTabs slug={slug} />
       <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_340px]">
         <div className="grid min-w-0 gap-6 [&>*]:min-w-0">
-          {board.length > 0 && (
+          {board.length === 0 ? (
+            <Empty title="Nothing is on record yet">
+              The best comparable run of each measure stands here, this year's and those of earlier editions.
+            </Empty>
+          ) : (
             <section>
               <h2 className="mb-1.5">Records board</h2>
               <RecordsBoard
@@ -78,62 +73,6 @@ export async function RecordsScreen({ slug }: { slug: string }) {
               />
             </section>
           )}
-          <section>
-            <h2 className="mb-1.5">Best of each edition</h2>
-            {lines.length === 0 || bests.every((b) => !b) ? (
-              <Empty title="Nothing is on record yet">
-                The best comparable run of each measure stands here, this year's and those of earlier editions.
-              </Empty>
-            ) : (
-              <div className="table-room" tabIndex={0} role="region" aria-label="Best of each edition">
-                <table className="table">
-                  <thead>
-                    <tr>
-                      <th>Edition</th>
-                      {lines.map((l) => (
-                        <th key={`${l.protocol.id}${l.channel.key}`} className="num">
-                          <Measured name={l.channel.name} unit={l.channel.unit} />
-                        </th>
-                      ))}
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {editions.map((e, row) => (
-                      <tr key={e.id}>
-                        <td>
-                          {actor.projects[e.id] ? (
-                            <Link href={`/p/${e.slug}/records`} className="font-[600] hover:text-iron">
-                              {e.title}
-                            </Link>
-                          ) : (
-                            <span className="font-[600]">{e.title}</span>
-                          )}
-                          {e.id === p.id && <span className="text-soft"> this one</span>}
-                        </td>
-                        {lines.map((l, column) => {
-                          const b = bests[row * lines.length + column];
-                          return (
-                            <td key={`${l.protocol.id}${l.channel.key}`} className="num" data-label={headed(l.channel)}>
-                              {b ? (
-                                <>
-                                  <Figure working={b.working}>{showIn(l.channel, b.value, 2)}</Figure>
-                                  <span className="block text-sm text-soft">
-                                    {b.team} G{b.build}, {b.place}
-                                  </span>
-                                </>
-                              ) : (
-                                "–"
-                              )}
-                            </td>
-                          );
-                        })}
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
-              </div>
-            )}
-          </section>
           {winners.length > 0 && (
             <section>
               <h2 className="mb-1.5">First places</h2>
@@ -224,9 +163,12 @@ export async function RecordsScreen({ slug }: { slug: string }) {
               <p className="mb-2 text-soft">
                 The whole project as one open file, from which it can be imported again, here or elsewhere.
               </p>
-              <LinkButton href={`/p/${slug}/bundle`} download>
-                Export the project
-              </LinkButton>
+              <div className="flex flex-wrap gap-2">
+                <LinkButton href={`/p/${slug}/bundle`} download>
+                  Export the project
+                </LinkButton>
+                <LinkButton href={`/p/${slug}/records/booklet`}>Booklets to print</LinkButton>
+              </div>
               {may(projectActs.finish) && (
                 <div className="mt-4 border-t border-line pt-3">
                   <p className="mb-2 text-soft">

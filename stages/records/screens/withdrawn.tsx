@@ -5,6 +5,7 @@ import { Empty, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { recordActs } from "../acts";
 import { BringBack, Purge } from "../parts/buttons";
+import { RecordsTabs } from "../parts/records-tabs";
 import { withdrawalsOf } from "../queries";
 
 /** What was taken out of the project and can be brought back: nothing that was entered is lost by a press. */
@@ -17,6 +18,7 @@ export async function WithdrawnScreen({ slug }: { slug: string }) {
         title="Withdrawn"
         note="What was taken out, kept as it was. It counts nowhere until it is brought back."
       />
+      <RecordsTabs slug={slug} />
       {rows.length === 0 ? (
         <Empty title="Nothing was taken out">
           A build, a review, a source, a task or a picture that is withdrawn waits here with everything that belonged to

@@ -4,6 +4,13 @@ import { fileUse, readContent } from "@/platform/files/files";
 import { allowed, refused } from "@/platform/pages/route";
 import { conceptActs } from "@/stages/concepts/acts";
 import { notebookActs } from "@/stages/notebook/acts";
+import { guideReaders } from "@/stages/records/queries-kept";
+
+/** Whether a class of a later edition may see it: its build guide shows it. */
+async function inGuide(use: string): Promise<boolean> {
+  for (const project of await guideReaders(use)) if (await allowed(fileActs.read, project)) return true;
+  return false;
+}
 
 /** A picture, to those who may read its project. */
 export async function GET(_: Request, { params }: { params: Promise<{ use: string }> }): Promise<Response> {
@@ -15,7 +22,7 @@ export async function GET(_: Request, { params }: { params: Promise<{ use: strin
     (await (found.notebook !== null
       ? allowed(notebookActs.read, found.projectId, { person: found.notebook })
       : found.only === null
-        ? allowed(fileActs.read, found.projectId)
+        ? (await allowed(fileActs.read, found.projectId)) || inGuide(use)
         : allowed(conceptActs.edit, found.projectId, { person: found.only })))
       ? await readContent(found.hash)
       : null;

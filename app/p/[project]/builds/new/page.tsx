@@ -6,8 +6,9 @@ export default async function Page({
   searchParams,
 }: {
   params: Promise<{ project: string }>;
-  searchParams: Promise<{ team?: string; from?: string }>;
+  searchParams: Promise<{ team?: string; from?: string; edition?: string; without?: string }>;
 }) {
-  const { team, from } = await searchParams;
-  return <BuildEditScreen slug={(await params).project} team={team} from={from?.split(",")} />;
+  const { team, from, edition, without } = await searchParams;
+  const ancestor = edition ? { id: edition, without: without?.split(",") ?? [] } : undefined;
+  return <BuildEditScreen slug={(await params).project} team={team} from={from?.split(",")} ancestor={ancestor} />;
 }

@@ -1,0 +1,108 @@
+import type { EditionRow } from "./queries-editions";
+import { editionChanges, editionCounts, measureLines } from "./view-editions";
+
+const edition = (over: object): EditionRow =>
+  ({
+    id: "e",
+    title: "E",
+    slug: "e",
+    startsOn: "2027-01-01",
+    endsOn: "2027-03-01",
+    currency: "cr",
+    teams: 2,
+    builds: 5,
+    brief: "",
+    requirements: [],
+    protocols: [],
+    events: [],
+    ...over,
+  }) as unknown as EditionRow;
+const requirement = (over: object) => ({
+  code: "R-02",
+  statement: "Is carried by one person",
+  priority: "must",
+  measure: "mass",
+  comparator: "≤",
+  target: "6",
+  second: null,
+  sides: null,
+  unit: "kg",
+  method: "inspection",
+  ...over,
+});
+const facts = (before: object, after: object, part: string) =>
+  editionChanges(edition(before), edition(after))
+    .find((p) => p.title === part)!
+    .changes.flatMap((c) => c.facts);
+
+test("a limit that moved is told in its own unit; what did not move is not", () => {
+  const moved = facts(
+    { requirements: [requirement({})] },
+    { requirements: [requirement({ target: "5" })] },
+    "Requirements",
+  );
+  expect(moved).toEqual([{ what: "Limit", before: "≤ 6 kg", after: "≤ 5 kg" }]);
+});
+
+test("a cost is told in each edition's currency", () => {
+  const cost = { measure: "cost", unit: "1", target: "45" };
+  const moved = facts(
+    { requirements: [requirement(cost)] },
+    { requirements: [requirement(cost)], currency: "kr" },
+    "Requirements",
+  );
+  expect(moved).toEqual([{ what: "Limit", before: "≤ 45 cr", after: "≤ 45 kr" }]);
+});
+
+test("the same measure of the same protocol is no change, though the protocol's id is another", () => {
+  const protocol = (id: string) => ({
+    id,
+    name: "Lift test",
+    definition: {
+      conditions: [],
+      measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }],
+      constants: [],
+      derived: [],
+      primary: "V",
+      better: "more",
+      policy: { school: "best", n: 3, foul: "out" },
+      safety: [],
+    },
+  });
+  const of = (id: string) => {
+    const measured = requirement({ measure: `run:${id}:V`, unit: "L" });
+    return { protocols: [protocol(id)], requirements: [measured] };
+  };
+  const [a, b] = ["11111111-1111-4111-8111-111111111111", "22222222-2222-4222-8222-222222222222"] as const;
+  expect(editionChanges(edition(of(a)), edition(of(b))).flatMap((p) => p.changes)).toEqual([]);
+});
+
+test("a rule whose number changed is the same rule", () => {
+  const rules = (kg: string) => ({ brief: `## Rules\n\n- Weighs at most ${kg} kg\n` });
+  expect(facts(rules("6.0"), rules("5.0"), "Rules with numbers")).toEqual([
+    { what: "Rule", before: "Weighs at most 6.0 kg", after: "Weighs at most 5.0 kg" },
+  ]);
+});
+
+test("an edition without teams has no builds a team", () => {
+  const perTeam = editionCounts.find((c) => c.label === "Builds a team")!;
+  expect([perTeam.of(edition({})), perTeam.of(edition({ teams: 0 }))]).toEqual(["2.5", "–"]);
+});
+
+test("the best by the measure's direction, and the median of the builds' bests", () => {
+  const line = (better: string) =>
+    ({
+      protocol: { id: "p", name: "Lift test", definition: { better } },
+      channel: { key: "Q", name: "Flow", unit: "L/min" },
+    }) as unknown as Parameters<typeof measureLines>[0][number];
+  const best = (value: number, number: number) =>
+    ({ projectId: "e", protocol: "Lift test", key: "Q", team: "A", number, value }) as unknown as Parameters<
+      typeof measureLines
+    >[1][number];
+  const bests = [best(9, 1), best(6, 2), best(12, 3)];
+  expect(measureLines([line("more")], bests)[0]!.of).toEqual({
+    e: { best: "12.00", by: "A G3", median: "9.00", builds: 3 },
+  });
+  expect(measureLines([line("less")], bests)[0]!.of.e!.by).toBe("A G2");
+  expect(measureLines([line("more")], [])).toEqual([]);
+});
