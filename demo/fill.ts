@@ -5,6 +5,7 @@ import { db } from "@/platform/db/db";
 import { createFirstInstructor } from "@/platform/sign-in/sign-in";
 import { coldBox } from "./cold-box";
 import { morning } from "./contest-day";
+import { firstYear } from "./first-year";
 import { lastYear } from "./last-year";
 import { porchHoist } from "./porch-hoist";
 import { clock } from "./run";
@@ -21,8 +22,9 @@ export async function fillDemo(contestDay = false): Promise<void> {
     password: randomBytes(18).toString("base64url"),
   });
   if (!first.ok) throw new Error(first.message);
-  process.stdout.write("  last year's project\n");
-  const before = await lastYear(first.personId, addDays(start, -364));
+  process.stdout.write("  the two editions before\n");
+  const oldest = await firstYear(first.personId, addDays(start, -728));
+  const before = await lastYear(first.personId, oldest, addDays(start, -364));
   await seedDryer(first.personId, addDays(start, -364));
   process.stdout.write("  this year's project\n");
   const projectId = await thisYear(

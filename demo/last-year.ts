@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { addDays } from "@/core/sessions/date";
+import { db } from "@/platform/db/db";
 import { saveProtocol } from "@/stages/bench/commands/protocols";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { saveBrief } from "@/stages/brief/commands";
@@ -11,9 +12,10 @@ import { eventsOf } from "@/stages/contest/queries/events";
 import { publishGrades } from "@/stages/grades/commands/publish";
 import { saveScheme } from "@/stages/grades/commands/scheme";
 import { saveRequirement } from "@/stages/needs/commands/requirements";
+import { addDaysOffToProject } from "@/stages/plan/commands/days-off";
 import { checkMilestone, saveMilestone } from "@/stages/plan/commands/milestones";
-import { createProject } from "@/stages/plan/commands/projects";
-import { finishProject } from "@/stages/records/commands/editions";
+import { createSection } from "@/stages/plan/commands/projects";
+import { createEdition, finishProject } from "@/stages/records/commands/editions";
 import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { planReviews, saveRubric } from "@/stages/reviews/commands/planning";
 import { reviewsOf } from "@/stages/reviews/queries/reviews";
@@ -22,32 +24,34 @@ import { chooseAwards, crowdVotes } from "./crowd";
 import { measure, requirement, roster, scheme } from "./helpers";
 import { inspectAll } from "./inspections";
 import { playJudging } from "./judging";
+import { failuresBefore } from "./last-failures";
 import { lift, pumpOf, random } from "./model";
 import { leakTest, liftTest, timedLift } from "./protocols";
 import { rigsOf } from "./rigs";
 import { at, fresh, run } from "./run";
 import * as story from "./story";
 import { playTankRace } from "./tank-race";
+import { keepOfLast, partsOfBest } from "./terrace-kept";
 
 /** Last year's project with its rules. */
-async function openLast(owner: string, start: string) {
+async function openLast(owner: string, before: string, start: string) {
   const rnd = random("last year");
   await at(addDays(start, -3));
-  const { projectId, sectionIds } = await run(createProject, owner, {
+  const { projectId } = await run(createEdition, owner, {
+    projectId: before,
     title: "Terrace Pump, last year",
-    purpose: "Lift stored rainwater 1.60 m by hand for a terraced garden",
-    kind: "both",
-    client: "Odile Brandt",
-    currency: "cr",
     startsOn: start,
     endsOn: addDays(start, 67),
     eventOn: addDays(start, 67),
-    daysOff: `${addDays(start, 28)} Staff day`,
-    sections: [
-      { name: "3", days: [1, 2, 4] },
-      { name: "5", days: [1, 3, 4] },
-    ],
+    parts: [],
   });
+  fresh();
+  await run(addDaysOffToProject, owner, { projectId, text: `${addDays(start, 28)} Staff day` });
+  await run(createSection, owner, { projectId, name: "5", days: [1, 3, 4] });
+  const sections = await db()<{ id: string }[]>`
+    SELECT s.id FROM section s JOIN project_section p ON p.section_id = s.id WHERE p.project_id = ${projectId} ORDER BY s.name
+  `;
+  const sectionIds = sections.map((x) => x.id);
   fresh();
   await run(saveBrief, owner, {
     projectId,
@@ -193,6 +197,7 @@ async function buildLast(
           teamId: t.id,
           doneOn: addDays(start, 15),
         });
+      const answered = await failuresBefore(owner, t.name, g, last.get(t.id));
       const b = await run(saveBuild, t.lead, {
         teamId: t.id,
         stage,
@@ -203,7 +208,8 @@ async function buildLast(
         cost: (14 + g * 9 + rnd() * 4).toFixed(2),
         sides: `${570 + Math.round(rnd() * 25)} × 380 × 370 mm`,
         parentIds: [last.get(t.id)].filter((x) => x !== undefined),
-        features: g === 2 ? (t.name === "Adze" ? "leather cup, flap valve, guided rod" : "flap valve") : "",
+        features: g === 0 ? "" : story.lastYear.features[t.name]![g - 1],
+        closes: answered,
         learned: g === 2 && t.name === "Delta" ? "A round bore matters more than a long lever" : "",
         variables: `stroke = ${(0.22 + g * 0.02).toFixed(2)} m`,
       });
@@ -219,7 +225,7 @@ async function buildLast(
           i,
         );
     }
-  return { rubricId, teams, milestone };
+  return { rubricId, teams, milestone, last };
 }
 
 /** Last year's reviews, contest and grades. */
@@ -283,9 +289,12 @@ async function endLast(
 }
 
 /** Last year's project, finished: its best becomes this year's benchmark line. */
-export async function lastYear(owner: string, start: string): Promise<string> {
-  const opened = await openLast(owner, start);
+export async function lastYear(owner: string, before: string, start: string): Promise<string> {
+  const opened = await openLast(owner, before, start);
   const built = await buildLast(owner, start, opened);
+  const newest = new Map(built.teams.map((t) => [t.name, { team: t.id, build: built.last.get(t.id)! }]));
+  const parts = await partsOfBest(owner, newest.get("Adze")!.build);
   await endLast(owner, start, opened, built);
+  await keepOfLast(owner, opened.projectId, newest, parts, addDays(start, 67));
   return opened.projectId;
 }

@@ -8,6 +8,7 @@ export interface ToldFault extends Fault {
   readonly projectId: row.Project["id"];
   readonly slug: row.Project["slug"];
   readonly buildId: row.Build["id"];
+  readonly teamId: row.Build["teamId"];
   readonly severity: row.Failure["severity"];
   readonly cureId: row.Build["id"] | null;
   readonly cure: row.Build["whatChanged"] | null;
@@ -16,7 +17,7 @@ export interface ToldFault extends Fault {
 /** What failed in some editions and which build answers it, the newest first. */
 export const faultsOver = (projectIds: readonly string[]) => db()<ToldFault[]>`
   SELECT
-    f.id, f.mode, f.cause, t.name AS team, p.title AS edition, p.id AS project_id, p.slug, b.id AS build_id,
+    f.id, f.mode, f.cause, t.name AS team, p.title AS edition, p.id AS project_id, p.slug, b.id AS build_id, b.team_id,
     b.number AS build, f.severity, c.id AS cure_id, c.number AS answered_by, c.what_changed AS cure,
     (
       SELECT count(*)::int

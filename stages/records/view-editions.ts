@@ -98,7 +98,6 @@ export const editionChanges = (
 
 /** How much came of an edition, a line a count. */
 export const editionCounts: readonly { label: string; of: (e: EditionRow) => string }[] = [
-  { label: "Days", of: (e) => `${e.startsOn} to ${e.endsOn}` },
   { label: "Teams", of: (e) => String(e.teams) },
   { label: "Students", of: (e) => String(e.students) },
   { label: "Builds", of: (e) => String(e.builds) },

@@ -31,7 +31,7 @@ test("the faults of a build come with what cured the same cause elsewhere, and n
       team: "Adze",
       edition: "last year",
       build: 3,
-      buildId: "b3",
+      teamId: "adze",
       answeredBy: null,
       runsSince: 0,
       ...over,
@@ -39,10 +39,18 @@ test("the faults of a build come with what cured the same cause elsewhere, and n
   const found = startFaults(
     [
       fault({}),
-      fault({ id: "b", team: "Bevel", build: 1, buildId: "c1", answeredBy: 2, runsSince: 3 }),
-      fault({ id: "c", team: "Chisel", build: 1, buildId: "d1", answeredBy: 2, runsSince: 0 }),
+      fault({ id: "b", team: "Bevel", teamId: "bevel" as ToldFault["teamId"], build: 1, answeredBy: 2, runsSince: 3 }),
+      fault({ id: "later", build: 4, cause: "slip" }),
+      fault({
+        id: "c",
+        team: "Chisel",
+        teamId: "chisel" as ToldFault["teamId"],
+        build: 1,
+        answeredBy: 2,
+        runsSince: 0,
+      }),
     ],
-    { id: "b3" },
+    { teamId: "adze", number: 3 },
   );
   expect(found.map((f) => [f.fault.id, f.held, f.elsewhere.map((e) => e.fault.team)])).toEqual([
     ["a", "open", ["Bevel"]],

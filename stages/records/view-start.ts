@@ -37,15 +37,15 @@ export function startFeatures(
   });
 }
 
-/** What failed on the builds of a team of an edition up to one of them, and what cured it there or elsewhere. */
-export function startFaults(faults: readonly ToldFault[], build: { readonly id: string }) {
+/** What failed on a build and on those of its team before it, and what cured it there or elsewhere. */
+export function startFaults(faults: readonly ToldFault[], build: { readonly teamId: string; readonly number: number }) {
   const told = cureLines(faults).flatMap((l) =>
     l.faults.map((f) => ({
       ...f,
       elsewhere: l.faults.filter((o) => o.held === ("held" satisfies Held) && o.fault.id !== f.fault.id),
     })),
   );
-  return told.filter((t) => t.fault.buildId === build.id);
+  return told.filter((t) => t.fault.teamId === build.teamId && t.fault.build <= build.number);
 }
 
 /** One build of each team, the one that reached most, the best of them first; those not measured last. */

@@ -86,6 +86,7 @@ export const buildsBefore = (projectId: string) => db()<
   {
     id: row.Build["id"];
     teamId: row.Build["teamId"];
+    number: row.Build["number"];
     name: string;
     edition: row.Project["title"];
     features: row.Build["features"];
@@ -95,7 +96,7 @@ export const buildsBefore = (projectId: string) => db()<
   }[]
 >`
   SELECT
-    b.id, b.team_id, t.name || ' G' || b.number AS name, e.title AS edition, b.features,
+    b.id, b.team_id, b.number, t.name || ' G' || b.number AS name, e.title AS edition, b.features,
     (SELECT coalesce(json_object_agg(name, value), '{}') FROM variable_setting WHERE build_id = b.id) AS variables,
     k.reached, k.definition
   FROM project p

@@ -15,16 +15,10 @@ export function GuidePlan({ plan, datum }: { plan: NonNullable<ReturnType<typeof
           />
         )}
         {marks.map((m) => (
-          <g key={m.numbers.join()}>
-            <circle cx={m.x} cy={m.y} r={3.2} className="fill-ink" />
-            <text
-              x={m.x}
-              y={m.y + 1.1}
-              textAnchor="middle"
-              className="fill-paper"
-              fontSize={m.numbers.length > 1 ? 2.4 : 3.2}
-            >
-              {m.numbers.join("/")}
+          <g key={m.numbers.join()} className="fill-ink">
+            <circle cx={m.x} cy={m.y} r={1.3} />
+            <text x={m.x + 2.2} y={m.y + 1.3} fontSize={3.8}>
+              {m.numbers.join(", ")}
             </text>
           </g>
         ))}

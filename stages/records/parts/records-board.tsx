@@ -58,7 +58,10 @@ export function RecordsBoard({
                   {[...of.settings.map((s) => `${s.name} ${s.value}`), ...of.features].join(" · ")}
                 </p>
               )}
-              <Fold labelClass="text-sm text-soft" label={`${l.steps.length} times set, by edition and by class`}>
+              <Fold
+                labelClass="text-sm text-soft"
+                label={`Set ${plural(l.steps.length, "time")}, by edition and by class`}
+              >
                 <div className="mt-1 grid gap-x-6 gap-y-3 text-sm md:grid-cols-3">
                   <div>
                     <h3 className="font-[650]">From hand to hand</h3>

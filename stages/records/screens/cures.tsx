@@ -11,7 +11,7 @@ const words: Record<Held, string> = {
   held: "and it held",
   "came back": "and it came back",
   untested: "not run yet",
-  open: "nothing was done about it",
+  open: "no build answers it",
 };
 
 /** Causes of failures over the years, and what cured them. */

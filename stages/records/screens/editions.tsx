@@ -1,3 +1,4 @@
+import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { plural } from "@/platform/registry/words";
 import { protocolsOf } from "@/stages/bench/queries/runs";
@@ -12,6 +13,7 @@ import { editionRows } from "../queries-editions";
 import { recordedLines } from "../view";
 import { editionChanges, editionCounts, measureLines } from "../view-editions";
 
+const named = "text-left align-top font-[600]";
 const marks = { changed: "changed", new: "new", gone: "left out" } as const;
 
 /** Editions side by side: what came of them, what they reached, and what changed between two of them. */
@@ -54,9 +56,19 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
             </tr>
           </thead>
           <tbody>
+            <tr>
+              <th scope="row" className={named}>
+                Days
+              </th>
+              {editions.map((e) => (
+                <td key={e.id}>
+                  {fullDate(e.startsOn)} to {fullDate(e.endsOn)}
+                </td>
+              ))}
+            </tr>
             {editionCounts.map((c) => (
               <tr key={c.label}>
-                <th scope="row" className="text-left font-[600]">
+                <th scope="row" className={named}>
                   {c.label}
                 </th>
                 {editions.map((e) => (
@@ -68,7 +80,7 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
             ))}
             {reached.map((l) => (
               <tr key={l.key}>
-                <th scope="row" className="text-left font-[600]">
+                <th scope="row" className={named}>
                   <Measured name={l.name} unit={l.unit} />
                 </th>
                 {editions.map((e) => {
@@ -108,9 +120,9 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
               />
             </div>
           )}
-          <div className="grid items-start gap-x-8 gap-y-5 lg:grid-cols-2">
+          <div className="gap-x-8 lg:columns-2">
             {editionChanges(other, now).map((part) => (
-              <section key={part.title} aria-label={part.title}>
+              <section key={part.title} aria-label={part.title} className="mb-5">
                 <h3 className="font-[650]">
                   <Link href={`/p/${slug}${part.path}`} className="hover:text-iron">
                     {part.title}

@@ -1,4 +1,4 @@
-import { shortDate } from "@/platform/pages/dates";
+import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { plural } from "@/platform/registry/words";
 import { teamsOf } from "@/stages/teams/queries/teams";
@@ -74,7 +74,7 @@ export async function HonoursScreen({ slug }: { slug: string }) {
               },
               engraved: h.engraved,
               letters: letters(h.engraved),
-              on: { value: h.givenOn, show: shortDate(h.givenOn) },
+              on: { value: h.givenOn, show: fullDate(h.givenOn) },
               edit: {
                 value: "",
                 show: gives && h.projectId === p.id && <EditHonour honour={h} teams={options} />,

@@ -1,4 +1,4 @@
-import { shortDate } from "@/platform/pages/dates";
+import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { buildsOf } from "@/stages/builds/queries/builds";
 import Link from "@/ui/link";
@@ -51,18 +51,18 @@ export async function ModelsScreen({ slug }: { slug: string }) {
                     ) : (
                       m.build
                     ))}
-                  {m.projectId !== p.id && `, ${m.edition}`}
+                  {m.projectId !== p.id && `${m.build ? ", " : ""}${m.edition}`}
                 </span>
               </p>
               <p>
                 {m.scrappedOn ? (
                   <span className="text-soft">
-                    scrapped on {shortDate(m.scrappedOn)}: {m.scrappedWhy}
+                    scrapped on {fullDate(m.scrappedOn)}: {m.scrappedWhy}
                   </span>
                 ) : state.loan ? (
                   <span className={state.late ? "text-iron" : undefined}>
-                    lent{own && ` to ${state.loan.lentTo}`} since {shortDate(state.loan.lentOn)}
-                    {state.loan.dueOn && `, due back ${shortDate(state.loan.dueOn)}`}
+                    lent{own && ` to ${state.loan.lentTo}`} since {fullDate(state.loan.lentOn)}
+                    {state.loan.dueOn && `, due back ${fullDate(state.loan.dueOn)}`}
                     {state.late && ": late"}
                   </span>
                 ) : (
@@ -83,7 +83,7 @@ export async function ModelsScreen({ slug }: { slug: string }) {
                 <ul className="text-sm text-soft">
                   {state.earlier.map((l) => (
                     <li key={l.id}>
-                      {l.lentTo}, {shortDate(l.lentOn)} to {shortDate(l.backOn!)}{" "}
+                      {l.lentTo}, {fullDate(l.lentOn)} to {fullDate(l.backOn!)}{" "}
                       {l.id === state.again && <LoanButtons id={l.id} version={l.version} out={false} name={m.name} />}
                     </li>
                   ))}

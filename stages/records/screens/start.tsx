@@ -71,7 +71,7 @@ export async function StartScreen({ slug, build, without }: { slug: string; buil
       {head}
       <LinkChoice
         label="The build to start from"
-        options={ranked.map((b) => ({ value: b.id as string, label: beforeWords(b) }))}
+        options={ranked.map((b) => ({ value: b.id as string, label: b.name }))}
         chosen={chosen.id}
         hrefOf={(b) => at(b, "")}
       />
@@ -104,13 +104,15 @@ export async function StartScreen({ slug, build, without }: { slug: string; buil
         </section>
         <section aria-labelledby="faults">
           <h3 id="faults" className="font-[650]">
-            What failed on it
+            What failed on the way to it
           </h3>
           {failed.length === 0 && <p className="text-soft">Nothing was recorded.</p>}
           <ul>
             {failed.map((f) => (
               <li key={f.fault.id} className="border-t border-line py-1.5">
-                <span className="font-[600]">{f.fault.mode}</span>
+                <span className="font-[600]">
+                  G{f.fault.build} {f.fault.mode}
+                </span>
                 {f.fault.cause && <span className="text-soft"> · {f.fault.cause}</span>}
                 <span className="block text-sm text-soft">
                   {f.fault.cure
@@ -131,7 +133,7 @@ export async function StartScreen({ slug, build, without }: { slug: string; buil
         {own.map((t) => (
           <LinkButton
             key={t.id}
-            look="main"
+            look={own.length > 1 ? "plain" : "main"}
             href={`/p/${slug}/builds/new?team=${t.id}&edition=${chosen.id}&without=${without ?? ""}`}
           >
             {own.length > 1 ? `${t.name} starts from it` : "Start from it"}
