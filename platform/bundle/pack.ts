@@ -8,10 +8,18 @@ import { columnsOf, inOrder } from "./catalog";
 import { BundleError, encode } from "./open";
 import { schemaVersion } from "./version";
 
-type Columns = Awaited<ReturnType<typeof columnsOf>>;
+export type Columns = Awaited<ReturnType<typeof columnsOf>>;
+
+/** How a bundle differs from the whole project. */
+export interface Change {
+  /** The table as it goes along; null where it stays behind, and is empty in the bundle. */
+  table(t: Table): Table | null;
+  /** A row's JSON as it goes along. */
+  row(table: string, json: string): string;
+}
 
 /** People travel with the projects that name them in some column. */
-function narrowed(t: Table, tables: readonly Table[]): string | undefined {
+export function narrowed(t: Table, tables: readonly Table[]): string | undefined {
   if (t.name !== "person") return t.of;
   const named = tables.flatMap((x) => (x.people ?? []).map((c) => `SELECT ${c} FROM ${x.name} WHERE ${x.of}`));
   return `id IN (${named.join(" UNION ")})`;
@@ -40,13 +48,21 @@ async function rowsOf(
   return found.map((r) => r.j);
 }
 
-async function pack(tables: readonly Table[], projectId: string | null, meta: object): Promise<Uint8Array> {
+export async function pack(
+  tables: readonly Table[],
+  projectId: string | null,
+  meta: object,
+  change?: (sql: Tx, columns: Columns) => Promise<Change>,
+): Promise<Uint8Array> {
   return inLongTransaction(async (sql) => {
     const parts: Zippable = {};
     const counts: Record<string, number> = {};
     const columns = await columnsOf(sql);
+    const changed = await change?.(sql, columns);
     for (const t of (await inOrder(sql, tables)).filter((x) => projectId === null || travels(x))) {
-      const rows = await rowsOf(sql, t, { tables, columns, projectId });
+      const as = changed ? changed.table(t) : t;
+      const read = as ? await rowsOf(sql, as, { tables, columns, projectId }) : [];
+      const rows = changed ? read.map((r) => changed.row(t.name, r)) : read;
       counts[t.name] = rows.length;
       parts[`tables/${t.name}.json`] = new TextEncoder().encode(`[${rows.length ? `\n${rows.join(",\n")}\n` : ""}]\n`);
       if (t.name === "file")

@@ -7,6 +7,8 @@ export interface Table {
   readonly of?: string;
   /** It is the project's, but travels in backups only. */
   readonly stays?: true;
+  /** It goes to another school too, without names: what was asked, built, tested and won. */
+  readonly passes?: true;
   /** Columns that do not travel in a project's bundle. */
   readonly omit?: readonly string[];
   /** Columns that name a person: those people travel with the project. */

@@ -1,8 +1,8 @@
 import { ofParent, ofProject, type Table } from "@/platform/registry/table";
 
 export const needsTables: readonly Table[] = [
-  ofProject("requirement", { people: ["owner_id"] }),
-  ofParent("requirement_version", "requirement_id", "requirement"),
+  ofProject("requirement", { passes: true, people: ["owner_id"] }),
+  ofParent("requirement_version", "requirement_id", "requirement", { passes: true }),
   ofProject("source"),
   ofProject("statement"),
   ofParent("statement_apart", "a", "statement"),

@@ -4,11 +4,12 @@ import { fits, ofParent, ofProject, type Table } from "@/platform/registry/table
 export const planTables: readonly Table[] = [
   {
     name: "project",
+    passes: true,
     of: "id = $1",
     omit: ["edition_of", "archived_at", "bundled_at"],
     check: { settings: fits(settings.omit(["projectId"])) },
   },
-  ofProject("project_section"),
+  ofProject("project_section", { passes: true }),
   ofProject("day_off"),
   ofProject("extra_session"),
   ofProject("milestone"),

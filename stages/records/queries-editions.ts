@@ -100,3 +100,15 @@ export async function editionRows(ids: readonly string[]): Promise<EditionRow[]>
   `;
   return ids.flatMap((id) => rows.find((r) => r.id === id) ?? []);
 }
+
+/** Projects that a person runs besides these, and that test under a protocol of one of these names: other schools' too. */
+export const alike = (personId: string, besides: readonly string[], protocols: readonly string[]) =>
+  db()<Pick<row.Project, "id" | "title" | "slug">[]>`
+    SELECT p.id, p.title, p.slug
+    FROM project p
+    JOIN staff s ON s.project_id = p.id AND s.person_id = ${personId}
+    WHERE NOT p.id = ANY(${[...besides]}::uuid[])
+      AND EXISTS (SELECT FROM protocol o WHERE o.project_id = p.id AND o.name = ANY(${[...protocols]}))
+    ORDER BY p.ends_on DESC, p.id
+    LIMIT 20
+  `;

@@ -4,7 +4,7 @@ export const recordsTables: readonly Table[] = [
   ofProject("artefact"),
   // Who has a model is the school's.
   ofParent("artefact_loan", "artefact_id", "artefact", { stays: true }),
-  ofProject("build_guide"),
-  ofParent("guide_step", "guide_id", "build_guide"),
-  ofProject("honour"),
+  ofProject("build_guide", { passes: true }),
+  ofParent("guide_step", "guide_id", "build_guide", { passes: true }),
+  ofProject("honour", { passes: true }),
 ];

@@ -5,8 +5,9 @@ import { slotDefinition } from "./schema-slots";
 import { storyChapters } from "./schema-story";
 
 export const reviewsTables: readonly Table[] = [
-  ofProject("rubric"),
+  ofProject("rubric", { passes: true }),
   ofParent("rubric_version", "rubric_id", "rubric", {
+    passes: true,
     check: { definition: fits(rubric.pick(["criteria"]), (v) => checkRubric(v as RubricDefinition)) },
   }),
   ofProject("review"),

@@ -11,8 +11,8 @@ const contents = (value: unknown): string | null => {
 };
 
 export const shopTables: readonly Table[] = [
-  ofProject("tool"),
-  ofProject("machine_setting"),
+  ofProject("tool", { passes: true }),
+  ofProject("machine_setting", { passes: true }),
   ofProject("tool_sign_off", { people: ["person_id"], erase: ["DELETE FROM tool_sign_off WHERE person_id = :person"] }),
   ofProject("booking", { people: ["operator_id"] }),
   ofProject("machine_check"),

@@ -1,7 +1,7 @@
 import { ofParent, ofProject, type Table } from "@/platform/registry/table";
 
 export const teamsTables: readonly Table[] = [
-  ofProject("team"),
+  ofProject("team", { passes: true }),
   ofProject("membership", {
     people: ["person_id"],
     erase: ["UPDATE membership SET to_on = :day::date WHERE person_id = :person AND to_on IS NULL"],

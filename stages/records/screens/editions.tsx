@@ -9,7 +9,7 @@ import { Empty, PageHead } from "@/ui/page";
 import { RecordsTabs } from "../parts/records-tabs";
 import { editionsBefore } from "../queries";
 import { buildBests } from "../queries-board";
-import { editionRows } from "../queries-editions";
+import { alike, editionRows } from "../queries-editions";
 import { recordedLines } from "../view";
 import { editionChanges, editionCounts, measureLines } from "../view-editions";
 
@@ -18,10 +18,14 @@ const marks = { changed: "changed", new: "new", gone: "left out" } as const;
 
 /** Editions side by side: what came of them, what they reached, and what changed between two of them. */
 export async function EditionsScreen({ slug, against }: { slug: string; against?: string }) {
-  const { frame, actor } = await projectPage(slug);
+  const { frame, actor, staff } = await projectPage(slug);
   const p = frame.project;
   const [protocols, before] = await Promise.all([protocolsOf(p.id), editionsBefore(p.id)]);
-  const ids = [p.id as string, ...before.map((e) => e.id)];
+  const line = [p.id as string, ...before.map((e) => e.id)];
+  const names = protocols.map((o) => o.name);
+  const others = staff ? await alike(actor.id, line, names) : [];
+  const guest = others.find((e) => e.slug === against);
+  const ids = guest ? [...line, guest.id as string] : line;
   const lines = recordedLines(protocols);
   const [editions, bests] = await Promise.all([
     editionRows(ids),
@@ -33,6 +37,16 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
   const [now, ...older] = editions;
   const other = older.find((e) => e.slug === against) ?? older[0];
   const reached = measureLines(lines, bests);
+  const choice = before.length + others.length > (other ? 1 : 0) && (
+    <div className="my-3">
+      <LinkChoice
+        label="Compare with"
+        options={[...before, ...others].map((e) => ({ value: e.slug, label: e.title }))}
+        chosen={other?.slug ?? ""}
+        hrefOf={(s) => `/p/${slug}/records/editions?against=${s}`}
+      />
+    </div>
+  );
   return (
     <>
       <PageHead title="Editions" note={`${plural(editions.length, "edition")} side by side, the newest first`} />
@@ -108,18 +122,9 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
       {now && other ? (
         <section aria-labelledby="changed" className="mt-6">
           <h2 id="changed" className="mb-1.5">
-            What changed since {other.title}
+            What changed {guest ? "against" : "since"} {other.title}
           </h2>
-          {older.length > 1 && (
-            <div className="mb-3">
-              <LinkChoice
-                label="Compare with"
-                options={older.map((e) => ({ value: e.slug, label: e.title }))}
-                chosen={other.slug}
-                hrefOf={(s) => `/p/${slug}/records/editions?against=${s}`}
-              />
-            </div>
-          )}
+          {choice}
           <div className="gap-x-8 lg:columns-2">
             {editionChanges(other, now).map((part) => (
               <section key={part.title} aria-label={part.title} className="mb-5">
@@ -160,6 +165,7 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
           <Empty title="This is the first edition">
             Finish the project and begin the next edition from Records: what changed between them stands here then.
           </Empty>
+          {choice}
         </div>
       )}
     </>

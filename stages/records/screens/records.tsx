@@ -169,6 +169,22 @@ export async function RecordsScreen({ slug }: { slug: string }) {
                 </LinkButton>
                 <LinkButton href={`/p/${slug}/records/booklet`}>Booklets to print</LinkButton>
               </div>
+              <div className="mt-4 border-t border-line pt-3">
+                <p className="mb-2 text-soft">
+                  For another school: rules, builds, runs, results and guides, without notebooks, marks or any student's
+                  name. Names are taken out of texts too, and words that are also names with them: read it before you
+                  hand it on.
+                </p>
+                <div className="flex flex-wrap gap-2">
+                  <LinkButton href={`/p/${slug}/bundle?for=school`} download>
+                    Without names
+                  </LinkButton>
+                  <LinkButton href={`/p/${slug}/bundle?for=school&pictures=yes`} download>
+                    With pictures of builds
+                  </LinkButton>
+                </div>
+                <p className="mt-1 text-sm text-soft">A picture may show a face: look through them first.</p>
+              </div>
               {may(projectActs.finish) && (
                 <div className="mt-4 border-t border-line pt-3">
                   <p className="mb-2 text-soft">
