@@ -132,7 +132,7 @@ export const LoanButtons = ({
       <span className="sr-only"> {name}</span>
     </ActButton>
     <WithdrawButton action={withdrawLoanAction} id={id} name={`the loan of ${name}`}>
-      take out
+      take out the loan
     </WithdrawButton>
   </span>
 );

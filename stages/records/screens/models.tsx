@@ -45,7 +45,7 @@ export async function ModelsScreen({ slug }: { slug: string }) {
                 <span className="text-soft">
                   {m.build &&
                     (m.buildId && actor.projects[m.projectId] ? (
-                      <Link href={`/p/${m.slug}/builds/${m.buildId}`} className="hover:text-iron">
+                      <Link href={`/p/${m.slug}/builds/${m.buildId}`} className="text-ink underline hover:text-iron">
                         {m.build}
                       </Link>
                     ) : (
