@@ -1,8 +1,10 @@
 import { seededRandom } from "@/core/draw/draw";
 import { isAway } from "@/core/log/attendance";
+import { addDays } from "@/core/sessions/date";
 import type { AttendanceState } from "@/core/vocabulary/classroom";
 import { calendarsIn } from "@/platform/project/calendars";
 import { studentsOf } from "@/stages/people/queries/students";
+import { addDaysOffToProject } from "@/stages/plan/commands/days-off";
 import { markAttendance, planClass, remarkOnClass, takeAttendance } from "@/stages/today/commands/classes";
 import { meetingsOf } from "@/stages/today/view/classes";
 import { at, clock, run } from "./run";
@@ -63,4 +65,28 @@ export async function holdClasses(owner: string, projectId: string): Promise<voi
       });
     }
   }
+}
+
+/** A class of next week is lost for the second section; the one after it has the work of both. */
+export async function loseClass(owner: string, projectId: string): Promise<void> {
+  const calendars = (await calendarsIn([projectId])).get(projectId)!;
+  const section = calendars.sections[1]!;
+  const ahead = meetingsOf(calendars.of).filter((m) => m.section === section.id && m.date > addDays(clock.today, 6));
+  const [lost, after] = ahead;
+  if (!lost || !after) return;
+  await at(clock.today, 7, 50);
+  await run(addDaysOffToProject, owner, {
+    projectId,
+    text: `${lost.date} Heating out, no class`,
+    sectionId: section.id,
+  });
+  await run(planClass, owner, {
+    projectId,
+    sectionId: section.id,
+    onDate: after.date,
+    version: 0,
+    purpose: "The work of the lost class and of this one: bench first, building only where a test waits for it",
+    agenda:
+      "5 What was lost, and what moves for it\n30 Bench, two teams at a time\n10 What slips, read from the plan\n5 Clean up",
+  });
 }

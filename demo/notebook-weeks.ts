@@ -4,9 +4,12 @@ import { primaryOf } from "@/core/run/protocol";
 import { unitAfter } from "@/core/run/reading";
 import { db } from "@/platform/db/db";
 import { calendarsIn } from "@/platform/project/calendars";
+import { saveSettings } from "@/platform/project/save-settings";
 import { projectState } from "@/stages/needs/queries/state";
 import { writeEntry } from "@/stages/notebook/commands";
+import { askCountersign, countersign } from "@/stages/notebook/countersigned";
 import { addEntryPicture, markEntryPicture } from "@/stages/notebook/pictures";
+import { entriesOf } from "@/stages/notebook/queries";
 import { meetingsOf } from "@/stages/today/view/classes";
 import { sketch } from "./helpers";
 import { at, clock, run } from "./run";
@@ -106,6 +109,24 @@ export async function writeNotebooks(projectId: string): Promise<void> {
         const marks = [0, 1].map((k) => ({ x: 0.3 + 0.3 * k, y: 0.35 + 0.2 * k, text: seen[(t + k) % seen.length]! }));
         await run(markEntryPicture, member.id, { id: picture, caption, marks });
       }
+    }
+  }
+}
+
+/** The school asks for countersigned notebooks: some are signed, one was amended since, and one waits. */
+export async function countersignNotebooks(owner: string, projectId: string): Promise<void> {
+  await at(clock.today, 8);
+  await run(saveSettings, owner, { projectId, countersign: "partner" });
+  const state = await projectState(projectId);
+  for (const [t, team] of state.teams.entries()) {
+    const [writer, partner] = team.members;
+    if (!writer || !partner) continue;
+    const entries = await entriesOf(projectId, { personId: writer.id });
+    for (const [i, e] of entries.slice(0, 2 + (t % 2)).entries()) {
+      const id = randomUUID();
+      await at(clock.today, 8, 5 + t);
+      await run(askCountersign, writer.id, { id, entryId: e.id, partnerId: partner.id });
+      if (i > 0 || t % 3 === 0) await run(countersign, partner.id, { id, number: e.version });
     }
   }
 }

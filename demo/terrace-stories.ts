@@ -3,9 +3,9 @@ import { addTopics, dealTopics, writeTopic } from "@/stages/reviews/commands/rep
 import { saveStory, shareStory } from "@/stages/reviews/commands/story";
 import { topicsOf } from "@/stages/reviews/queries/story";
 import { storyFacts } from "@/stages/reviews/queries/story-facts";
-import { holdClasses } from "./classes";
+import { holdClasses, loseClass } from "./classes";
 import { lookUpTerrace, trainTerrace } from "./handbook";
-import { writeNotebooks } from "./notebook-weeks";
+import { countersignNotebooks, writeNotebooks } from "./notebook-weeks";
 import { readNotebooks } from "./notebooks";
 import { at, run } from "./run";
 import { settingsOfTheShop } from "./shop";
@@ -81,10 +81,12 @@ export async function testAndTell(
   await lookUpTerrace(owner, projectId, teams);
   await trainTerrace(projectId, teams);
   await writeNotebooks(projectId);
+  await countersignNotebooks(owner, projectId);
   await readNotebooks(owner, projectId);
   await settingsOfTheShop(projectId, [owner, teams.get("Cistern")!.members[0]!, teams.get("Gully")!.members[1]!]);
   await stockTheShop(owner, projectId, teams);
   await bookTheShop(owner, projectId, teams);
   await tellIncidents(owner, projectId, teams);
   await holdClasses(owner, projectId);
+  await loseClass(owner, projectId);
 }

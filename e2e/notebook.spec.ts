@@ -1,7 +1,7 @@
 // Notebooks as an instructor reads them: unread by one key, a remark that its student finds under the entry.
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
-import { demoUrl, enter, findings, focusOn, stranger } from "./tools";
+import { choose, demoUrl, enter, findings, focusOn, stranger } from "./tools";
 
 const base = `${demoUrl}/p/terrace-pump/notebook`;
 
@@ -105,4 +105,42 @@ test("a picture is added and marked on a phone; who may read it; the whole noteb
   expect(await findings(mara)).toEqual([]);
   await page.goto(mara.url());
   await expect(page.getByRole("heading", { name: "There is no such page here" })).toBeVisible();
+});
+
+test("a student has an entry countersigned by a partner, who reads that one alone; the instructor marks from there", async ({
+  browser,
+  page,
+}) => {
+  await enter(page, "Greta");
+  await page.goto(base);
+  const entry = page.getByRole("article").filter({ hasText: "agree on what changes in G1" });
+  await entry.getByRole("button", { name: "have it countersigned" }).click();
+  await choose(entry.getByLabel("By", { exact: true }), { label: "Hugo Penhallow" });
+  await entry.getByRole("button", { name: "Show it" }).click();
+  await expect(entry).toContainText("shown to Hugo Penhallow, not signed yet");
+  expect(await findings(page)).toEqual([]);
+
+  const hugo = await stranger(browser);
+  await hugo.setViewportSize({ width: 390, height: 844 });
+  await enter(hugo, "Hugo");
+  await hugo.goto(base);
+  const shown = hugo.getByRole("region", { name: "To countersign" });
+  await expect(shown).toContainText("agree on what changes in G1");
+  expect(await hugo.evaluate(() => Math.max(0, document.documentElement.scrollWidth - innerWidth))).toBe(0);
+  expect(await findings(hugo)).toEqual([]);
+  const mine = shown.getByRole("listitem").filter({ hasText: "agree on what changes in G1" });
+  await mine.getByRole("button", { name: /^I have read it: sign/ }).click();
+  await expect(mine).toHaveCount(0);
+  await page.reload();
+  await expect(entry).toContainText("Countersigned by Hugo Penhallow");
+
+  const mara = await stranger(browser);
+  await enter(mara, "Mara");
+  await mara.goto(base);
+  await mara.getByRole("link", { name: "Greta Malik" }).click();
+  const marks = mara.getByRole("region", { name: "Marks that are entered" });
+  await marks.getByRole("button").first().click();
+  await marks.getByLabel("Mark").fill("17");
+  await marks.getByRole("button", { name: "Save" }).click();
+  await expect(marks.getByRole("listitem").first()).toContainText("17");
 });

@@ -96,6 +96,7 @@ beforeAll(async () => {
     withdrawStory: w.story,
     withdrawUse: w.use,
     withdrawRemark: w.remark,
+    withdrawCountersign: w.sign,
     withdrawSetting: w.setting,
     withdrawBooking: w.booking,
     withdrawCheck: w.check,
@@ -163,7 +164,14 @@ test("what is entered in the contest, decided or leant on stays, and it is said 
 const alone = Object.keys(table).filter(
   (name) =>
     /^(withdraw|remove)/.test(name) &&
-    !["removeStaff", "removeDaysOff", "removeEntryPicture", "withdrawBuild", "withdrawEntryOfNotebook"].includes(name),
+    ![
+      "removeStaff",
+      "removeDaysOff",
+      "removeEntryPicture",
+      "withdrawBuild",
+      "withdrawCountersign",
+      "withdrawEntryOfNotebook",
+    ].includes(name),
 );
 
 test.each(alone)("%s: gone, and back as it was", async (name) => {

@@ -12,8 +12,8 @@ export interface Fault {
   readonly build: number;
   /** Number of the build that answers it; null where none does. */
   readonly answeredBy: number | null;
-  /** Runs of the team on the build that answers it and on later ones. */
-  readonly runsSince: number;
+  /** Whether the build that answers it, or a later one of the team, was run. */
+  readonly ranSince: boolean;
 }
 
 /** Whether a fault stayed away after a build answered it. */
@@ -41,9 +41,9 @@ const order: readonly Held[] = ["held", "came back", "untested", "open"];
  * it did not and such a build was run.
  * @example
  * cureLines([
- *   { id: "a", mode: "jams", cause: "friction", team: "T", edition: "E", build: 1, answeredBy: 2, runsSince: 5 },
- *   { id: "b", mode: "drags", cause: "friction", team: "U", edition: "E", build: 1, answeredBy: 2, runsSince: 3 },
- *   { id: "c", mode: "drags", cause: "friction", team: "U", edition: "E", build: 3, answeredBy: null, runsSince: 0 },
+ *   { id: "a", mode: "jams", cause: "friction", team: "T", edition: "E", build: 1, answeredBy: 2, ranSince: true },
+ *   { id: "b", mode: "drags", cause: "friction", team: "U", edition: "E", build: 1, answeredBy: 2, ranSince: true },
+ *   { id: "c", mode: "drags", cause: "friction", team: "U", edition: "E", build: 3, answeredBy: null, ranSince: false },
  * ]).map((l) => `${l.cause}: ${l.times} times, ${l.held} held, ${l.cameBack} came back`)
  * // => ["friction: 3 times, 1 held, 1 came back"]
  */
@@ -57,7 +57,7 @@ export function cureLines<F extends Fault>(faults: readonly F[]): CureLine<F>[] 
         const by = f.answeredBy;
         if (by === null) return "open";
         if (mine.some((x) => placed(x) === placed(f) && x.build >= by)) return "came back";
-        return f.runsSince > 0 ? "held" : "untested";
+        return f.ranSince ? "held" : "untested";
       };
       const told = mine.map((fault) => ({ fault, held: heldOf(fault) }));
       return {

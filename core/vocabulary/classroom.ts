@@ -11,3 +11,10 @@ export const attendanceState = vocabulary(
   ["attendance.state"],
 );
 export type AttendanceState = Term<typeof attendanceState>;
+
+/** Whether notebooks are countersigned. */
+export const countersignMethod = vocabulary({
+  no: "no: the instructor reads",
+  partner: "by a partner: whoever worked beside has read it, and signs with date",
+});
+export type CountersignMethod = Term<typeof countersignMethod>;

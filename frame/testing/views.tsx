@@ -177,7 +177,13 @@ export const views: [name: string, budget: number, make: (w: World) => ReactElem
   ["booklet of a class", 12, ({ slug }) => <ClassBookletScreen slug={slug} />],
   ["booklet of a team", 12, (w) => <TeamBookletScreen slug={w.slug} team={w.a} />],
   ["features over the years", 12, ({ slug }) => <FeaturesScreen slug={slug} />],
-  ["notebook", 12, ({ slug }) => <NotebookScreen slug={slug} beside={(entries) => usesByEntry(slug, entries)} />],
+  [
+    "notebook",
+    12,
+    ({ slug }) => (
+      <NotebookScreen slug={slug} beside={(entries) => usesByEntry(slug, entries)} mark={async () => null} />
+    ),
+  ],
   ["handbook", 12, ({ slug }) => <HandbookScreen slug={slug} />],
   ["search", 12, ({ slug }) => <SearchScreen slug={slug} typed="the" />],
   ["shop", 12, ({ slug }) => <ShopScreen slug={slug} />],

@@ -126,6 +126,23 @@ async function refuseFinished(sql: Tx, project: string): Promise<void> {
     );
 }
 
+/** Waits for the project's turn; then permission is asked again, and whether the project takes changes. */
+async function inTurn<I, O>(
+  cmd: Command<I, O>,
+  sql: Tx,
+  { actor, input, project }: { actor: Actor; input: I; project: string },
+) {
+  // Begun first: what is asked after it is answered when the turn is this one's. They wait for no answer of each other's.
+  const turn = takeTurn(sql, project, cmd.together === true).execute();
+  // Whoever had the turn before may have taken away what this is about, or the right to it.
+  const [of] = await Promise.all([
+    subjectFor(cmd, sql, actor, input),
+    turn,
+    cmd.afterFinish ? null : refuseFinished(sql, project),
+  ]);
+  return of;
+}
+
 /** Tells who watches a project that something changed there of which no command is the record. */
 export const tellProject = (sql: Tx, project: string, about: string) =>
   sendNotice(sql, { project, about, request: null });
@@ -190,10 +207,9 @@ export async function execute<I, O>(
     const prepared = await cmd.prepare?.(input);
     return await inTransaction(async (sql) => {
       const first = await subjectFor(cmd, sql, actor, input);
-      if (first.subject.project) await takeTurn(sql, first.subject.project, cmd.together === true);
-      // Whoever had the turn before may have taken away what this is about, or the right to it.
-      const { who, subject } = first.subject.project ? await subjectFor(cmd, sql, actor, input) : first;
-      if (subject.project && !cmd.afterFinish) await refuseFinished(sql, subject.project);
+      const { who, subject } = first.subject.project
+        ? await inTurn(cmd, sql, { actor, input, project: first.subject.project })
+        : first;
       if (requestId) {
         const before = await sentBefore(sql, cmd, who.id, requestId);
         if (before) return { ok: true as const, value: before.result as O };

@@ -30,6 +30,7 @@ export const broken: Readonly<Record<string, string>> = {
   slot_place: "Another team took this place at the same moment. Reload, and choose again.",
   peer_round_title: "There is a rating of this name.",
   honour_once: "This team has an award of this name already.",
+  notebook_countersign_once: "This entry was shown to that person already.",
   hall_call_open: "Somebody else called at the same moment. Call again.",
   judge_sheet_once: atOnce,
   match_result_number: "Another scorer recorded a match at the same moment. Send yours again.",

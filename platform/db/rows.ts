@@ -836,6 +836,15 @@ export interface Note {
   version: number;
 }
 
+export interface NotebookCountersign {
+  id: Id<"notebook_countersign">;
+  entryId: Id<"notebook_entry">;
+  partnerId: Id<"person">;
+  askedAt: string;
+  number: number | null;
+  signedAt: string | null;
+}
+
 export interface NotebookEntry {
   id: Id<"notebook_entry">;
   projectId: Id<"project">;

@@ -1,5 +1,6 @@
 import * as yup from "yup";
 import { donatedMethod } from "@/core/vocabulary/builds";
+import { countersignMethod } from "@/core/vocabulary/classroom";
 import { conceptMethod } from "@/core/vocabulary/concepts";
 import { dateStyle, gateStrictness, unitSystem } from "@/core/vocabulary/project";
 import { trainingStrictness } from "@/core/vocabulary/shop";
@@ -27,5 +28,7 @@ export const settings = yup.object({
   units: c.oneOf(unitSystem).optional(),
   dates: c.oneOf(dateStyle).optional(),
   donated: c.oneOf(donatedMethod).optional(),
+  /** Whether entries of notebooks are countersigned by a partner. */
+  countersign: c.oneOf(countersignMethod).optional(),
   individualMin: whole(0, 10).optional(),
 });

@@ -1,5 +1,6 @@
 import { type ProjectUnits, unitsOf } from "@/core/quantity/systems";
 import type { DonatedMethod } from "@/core/vocabulary/builds";
+import type { CountersignMethod } from "@/core/vocabulary/classroom";
 import type { ConceptMethod } from "@/core/vocabulary/concepts";
 import type { AwardKind, CombineMethod } from "@/core/vocabulary/contest";
 import type { DateStyle, GateStrictness, UnitSystem } from "@/core/vocabulary/project";
@@ -25,6 +26,7 @@ export interface Settings {
   readonly units: UnitSystem;
   readonly dates: DateStyle;
   readonly donated: DonatedMethod;
+  readonly countersign: CountersignMethod;
   /** Generations that each student makes alone before the team brings them together; 0 asks for none. */
   readonly individualMin: number;
   /** How the contest's events become one ranking. */
@@ -48,6 +50,7 @@ const defaults: Settings = {
   units: "metric",
   dates: "day",
   donated: "fair",
+  countersign: "no",
   individualMin: 0,
   combine: "points",
   awards: ["champion", "best", "judged", "race", "lightest"],

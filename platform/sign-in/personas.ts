@@ -7,7 +7,7 @@ export interface Persona {
   words: string;
 }
 
-/** The people that the demo offers at sign-in: two instructors and a student of each of a few teams. */
+/** The people that the demo offers at sign-in: two instructors, a student of each of a few teams, and one's partner. */
 export const demoPersonas = () => db()<Persona[]>`
   (
     SELECT p.id, p.name, CASE WHEN p.admin THEN 'instructor, keeps the school' ELSE 'co-instructor' END AS words
@@ -17,13 +17,17 @@ export const demoPersonas = () => db()<Persona[]>`
     LIMIT 3
   )
   UNION ALL (
-    SELECT DISTINCT ON (t.name) p.id, p.name, 'student, team ' || t.name
-    FROM membership m
-    JOIN person p ON p.id = m.person_id
-    JOIN team t ON t.id = m.team_id
-    JOIN project j ON j.id = m.project_id
-    WHERE m.to_on IS NULL AND j.finished_at IS NULL AND t.name IN ('Alder', 'Cistern', 'Downpour')
-    ORDER BY t.name, p.name
+    SELECT x.id, x.name, 'student, team ' || x.team
+    FROM (
+      SELECT p.id, p.name, t.name AS team, row_number() OVER (PARTITION BY t.name ORDER BY p.name) AS nth
+      FROM membership m
+      JOIN person p ON p.id = m.person_id
+      JOIN team t ON t.id = m.team_id
+      JOIN project j ON j.id = m.project_id
+      WHERE m.to_on IS NULL AND j.finished_at IS NULL AND t.name IN ('Alder', 'Cistern', 'Downpour')
+    ) x
+    WHERE x.nth = 1 OR (x.nth = 2 AND x.team = 'Downpour')
+    ORDER BY x.team, x.name
   )
 `;
 

@@ -1,9 +1,10 @@
 "use server";
 import { action } from "@/platform/command/perform";
 import { amendEntry, writeEntry } from "./commands";
+import { askCountersign, countersign } from "./countersigned";
 import { addEntryPicture, markEntryPicture } from "./pictures";
 import { editRemark, remarkOnEntry, seeEntry } from "./reading";
-import { removeEntryPicture, withdrawEntryOfNotebook, withdrawRemark } from "./withdrawals";
+import { removeEntryPicture, withdrawCountersign, withdrawEntryOfNotebook, withdrawRemark } from "./withdrawals";
 
 export const writeEntryAction = action(writeEntry);
 
@@ -24,3 +25,9 @@ export const addEntryPictureAction = action(addEntryPicture);
 export const markEntryPictureAction = action(markEntryPicture);
 
 export const removeEntryPictureAction = action(removeEntryPicture);
+
+export const askCountersignAction = action(askCountersign);
+
+export const countersignAction = action(countersign);
+
+export const withdrawCountersignAction = action(withdrawCountersign);

@@ -15,6 +15,8 @@ export interface Entry {
   remarks: { id: string; text: string; madeBy: string; madeAt: string; version: number }[];
   pictures: { id: string; caption: string; marks: PictureMark[] }[];
   versions: { number: number; text: string; reason: string; writtenAt: string }[];
+  /** To whom it was shown, and who has signed which version of it. */
+  signs: { id: string; partner: string; partnerId: string; number: number | null; signedAt: string | null }[];
 }
 
 /** What a command on an entry acts on: its student's notebook; null when there is no such entry. */
@@ -75,7 +77,21 @@ export const entriesOf = (
       )
       FROM notebook_version v
       WHERE v.entry_id = e.id
-    ) AS versions
+    ) AS versions,
+    (
+      SELECT coalesce(
+        json_agg(
+          json_build_object(
+            'id', c.id, 'partner', n.name, 'partnerId', c.partner_id, 'number', c.number, 'signedAt', c.signed_at
+          )
+          ORDER BY c.asked_at
+        ),
+        '[]'
+      )
+      FROM notebook_countersign c
+      JOIN person n ON n.id = c.partner_id
+      WHERE c.entry_id = e.id
+    ) AS signs
   FROM notebook_entry e
   JOIN person p ON p.id = e.person_id
   LEFT JOIN notebook_seen s ON s.entry_id = e.id AND s.person_id = ${of.reader ?? null}

@@ -18,6 +18,12 @@ export const remark = yup.object({
 
 export const editRemark = yup.object({ id: c.id(), version: c.version(), text: c.text(2000) });
 
+/** Who is shown an entry, to read and sign it. */
+export const askCountersign = yup.object({ id: c.id(), entryId: c.id(), partnerId: c.id() });
+
+/** The version that was read. */
+export const countersign = yup.object({ id: c.id(), number: c.whole(1, 10_000).required() });
+
 export const entryPicture = yup.object({ entryId: c.id(), base64: c.picture(), caption: c.optionalText(200) });
 
 export const markPicture = yup.object({ id: c.id(), caption: c.optionalText(200), marks: pictureMarks });

@@ -2,6 +2,7 @@ import "server-only";
 import { shortDate } from "@/platform/pages/dates";
 import type { HomePart, Stage } from "@/platform/registry/stage";
 import * as commands from "./commands";
+import * as countersigned from "./countersigned";
 import * as pictures from "./pictures";
 import * as reading from "./reading";
 import * as withdrawals from "./withdrawals";
@@ -22,7 +23,7 @@ export const notebook: Stage = {
   name: "Notebook",
   pages: [{ label: "Notebook", path: "/notebook" }],
   shows: ["notebook"],
-  commands: [commands, pictures, reading, withdrawals],
+  commands: [commands, countersigned, pictures, reading, withdrawals],
   below: "everyone",
   home,
 };

@@ -8,4 +8,5 @@ export const notebookTables: readonly Table[] = [
   ofParent("notebook_version", "entry_id", "notebook_entry"),
   ofParent("notebook_seen", "entry_id", "notebook_entry", { people: ["person_id"] }),
   ofProject("notebook_remark"),
+  ofParent("notebook_countersign", "entry_id", "notebook_entry", { people: ["partner_id"] }),
 ];

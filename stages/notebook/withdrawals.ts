@@ -1,6 +1,7 @@
 import "server-only";
 import { withdrawal } from "@/platform/withdraw/withdrawal";
 import { notebookActs } from "./acts";
+import { ofCountersign } from "./countersigned";
 import { ofPicture } from "./pictures";
 import { ofEntry } from "./queries";
 
@@ -32,4 +33,14 @@ export const removeEntryPicture = withdrawal({
   act: notebookActs.write,
   subject: ofPicture,
   label: "CASE x.caption WHEN '' THEN 'picture' ELSE left(x.caption, 80) END",
+});
+
+/** A student no longer shows an entry to somebody; a signature goes with it. */
+export const withdrawCountersign = withdrawal({
+  name: "withdrawCountersign",
+  kind: "countersignature",
+  table: "notebook_countersign",
+  act: notebookActs.write,
+  subject: ofCountersign,
+  label: "(SELECT 'of ' || on_date FROM notebook_entry WHERE id = x.entry_id)",
 });

@@ -19,12 +19,12 @@ export const faultsOver = (projectIds: readonly string[]) => db()<ToldFault[]>`
   SELECT
     f.id, f.mode, f.cause, t.name AS team, p.title AS edition, p.id AS project_id, p.slug, b.id AS build_id, b.team_id,
     b.number AS build, f.severity, c.id AS cure_id, c.number AS answered_by, c.what_changed AS cure,
-    (
-      SELECT count(*)::int
+    EXISTS (
+      SELECT
       FROM run r
       JOIN build x ON x.id = r.build_id
       WHERE x.team_id = b.team_id AND x.number >= c.number AND r.state <> 'void'
-    ) AS runs_since
+    ) AS ran_since
   FROM failure f
   JOIN build b ON b.id = f.build_id
   JOIN team t ON t.id = b.team_id

@@ -33,13 +33,20 @@ test("the faults of a build come with what cured the same cause elsewhere, and n
       build: 3,
       teamId: "adze",
       answeredBy: null,
-      runsSince: 0,
+      ranSince: false,
       ...over,
     }) as ToldFault;
   const found = startFaults(
     [
       fault({}),
-      fault({ id: "b", team: "Bevel", teamId: "bevel" as ToldFault["teamId"], build: 1, answeredBy: 2, runsSince: 3 }),
+      fault({
+        id: "b",
+        team: "Bevel",
+        teamId: "bevel" as ToldFault["teamId"],
+        build: 1,
+        answeredBy: 2,
+        ranSince: true,
+      }),
       fault({ id: "later", build: 4, cause: "slip" }),
       fault({
         id: "c",
@@ -47,7 +54,7 @@ test("the faults of a build come with what cured the same cause elsewhere, and n
         teamId: "chisel" as ToldFault["teamId"],
         build: 1,
         answeredBy: 2,
-        runsSince: 0,
+        ranSince: false,
       }),
     ],
     { teamId: "adze", number: 3 },

@@ -28,5 +28,11 @@ export const handbook: Record<string, Line> = {
   remarkOnEntry: { may: staff, input: (w) => ({ id: randomUUID(), entryId: w.entryOfNotebook, text: "Well seen" }) },
   editRemark: { may: staff, input: (w) => ({ id: w.remark, version: 1, text: "Where?" }) },
   withdrawRemark: { may: staff, input: (w) => ({ id: w.remark }) },
+  askCountersign: {
+    may: ["teammate"],
+    input: (w) => ({ id: randomUUID(), entryId: w.entryOfNotebook, partnerId: w.students[2]! }),
+  },
+  countersign: { may: ["other team"], input: (w) => ({ id: w.sign, number: 1 }) },
+  withdrawCountersign: { may: ["teammate"], input: (w) => ({ id: w.sign }) },
   withdrawUse: { may: team, input: (w) => ({ id: w.use }) },
 };

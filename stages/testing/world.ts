@@ -27,6 +27,7 @@ import { askChange } from "@/stages/needs/commands/register";
 import { saveRequirement } from "@/stages/needs/commands/requirements";
 import { saveStatement } from "@/stages/needs/commands/statements";
 import { writeEntry } from "@/stages/notebook/commands";
+import { askCountersign } from "@/stages/notebook/countersigned";
 import { addEntryPicture } from "@/stages/notebook/pictures";
 import { remarkOnEntry } from "@/stages/notebook/reading";
 import { importRoster } from "@/stages/people/commands/roster";
@@ -350,6 +351,8 @@ export async function makeProject(owner: Actor, title: string) {
   });
   const entryPicture = { entryId: entryOfNotebook, caption: "Seal", base64: await picture("#68a") };
   const { id: pictureOfEntry } = await ok(addEntryPicture, mate, entryPicture);
+  const sign = randomUUID();
+  await ok(askCountersign, mate, { id: sign, entryId: entryOfNotebook, partnerId: pupils[1]!.id });
   const shop = await aShop(boss, mate, projectId, a);
   const records = await aRecord(boss, { projectId, team: a, build });
   const remark = randomUUID();
@@ -395,6 +398,7 @@ export async function makeProject(owner: Actor, title: string) {
     aside,
     entryOfNotebook,
     picture: pictureOfEntry,
+    sign,
     remark,
     ...shop,
     ...records,

@@ -29,7 +29,7 @@ export async function TeamBookletScreen({ slug, team: id }: { slug: string; team
   if (!team) notFound();
   const view = teamView(team, state, milestones, frame.units);
   return (
-    <div className="max-w-[760px]">
+    <div className="numbered max-w-[760px]">
       <PageHead
         title={`${team.name}: the record of a team`}
         note={`${p.title}${p.client && `, for ${p.client}`} · ${fullDate(p.startsOn)} to ${fullDate(p.endsOn)}`}

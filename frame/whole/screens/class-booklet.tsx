@@ -27,7 +27,7 @@ export async function ClassBookletScreen({ slug }: { slug: string }) {
     won: facts.honours.filter((h) => h.teamId === team.id),
   }));
   return (
-    <div className="max-w-[760px]">
+    <div className="numbered max-w-[760px]">
       <PageHead
         title={`${p.title}: the record of a class`}
         note={

@@ -8,9 +8,12 @@ import { studentsOf } from "@/stages/people/queries/students";
 import { LinkButton, PageHead } from "@/ui/page";
 import { PrintButton } from "@/ui/print-button";
 import { notebookActs } from "../acts";
+import { DayRecordLine } from "../parts/day-record";
 import { EntryPictures } from "../parts/entry-pictures";
 import { EntryText } from "../parts/entry-text";
+import { Signs } from "../parts/signs";
 import { buildsByStudent, entriesOf } from "../queries";
+import { daysOf } from "../queries-day";
 
 /** A student's whole notebook as a book to print and bind: every entry, its amendments, pictures and remarks. */
 export async function BookScreen({ slug, person: asked }: { slug: string; person?: string }) {
@@ -24,12 +27,13 @@ export async function BookScreen({ slug, person: asked }: { slug: string; person
     studentsOf(p.id),
     buildsByStudent(p.id, person),
   ]);
+  const days = await daysOf(entries.map((e) => e.id));
   const student = students.find((s) => s.id === person);
   if (!student) notFound();
   const sessions = frame.calendars.get(student.sectionId) ?? [];
   const first = entries[0];
   return (
-    <div className="max-w-[760px]">
+    <div className="numbered max-w-[760px]">
       <PageHead
         title={`Notebook of ${student.name}`}
         note={
@@ -71,6 +75,8 @@ export async function BookScreen({ slug, person: asked }: { slug: string; person
             {e.pictures.length > 0 && (
               <EntryPictures entryId={e.id} pictures={e.pictures} own={false} date={longDate(e.onDate)} />
             )}
+            <DayRecordLine base={`/p/${slug}`} day={days.get(e.id)} />
+            <Signs signs={e.signs} version={now.number} own={false} when={instant} />
             {e.remarks.map((r) => (
               <p key={r.id} className="mt-1 text-sm">
                 <strong className="font-[600]">{r.madeBy}</strong>, {instant(r.madeAt)}: {r.text}

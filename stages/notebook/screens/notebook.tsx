@@ -1,21 +1,28 @@
 import type { ReactNode } from "react";
 import { instant, longDate, shortDate } from "@/platform/pages/dates";
 import { projectPage, sectionOf } from "@/platform/pages/page";
+import { settingsOf } from "@/platform/project/settings";
 import { studentsOf } from "@/stages/people/queries/students";
+import { teamsOf } from "@/stages/teams/queries/teams";
 import { cx } from "@/ui/classes";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { LinkChoice, SectionChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { Amend } from "../parts/amend";
+import { AskCountersign } from "../parts/countersign";
+import { DayRecordLine } from "../parts/day-record";
 import { EntryField } from "../parts/entry-field";
 import { EntryPictures } from "../parts/entry-pictures";
 import { EntryText } from "../parts/entry-text";
 import { ReadButton } from "../parts/read-button";
 import { ReadKeys } from "../parts/read-keys";
 import { Remarks } from "../parts/remarks";
+import { Signs } from "../parts/signs";
+import { ToSign } from "../parts/to-sign";
 import { WithdrawEntry } from "../parts/withdraw-entry";
 import { buildsByStudent, entriesOf, notebooksOf, onPage } from "../queries";
+import { daysOf, shownTo } from "../queries-day";
 
 /**
  * Each student's dated record. A student writes and reads the own one; instructors read all. What was written first
@@ -28,6 +35,7 @@ export async function NotebookScreen({
   page: askedPage,
   unread: askedUnread,
   beside,
+  mark,
 }: {
   slug: string;
   person?: string;
@@ -37,6 +45,8 @@ export async function NotebookScreen({
   unread?: boolean;
   /** What stays with entries from elsewhere, by entry. */
   beside: (entries: readonly { id: string }[]) => Promise<ReadonlyMap<string, ReactNode>>;
+  /** Where the instructor marks this student's notebook. */
+  mark: (person: string) => Promise<ReactNode>;
 }) {
   const { frame, staff, actor } = await projectPage(slug);
   const p = frame.project;
@@ -44,15 +54,25 @@ export async function NotebookScreen({
   const section = staff ? sectionOf(frame, asked) : undefined;
   const unread = staff && askedUnread === true;
   const page = Math.max(1, Math.floor(Number(askedPage)) || 1);
-  const [found, notebooks, everybody, builds] = await Promise.all([
+  const { countersign } = await settingsOf(p.id);
+  const asks = !staff && countersign === "partner";
+  const [found, notebooks, everybody, builds, shown, teams] = await Promise.all([
     entriesOf(p.id, { personId: who, sectionId: who ? null : section?.id, page, reader: actor.id, unread }),
     staff ? notebooksOf(p.id, actor.id) : [],
     staff ? studentsOf(p.id) : [],
     buildsByStudent(p.id, who),
+    staff ? [] : shownTo(p.id, actor.id),
+    asks ? teamsOf(p.id) : [],
   ]);
   const students = everybody.filter((s) => !section || s.sectionId === section.id);
   const entries = found.slice(0, onPage);
-  const kept = await beside(entries);
+  const [kept, days, marking] = await Promise.all([
+    beside(entries),
+    daysOf(entries.map((e) => e.id)),
+    staff && who ? mark(who) : null,
+  ]);
+  const own = teams.find((t) => t.members.some((m) => m.id === actor.id));
+  const partners = asks ? (own?.members ?? []).filter((m) => m.id !== actor.id) : [];
   const chosen = students.find((s) => s.id === who);
   const hrefOf = (more: { person?: string; page?: string; unread?: boolean }) => {
     const { unread: only = unread, ...rest } = more;
@@ -64,7 +84,7 @@ export async function NotebookScreen({
     hrefOf({ ...(staff && who ? { person: who } : {}), ...(n > 1 ? { page: String(n) } : {}) });
   const last = new Map(notebooks.map((n) => [n.personId as string, n]));
   const written = students.filter((s) => last.has(s.id));
-  const left = students.filter((x) => !who || x.id === who).reduce((n, x) => n + (last.get(x.id)?.unread ?? 0), 0);
+  const unseen = students.filter((x) => !who || x.id === who).reduce((n, x) => n + (last.get(x.id)?.unread ?? 0), 0);
   const count = who ? (last.get(who)?.entries ?? 0) : written.reduce((n, s) => n + last.get(s.id)!.entries, 0);
   return (
     <>
@@ -86,12 +106,12 @@ export async function NotebookScreen({
               label="Which entries"
               options={[
                 { value: "", label: "all entries" },
-                { value: "1", label: `unread: ${left}` },
+                { value: "1", label: `unread: ${unseen}` },
               ]}
               chosen={unread ? "1" : ""}
               hrefOf={(v) => hrefOf({ ...(who && { person: who }), unread: v === "1" })}
             />
-            {left > 0 && <p className="text-sm text-soft">N marks an entry as read and goes to the next.</p>}
+            {unseen > 0 && <p className="text-sm text-soft">N marks an entry as read and goes to the next.</p>}
             <ReadKeys />
             <ul className="text-sm">
               {chosen && (
@@ -120,9 +140,13 @@ export async function NotebookScreen({
             </ul>
           </nav>
         ) : (
-          <EntryField projectId={p.id} personId={actor.id} known={entries.map((e) => e.id)} />
+          <div className="grid gap-5">
+            <ToSign shown={shown} />
+            <EntryField projectId={p.id} personId={actor.id} known={entries.map((e) => e.id)} />
+          </div>
         )}
         <div className="grid min-w-0 content-start gap-4">
+          {marking}
           {entries.length === 0 && (
             <Empty title={unread && count > 0 ? "Everything is read" : "No entry yet"}>
               {unread && count > 0
@@ -135,6 +159,9 @@ export async function NotebookScreen({
           {entries.map((e) => {
             const now = e.versions.at(-1)!;
             const fresh = staff && e.seen < now.number;
+            const left = partners
+              .filter((m) => !e.signs.some((x) => x.partnerId === m.id))
+              .map((m) => ({ value: m.id, label: m.name }));
             return (
               <article
                 key={e.id}
@@ -154,6 +181,8 @@ export async function NotebookScreen({
                 </h2>
                 <EntryText text={now.text} base={`/p/${slug}`} builds={builds.get(e.personId)} />
                 <EntryPictures entryId={e.id} pictures={e.pictures} own={!staff} date={longDate(e.onDate)} />
+                <DayRecordLine base={`/p/${slug}`} day={days.get(e.id)} />
+                <Signs signs={e.signs} version={now.number} own={!staff} when={instant} />
                 {kept.get(e.id)}
                 {e.versions.length > 1 && (
                   <Fold
@@ -188,6 +217,7 @@ export async function NotebookScreen({
                   <span className="flex flex-wrap gap-x-2.5">
                     <Amend key={e.version} id={e.id} version={e.version} text={now.text} />
                     <WithdrawEntry id={e.id} />
+                    {left.length > 0 && <AskCountersign entryId={e.id} partners={left} />}
                   </span>
                 )}
               </article>

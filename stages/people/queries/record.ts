@@ -30,6 +30,7 @@ export async function studentRecord(projectId: string, personId: string) {
     calculations,
     exercises,
     attendance,
+    countersigned,
   ] = await Promise.all([
     sql`SELECT id, name, email FROM person WHERE id = ${personId}`,
     sql`
@@ -164,6 +165,13 @@ export async function studentRecord(projectId: string, personId: string) {
       WHERE person_id = ${personId} AND project_id = ${projectId}
       ORDER BY on_date
     `,
+    sql`
+      SELECT e.on_date, c.number, c.signed_at
+      FROM notebook_countersign c
+      JOIN notebook_entry e ON e.id = c.entry_id
+      WHERE c.partner_id = ${personId} AND e.project_id = ${projectId}
+      ORDER BY e.on_date
+    `,
   ]);
   return {
     person: one(person),
@@ -190,5 +198,6 @@ export async function studentRecord(projectId: string, personId: string) {
     calculations,
     exercises,
     attendance,
+    countersigned,
   };
 }

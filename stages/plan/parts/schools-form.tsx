@@ -1,6 +1,7 @@
 "use client";
 
 import { donatedMethod } from "@/core/vocabulary/builds";
+import { countersignMethod } from "@/core/vocabulary/classroom";
 import { conceptMethod } from "@/core/vocabulary/concepts";
 import { dateStyle, gateStrictness, unitSystem } from "@/core/vocabulary/project";
 import { shareMethod, teamMethod } from "@/core/vocabulary/teams";
@@ -71,6 +72,12 @@ export const SchoolsForm = ({ projectId, values }: { projectId: string; values: 
         "How many each student makes alone before the team brings them together: everybody has built something, " +
         "and knows why. 0 asks for none."
       }
+    />
+    <SelectField
+      name="countersign"
+      label="Notebooks are countersigned"
+      options={countersignMethod.options}
+      hint="A signed entry is harder to make up later; a student chooses whom to show it to. Not all schools ask for it."
     />
     <SelectField
       name="donated"

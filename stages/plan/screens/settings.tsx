@@ -40,6 +40,7 @@ export async function SettingsScreen({ slug }: { slug: string }) {
             units: settings.units,
             dates: settings.dates,
             donated: settings.donated,
+            countersign: settings.countersign,
             individualMin: settings.individualMin,
           }}
         />

@@ -1,3 +1,4 @@
+import { MarksBeside } from "@/stages/grades/screens/mark-beside";
 import { usesByEntry } from "@/stages/handbook/screens/beside";
 import { NotebookScreen } from "@/stages/notebook/screens/notebook";
 
@@ -19,6 +20,7 @@ export default async function Page({
       page={page}
       unread={unread === "1"}
       beside={(entries) => usesByEntry(slug, entries)}
+      mark={async (person) => <MarksBeside slug={slug} person={person} />}
     />
   );
 }
