@@ -86,7 +86,6 @@ export async function loseClass(owner: string, projectId: string): Promise<void>
     onDate: after.date,
     version: 0,
     purpose: "The work of the lost class and of this one: bench first, building only where a test waits for it",
-    agenda:
-      "5 What was lost, and what moves for it\n30 Bench, two teams at a time\n10 What slips, read from the plan\n5 Clean up",
+    agenda: "5 What was lost, and what moves\n30 Bench, two teams at a time\n10 What slips, by the plan\n5 Clean up",
   });
 }

@@ -49,7 +49,11 @@ async function openLast(owner: string, before: string, start: string) {
   await run(addDaysOffToProject, owner, { projectId, text: `${addDays(start, 28)} Staff day` });
   await run(createSection, owner, { projectId, name: "5", days: [1, 3, 4] });
   const sections = await db()<{ id: string }[]>`
-    SELECT s.id FROM section s JOIN project_section p ON p.section_id = s.id WHERE p.project_id = ${projectId} ORDER BY s.name
+    SELECT s.id
+    FROM section s
+    JOIN project_section p ON p.section_id = s.id
+    WHERE p.project_id = ${projectId}
+    ORDER BY s.name
   `;
   const sectionIds = sections.map((x) => x.id);
   fresh();

@@ -107,7 +107,7 @@ test("a picture is added and marked on a phone; who may read it; the whole noteb
   await expect(page.getByRole("heading", { name: "There is no such page here" })).toBeVisible();
 });
 
-test("a student has an entry countersigned by a partner, who reads that one alone; the instructor marks from there", async ({
+test("an entry is countersigned by a partner, who reads that one alone; the instructor marks from there", async ({
   browser,
   page,
 }) => {

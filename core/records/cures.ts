@@ -43,7 +43,7 @@ const order: readonly Held[] = ["held", "came back", "untested", "open"];
  * cureLines([
  *   { id: "a", mode: "jams", cause: "friction", team: "T", edition: "E", build: 1, answeredBy: 2, ranSince: true },
  *   { id: "b", mode: "drags", cause: "friction", team: "U", edition: "E", build: 1, answeredBy: 2, ranSince: true },
- *   { id: "c", mode: "drags", cause: "friction", team: "U", edition: "E", build: 3, answeredBy: null, ranSince: false },
+ *   { id: "c", mode: "drags", cause: "friction", team: "U", edition: "E", build: 3, answeredBy: null, ranSince: true },
  * ]).map((l) => `${l.cause}: ${l.times} times, ${l.held} held, ${l.cameBack} came back`)
  * // => ["friction: 3 times, 1 held, 1 came back"]
  */

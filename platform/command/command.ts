@@ -132,7 +132,7 @@ async function inTurn<I, O>(
   sql: Tx,
   { actor, input, project }: { actor: Actor; input: I; project: string },
 ) {
-  // Begun first: what is asked after it is answered when the turn is this one's. They wait for no answer of each other's.
+  // Begun first: what is asked after it is answered when the turn is this one's. None waits for another's answer.
   const turn = takeTurn(sql, project, cmd.together === true).execute();
   // Whoever had the turn before may have taken away what this is about, or the right to it.
   const [of] = await Promise.all([

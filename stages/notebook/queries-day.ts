@@ -15,7 +15,7 @@ export interface DayRecord {
   }[];
 }
 
-/** What else was recorded on the days of these entries by their writers' teams: builds, runs, reviews with decisions. */
+/** What the writers' teams recorded on the days of these entries: builds, runs, reviews with decisions. */
 export const daysOf = async (entryIds: readonly string[]): Promise<ReadonlyMap<string, DayRecord>> => {
   if (!entryIds.length) return new Map();
   const rows = await db()<DayRecord[]>`

@@ -101,7 +101,7 @@ export async function editionRows(ids: readonly string[]): Promise<EditionRow[]>
   return ids.flatMap((id) => rows.find((r) => r.id === id) ?? []);
 }
 
-/** Projects that a person runs besides these, and that test under a protocol of one of these names: other schools' too. */
+/** Projects that a person runs besides these and that test under a protocol of these names: other schools' too. */
 export const alike = (personId: string, besides: readonly string[], protocols: readonly string[]) =>
   db()<Pick<row.Project, "id" | "title" | "slug">[]>`
     SELECT p.id, p.title, p.slug

@@ -10,7 +10,7 @@ const before = {
   variables: { stroke: "0.25 m" },
 } as unknown as Before;
 
-test("a build that starts from an earlier one keeps what is not left out, and asks why it does without the rest", () => {
+test("a build that starts from an earlier one keeps what is not left out, and asks why the rest is", () => {
   expect(startFrom(before, ["1"])).toEqual({
     fromEdition: "b",
     features: "ball valve",

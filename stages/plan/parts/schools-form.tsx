@@ -77,7 +77,7 @@ export const SchoolsForm = ({ projectId, values }: { projectId: string; values: 
       name="countersign"
       label="Notebooks are countersigned"
       options={countersignMethod.options}
-      hint="A signed entry is harder to make up later; a student chooses whom to show it to. Not all schools ask for it."
+      hint="A signed entry is harder to make up later; a student chooses whom to show it to."
     />
     <SelectField
       name="donated"
