@@ -60,9 +60,10 @@ const wrote: readonly (readonly ((w: Week) => string)[])[] = [
   ],
 ];
 
+const views = ["from the left", "the valve", "from above", "the base"];
 const seen = ["Air comes in here", "The screw works loose", "Rubs on this side", "Leaks at the seam"];
 
-/** What the students of a project wrote after classes, each of the own part; one picture a team, with two marks. */
+/** What the students of a project wrote after classes, each of the own part, one of them with a picture and two marks. */
 export async function writeNotebooks(projectId: string): Promise<void> {
   const calendars = (await calendarsIn([projectId])).get(projectId)!;
   const state = await projectState(projectId);
@@ -83,9 +84,9 @@ export async function writeNotebooks(projectId: string): Promise<void> {
   for (const [t, team] of state.teams.entries()) {
     const builds = state.builds.filter((b) => b.teamId === team.id);
     const days = meetings.filter((m) => m.section === team.sectionId && m.date < clock.today).slice(3);
-    let pictured = false;
     for (const [i, member] of team.members.entries()) {
       let nth = 0;
+      let pictured = false;
       for (const { date } of days) {
         const build = builds.findLast((b) => b.builtOn <= date);
         // Some write after nearly every class, some seldom.
@@ -101,12 +102,16 @@ export async function writeNotebooks(projectId: string): Promise<void> {
         const own = wrote[i % wrote.length]!;
         const text = own[(nth++ + t) % own.length]!(week);
         await run(writeEntry, member.id, { id, projectId, personId: member.id, text });
-        if (pictured || i !== 1) continue;
+        if (pictured) continue;
         pictured = true;
-        const caption = `${team.name}, ${week.build}`;
+        const caption = `${team.name}, ${week.build}, ${views[i % views.length]}`;
         const base64 = await sketch(caption, 30 + 12 * t);
         const { id: picture } = await run(addEntryPicture, member.id, { entryId: id, caption, base64 });
-        const marks = [0, 1].map((k) => ({ x: 0.3 + 0.3 * k, y: 0.35 + 0.2 * k, text: seen[(t + k) % seen.length]! }));
+        const marks = [0, 1].map((k) => ({
+          x: 0.3 + 0.3 * k,
+          y: 0.35 + 0.2 * k,
+          text: seen[(t + i + k) % seen.length]!,
+        }));
         await run(markEntryPicture, member.id, { id: picture, caption, marks });
       }
     }

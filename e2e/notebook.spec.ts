@@ -143,4 +143,8 @@ test("an entry is countersigned by a partner, who reads that one alone; the inst
   await marks.getByLabel("Mark").fill("17");
   await marks.getByRole("button", { name: "Save" }).click();
   await expect(marks.getByRole("listitem").first()).toContainText("17");
+  await marks.getByRole("button", { name: "by Design review" }).click();
+  await choose(marks.getByRole("combobox").first(), "3");
+  await marks.getByRole("button", { name: "Enter this mark" }).click();
+  await expect(marks.getByRole("listitem").first()).toContainText("% by Design review");
 });

@@ -51,6 +51,18 @@ test("a head of department sees all projects, the machines' loads and results by
   );
   await expect(page.getByRole("main")).not.toContainText("Greta");
   expect(await findings(page)).toEqual([]);
+
+  await page.goto(`${demoUrl}/school`);
+  await page.getByRole("button", { name: /^heads the department: Tomas/ }).click();
+  await expect(page.getByRole("button", { name: /^no longer: Tomas/ })).toBeVisible();
+  expect(await findings(page)).toEqual([]);
+  const tomas = await stranger(browser);
+  await enter(tomas, "Tomas");
+  await tomas.getByRole("link", { name: "Department", exact: true }).click();
+  await expect(tomas.getByRole("row", { name: /^Seed Dryer/ })).toBeVisible();
+  await tomas.goto(`${demoUrl}/school`);
+  await expect(tomas.getByRole("heading", { name: "There is no such page here" })).toBeVisible();
+
   const ines = await stranger(browser);
   await enter(ines, "Ines");
   await ines.goto(`${demoUrl}/school/department`);

@@ -34,6 +34,7 @@ const open = [
   "giveLogins",
   "lendArtefact",
   "moveGuideStep",
+  "nameHead",
   "removeStaff",
   "resetInstructor",
   "returnArtefact",

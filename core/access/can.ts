@@ -11,6 +11,8 @@ export type Actor =
       name: string;
       instructor: boolean;
       admin: boolean;
+      /** Heads the department. */
+      head?: boolean;
       projects: Readonly<Record<string, Membership>>;
     }
   | { kind: "guest"; id: string; name: string; role: GuestRole; project: string }
@@ -40,6 +42,8 @@ export type Rule = {
   readonly self?: true;
   /** Who keeps the installation: the first instructor. */
   readonly admin?: true;
+  /** Who heads the department, and who keeps the installation. */
+  readonly head?: true;
   /** Students: `own` team or person only, or `class` for records that the whole class reads. */
   readonly student?: "own" | "class";
 };
@@ -101,6 +105,7 @@ export function can(actor: Actor, act: Act, subject: Subject): boolean {
   if (actor.kind === "guest") return subject.project === actor.project && (rule.guests?.includes(actor.role) ?? false);
   if (rule.self) return subject.person === actor.id;
   if (rule.admin) return actor.admin;
+  if (rule.head) return actor.admin || actor.head === true;
   if (rule.instructor) return actor.instructor;
   const place = subject.project === undefined ? undefined : actor.projects[subject.project];
   if (!place || !rule.project?.includes(place.role)) return false;

@@ -1,9 +1,16 @@
 // What a head of department sees of all projects, counted by the database as the projects' own pages count it.
 
+import { can } from "@/core/access/can";
 import { coverage } from "@/core/needs/requirement";
+import { projectActs, schoolActs } from "@/platform/project/acts";
+import { actorOf } from "@/platform/sign-in/actors";
 import { projectState } from "@/stages/needs/queries/state";
+import { addCoInstructor } from "@/stages/people/commands/guests";
+import { nameHead } from "@/stages/people/commands/heads";
+import { removeStaff } from "@/stages/people/commands/logins";
+import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
-import { departmentOf } from "./department";
+import { departmentOf, instructorsOf } from "./department";
 
 let at: Awaited<ReturnType<typeof openClass>>;
 beforeAll(async () => {
@@ -36,4 +43,22 @@ test("counts agree with the project's own state; of students there is a number a
   expect(p.best).toMatchObject({ name: expect.any(String), value: expect.any(Number) });
   const text = JSON.stringify(rows);
   for (const name of at.w.names) expect(text).not.toContain(name);
+});
+
+test("an instructor who is named sees the department, keeps nothing, and opens no project by it", async () => {
+  const { projectId } = at.w;
+  await ok(addCoInstructor, at.boss, { projectId, name: "Ola Berg", email: "ola@school.example" });
+  const named = (await instructorsOf()).find((i) => i.name === "Ola Berg")!;
+  await ok(removeStaff, at.boss, { projectId, personId: named.id });
+  const ola = async () => actorOf(named.id);
+  expect(can(await ola(), schoolActs.oversee, {})).toBe(false);
+  await ok(nameHead, at.boss, { personId: named.id, on: true });
+  expect(can(await ola(), schoolActs.oversee, {})).toBe(true);
+  expect(can(await ola(), schoolActs.keep, {})).toBe(false);
+  expect(can(await ola(), projectActs.read, { project: projectId })).toBe(false);
+  await ok(nameHead, at.boss, { personId: named.id, on: false });
+  expect(can(await ola(), schoolActs.oversee, {})).toBe(false);
+  expect(await refused(nameHead, at.boss, { personId: at.w.students[0]!, on: true })).toMatchObject({
+    kind: "missing",
+  });
 });

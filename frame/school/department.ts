@@ -141,3 +141,8 @@ export const departmentOf = (today: string, from: string, to: string) => db()<De
   WHERE p.archived_at IS NULL
   ORDER BY p.finished_at IS NOT NULL, coalesce(p.event_on, p.ends_on), p.title
 `;
+
+/** The instructors of the school but those who keep it, and who of them heads the department. */
+export const instructorsOf = () => db()<Pick<row.Person, "id" | "name" | "head">[]>`
+  SELECT id, name, head FROM person WHERE instructor AND NOT admin AND erased_at IS NULL ORDER BY name
+`;

@@ -961,6 +961,7 @@ export interface Person {
   erasedAt: string | null;
   version: number;
   loginName: string | null;
+  head: boolean;
 }
 
 export interface Piece {

@@ -2,6 +2,7 @@ import { acts, everyone, staff } from "@/core/access/can";
 
 export const schoolActs = acts("school", {
   keep: { admin: true },
+  oversee: { head: true },
 });
 
 export const projectActs = acts("project", {

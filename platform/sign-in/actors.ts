@@ -12,11 +12,12 @@ export async function actorOf(personId: string): Promise<Actor> {
       name: row.Person["name"];
       instructor: row.Person["instructor"];
       admin: row.Person["admin"];
+      head: row.Person["head"];
       staff: Record<string, StaffRole> | null;
       classes: { project: string; team: string | null }[] | null;
     }[]
   >`
-    SELECT p.name, p.instructor, p.admin,
+    SELECT p.name, p.instructor, p.admin, p.head,
       (SELECT json_object_agg(project_id, role) FROM staff WHERE person_id = p.id) AS staff,
       (SELECT json_agg(json_build_object('project', ps.project_id, 'team', m.team_id))
          FROM enrolment e JOIN project_section ps USING (section_id)
@@ -27,7 +28,8 @@ export async function actorOf(personId: string): Promise<Actor> {
   const projects: Record<string, Membership> = {};
   for (const c of row.classes ?? []) projects[c.project] = { role: "student", team: c.team };
   for (const [project, role] of Object.entries(row.staff ?? {})) projects[project] = { role, team: null };
-  return { kind: "person", id: personId, name: row.name, instructor: row.instructor, admin: row.admin, projects };
+  const { name, instructor, admin, head } = row;
+  return { kind: "person", id: personId, name, instructor, admin, head, projects };
 }
 
 /** The guest that a cookie belongs to: it holds the link's secret and, where there is a PIN, the device's own mark. */

@@ -2,6 +2,7 @@
 import { action } from "@/platform/command/perform";
 import { eraseStudent } from "./commands/erase";
 import { addCoInstructor, createGuestLink, revokeGuestLink } from "./commands/guests";
+import { nameHead } from "./commands/heads";
 import { giveLogin, giveLogins, removeStaff, resetInstructor } from "./commands/logins";
 import { mergeStudents } from "./commands/merge";
 import { importRoster, previewRoster } from "./commands/roster";
@@ -36,3 +37,5 @@ export const editStudentAction = action(editStudent);
 export const restoreEnrolmentAction = action(restoreEnrolment);
 
 export const mergeStudentsAction = action(mergeStudents);
+
+export const nameHeadAction = action(nameHead);

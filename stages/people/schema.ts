@@ -80,3 +80,6 @@ export const guestLink = yup.object({
 });
 
 export const guestLinkId = yup.object({ id: c.id() });
+
+/** Who heads the department, or no longer. */
+export const head = yup.object({ personId: c.id(), on: yup.boolean().required() });

@@ -5,6 +5,7 @@ import type { Hit, Search, Stage } from "@/platform/registry/stage";
 import { peopleActs } from "./acts";
 import * as erase from "./commands/erase";
 import * as guests from "./commands/guests";
+import * as heads from "./commands/heads";
 import * as logins from "./commands/logins";
 import * as merge from "./commands/merge";
 import * as roster from "./commands/roster";
@@ -35,7 +36,7 @@ export const people: Stage = {
   name: "People",
   pages: [{ label: "People", path: "/people", for: "staff" }],
   shows: ["people", "staff", "guest"],
-  commands: [erase, guests, logins, merge, roster, students],
+  commands: [erase, guests, heads, logins, merge, roster, students],
   below: "staff",
   search,
 };

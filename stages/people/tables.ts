@@ -2,7 +2,7 @@ import { fits, type Table } from "@/platform/registry/table";
 import { meetingPattern } from "@/stages/plan/schema";
 
 export const peopleTables: readonly Table[] = [
-  { name: "person", omit: ["email", "login_name", "password_hash", "instructor", "admin", "version"] },
+  { name: "person", omit: ["email", "login_name", "password_hash", "instructor", "admin", "head", "version"] },
   {
     name: "section",
     passes: true,

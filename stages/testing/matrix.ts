@@ -365,6 +365,7 @@ export const table: Record<string, Line> = {
     }),
   },
   giveLogins: { may: staff, input: (w) => ({ projectId: w.projectId }) },
+  nameHead: { may: ["owner"], input: (w) => ({ personId: w.students[2]!, on: true }) },
   resetInstructor: { may: ["owner"], input: (w) => ({ projectId: w.projectId, personId: w.students[2]! }) },
   removeStaff: { may: ["owner"], input: (w) => ({ projectId: w.projectId, personId: w.students[2]! }) },
   changePassword: { may: persons, input: () => ({ current: "x", password: "a long enough one" }) },

@@ -13,7 +13,7 @@ export async function AccountScreen() {
   const [here, sessions] = [await currentSession(), await sessionsOf(actor.id)];
   const others = sessions.filter((s) => s.hash !== here);
   return (
-    <PlainShell name={actor.name} admin={actor.admin}>
+    <PlainShell name={actor.name} admin={actor.admin} head={actor.head}>
       <PageHead title="Account" note={actor.name} />
       <div className="grid items-start gap-5 md:grid-cols-2">
         <Sheet title="Password">

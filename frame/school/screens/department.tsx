@@ -18,7 +18,7 @@ import { editionsOf, loadsOf, standing } from "../department-view";
 /** All projects of the school on one page: where each stands, how full the machines are, results by edition. */
 export async function DepartmentScreen() {
   const actor = await requirePerson();
-  if (!can(actor, schoolActs.keep, {})) notFound();
+  if (!can(actor, schoolActs.oversee, {})) notFound();
   const day = today();
   const { from, to } = weekOf(day);
   const rows = await departmentOf(day, from, to);
@@ -26,10 +26,10 @@ export async function DepartmentScreen() {
   const loads = loadsOf(rows, calendars, from, to);
   const editions = editionsOf(rows);
   return (
-    <PlainShell name={actor.name} admin>
+    <PlainShell name={actor.name} admin={actor.admin} head={actor.head}>
       <PageHead title="Department" note={`${fullDate(day)} · of students only how many they are`}>
         <PrintButton />
-        <LinkButton href="/school">School</LinkButton>
+        {actor.admin && <LinkButton href="/school">School</LinkButton>}
       </PageHead>
       {rows.length === 0 && <Empty title="No project yet">Projects of all instructors stand here.</Empty>}
       {rows.length > 0 && (

@@ -10,7 +10,7 @@ export async function ImportScreen() {
   const actor = await requirePerson();
   if (!can(actor, projectActs.import, {})) notFound();
   return (
-    <PlainShell name={actor.name} admin={actor.admin}>
+    <PlainShell name={actor.name} admin={actor.admin} head={actor.head}>
       <PageHead
         title="Import a project"
         note="A bundle that was exported from Ironstone. All of it comes in, or nothing."

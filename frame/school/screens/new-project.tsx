@@ -15,7 +15,7 @@ export async function NewProjectScreen({ kind }: { kind?: string }) {
   if (!can(actor, projectActs.create, {})) notFound();
   const chosen = kindsShown.find((k) => k.key === kind);
   return (
-    <PlainShell name={actor.name} admin={actor.admin}>
+    <PlainShell name={actor.name} admin={actor.admin} head={actor.head}>
       <PageHead
         title={chosen ? `New project: ${chosen.name.toLowerCase()}` : "New project"}
         note={

@@ -4,7 +4,17 @@ import { Mark } from "@/ui/mark";
 import { SignOut } from "./sign-out";
 
 /** The frame of pages outside a project. */
-export function PlainShell({ name, children, admin }: { name: string; children: ReactNode; admin?: boolean }) {
+export function PlainShell({
+  name,
+  children,
+  admin,
+  head,
+}: {
+  name: string;
+  children: ReactNode;
+  admin?: boolean;
+  head?: boolean;
+}) {
   return (
     <div className="min-h-dvh">
       <div
@@ -18,6 +28,11 @@ export function PlainShell({ name, children, admin }: { name: string; children: 
           Ironstone
         </Link>
         <nav className="flex items-center gap-4 text-soft">
+          {head && (
+            <Link href="/school/department" className="hover:text-ink">
+              Department
+            </Link>
+          )}
           {admin && (
             <Link href="/school" className="hover:text-ink">
               School

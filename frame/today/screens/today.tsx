@@ -36,7 +36,7 @@ export async function TodayScreen({ all = false }: { all?: boolean }) {
   const waiting = actor.instructor ? running.map((p) => ({ p, items: found.get(p.id) ?? [] })) : [];
   const own = actor.instructor ? [] : await studentHome(actor, today());
   return (
-    <PlainShell name={actor.name} admin={actor.admin}>
+    <PlainShell name={actor.name} admin={actor.admin} head={actor.head}>
       <PageHead title={actor.instructor ? "Today" : `Hello, ${actor.name.split(" ")[0]}`} note={fullDate(today())}>
         {actor.instructor && (
           <>

@@ -1,8 +1,10 @@
 import { typedMark } from "@/core/grades/mark";
 import { leavesOf } from "@/core/grades/scheme";
 import { projectPage } from "@/platform/pages/page";
+import { rubricsOf } from "@/stages/reviews/queries/reviews";
 import { gradeActs } from "../acts";
 import { MarkForm } from "../parts/mark-form";
+import { RubricMarks } from "../parts/rubric-marks";
 import { marksOf } from "../queries/marks";
 import { schemeOf } from "../queries/scheme";
 
@@ -11,7 +13,7 @@ export async function MarksBeside({ slug, person }: { slug: string; person: stri
   const { frame, may } = await projectPage(slug);
   if (!may(gradeActs.edit)) return null;
   const p = frame.project;
-  const [scheme, marks] = await Promise.all([schemeOf(p.id), marksOf(p.id, person)]);
+  const [scheme, marks, rubrics] = await Promise.all([schemeOf(p.id), marksOf(p.id, person), rubricsOf(p.id)]);
   const parts = leavesOf(scheme?.definition.components ?? []).filter((c) => c.source.kind === "entered");
   if (parts.length === 0) return null;
   return (
@@ -35,6 +37,14 @@ export async function MarksBeside({ slug, person }: { slug: string; person: stri
                 version={mark?.version ?? 0}
                 typed={typed}
                 computed={false}
+              />
+              <RubricMarks
+                key={`by ${mark?.version ?? 0}`}
+                projectId={p.id}
+                personId={person}
+                component={c.key}
+                version={mark?.version ?? 0}
+                rubrics={rubrics.map(({ id, name, definition }) => ({ id, name, definition }))}
               />
             </li>
           );
