@@ -1,11 +1,11 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { db } from "@/platform/db/db";
+import { db, type Tx } from "@/platform/db/db";
 import type { AwardFacts } from "../view/awards";
 
 /** What awards are made of besides the standings: first builds, notebooks, and the crowd's vote. */
-export async function awardFacts(projectId: string): Promise<AwardFacts> {
-  const [facts] = await db()<AwardFacts[]>`
+export async function awardFacts(projectId: string, sql: Tx = db()): Promise<AwardFacts> {
+  const [facts] = await sql<AwardFacts[]>`
     SELECT
       (
         SELECT coalesce(

@@ -1,8 +1,9 @@
 import "server-only";
 import { unitsOf } from "@/core/quantity/systems";
+import type { Tx } from "@/platform/db/db";
 import { settingsOf } from "@/platform/project/settings";
 import { freshen } from "@/stages/needs/queries/kept";
-import type { AwardFacts } from "../view/awards";
+import type { Awarded, AwardFacts } from "../view/awards";
 import { awardFacts } from "./awards";
 import { eventsOf, placedEventsOf } from "./events";
 import { judgedEventsOf } from "./judged";
@@ -28,6 +29,28 @@ async function read<E>(projectId: string, measured: (projectId: string) => Promi
   const contest = { events, races, judged, method: settings.combine, weights };
   const massUnit = unitsOf(settings.units).mass;
   return { names, settings, contest, massUnit, given: settings.awards, facts };
+}
+
+/** Computes what is marked of a contest, before a command reads it. */
+export async function freshenContest(projectId: string): Promise<void> {
+  await freshenStandings(projectId);
+  await freshen([projectId]);
+}
+
+/** What awards are made of, for a command: read one after the other in its transaction. */
+export async function contestIn(projectId: string, sql: Tx): Promise<Awarded> {
+  const events = await eventsOf(projectId, sql);
+  const races = await matchEventsOf(projectId, sql);
+  const judged = await judgedEventsOf(projectId, sql);
+  const names = await eventNames(projectId, sql);
+  const settings = await settingsOf(projectId, sql);
+  const weights = new Map(names.map((e) => [e.id as string, e.weight]));
+  return {
+    contest: { events, races, judged, method: settings.combine, weights },
+    given: settings.awards,
+    facts: await awardFacts(projectId, sql),
+    massUnit: unitsOf(settings.units).mass,
+  };
 }
 
 /** The events of a contest with their standings, how they are put together, and what awards are made of. */

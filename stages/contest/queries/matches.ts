@@ -68,8 +68,8 @@ export async function lockMatches(
 }
 
 /** The events of a project by name, whatever their format. */
-export const eventNames = (projectId: string) =>
-  db()<
+export const eventNames = (projectId: string, sql: Tx = db()) =>
+  sql<
     {
       id: row.Event["id"];
       name: row.Event["name"];

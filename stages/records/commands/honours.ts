@@ -2,7 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
-import { placedContestOf } from "@/stages/contest/queries/contest";
+import { contestIn, freshenContest } from "@/stages/contest/queries/contest";
 import { awardsOf } from "@/stages/contest/view/awards";
 import { recordActs } from "../acts";
 import { unconfirmedEvents } from "../queries-honours";
@@ -16,8 +16,8 @@ export const giveHonours = command({
   act: recordActs.honour,
   schema: s.giveHonours,
   subject: (_, i) => ({ project: i.projectId }),
-  prepare: async ({ projectId }) => placedContestOf(projectId, true),
-  async run({ sql, audit, by, today }, { projectId }, contest): Promise<{ given: number }> {
+  prepare: ({ projectId }) => freshenContest(projectId),
+  async run({ sql, audit, by, today }, { projectId }): Promise<{ given: number }> {
     await sql`SELECT FROM project WHERE id = ${projectId} FOR UPDATE`;
     const open = await unconfirmedEvents(projectId, sql);
     if (open.length) refuse(`Confirm first: ${open.join(", ")}. Until then the places may change.`);
@@ -30,7 +30,7 @@ export const giveHonours = command({
     const [p] = await sql<{ year: string }[]>`
       SELECT left(coalesce(event_on, ends_on)::text, 4) AS year FROM project WHERE id = ${projectId}
     `;
-    const awards = toGive(awardsOf(contest), given);
+    const awards = toGive(awardsOf(await contestIn(projectId, sql)), given);
     if (awards.length === 0) refuse("Every award that the contest gives is given.");
     for (const a of awards) {
       const team = found(
