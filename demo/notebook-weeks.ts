@@ -63,7 +63,7 @@ const wrote: readonly (readonly ((w: Week) => string)[])[] = [
 const views = ["from the left", "the valve", "from above", "the base"];
 const seen = ["Air comes in here", "The screw works loose", "Rubs on this side", "Leaks at the seam"];
 
-/** What the students of a project wrote after classes, each of the own part, one of them with a picture and two marks. */
+/** What the students of a project wrote after classes, of their own part; each once with a picture and two marks. */
 export async function writeNotebooks(projectId: string): Promise<void> {
   const calendars = (await calendarsIn([projectId])).get(projectId)!;
   const state = await projectState(projectId);

@@ -53,8 +53,8 @@ test("a head of department sees all projects, the machines' loads and results by
   expect(await findings(page)).toEqual([]);
 
   await page.goto(`${demoUrl}/school`);
-  await page.getByRole("button", { name: /^heads the department: Tomas/ }).click();
-  await expect(page.getByRole("button", { name: /^no longer: Tomas/ })).toBeVisible();
+  await page.getByRole("button", { name: /^heads the department.*Tomas/ }).click();
+  await expect(page.getByRole("button", { name: /^no longer.*Tomas/ })).toBeVisible();
   expect(await findings(page)).toEqual([]);
   const tomas = await stranger(browser);
   await enter(tomas, "Tomas");

@@ -19,7 +19,7 @@ import { addDaysOffToProject } from "@/stages/plan/commands/days-off";
 import { createSection } from "@/stages/plan/commands/projects";
 import { removeDayOff } from "@/stages/plan/withdrawals";
 import { finishProject } from "@/stages/records/commands/editions";
-import { bestOf, editionsBefore } from "@/stages/records/queries";
+import { bestOf, editionsBefore } from "@/stages/records/queries/records";
 import { closeAction } from "@/stages/reviews/commands/actions";
 import { decideReview, submitSheet } from "@/stages/reviews/commands/marking";
 import { freshDatabase, ok } from "@/stages/testing/database";

@@ -29,7 +29,7 @@ import { picture } from "@/stages/testing/picture";
 import { openClass } from "@/stages/testing/school";
 import { rubric, type World } from "@/stages/testing/world";
 import { bringBack, purgeWithdrawn } from "./records/commands/withdrawn";
-import { withdrawalsOf } from "./records/queries";
+import { withdrawalsOf } from "./records/queries/records";
 
 let done: () => Promise<void>;
 let boss: Actor;

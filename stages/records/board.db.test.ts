@@ -1,7 +1,7 @@
 // What the records board reads is what the runs say: a build's best on the bench or in the contest, pilot runs aside.
 import { db } from "@/platform/db/db";
 import { openClass } from "@/stages/testing/school";
-import { buildBests, toldOfBuilds } from "./queries-board";
+import { buildBests, toldOfBuilds } from "./queries/board";
 
 let at: Awaited<ReturnType<typeof openClass>>;
 beforeAll(async () => {

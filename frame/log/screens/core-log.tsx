@@ -5,7 +5,7 @@ import { projectPage } from "@/platform/pages/page";
 import { briefVersions } from "@/stages/brief/queries";
 import { projectState } from "@/stages/needs/queries/state";
 import { milestonesOf } from "@/stages/plan/queries/milestones";
-import { benchmarkOf } from "@/stages/records/view";
+import { benchmarkOf } from "@/stages/records/view/records";
 import { reviewsOf } from "@/stages/reviews/queries/reviews";
 import { flagsOf } from "@/stages/today/queries/flags";
 import { cx } from "@/ui/classes";

@@ -9,7 +9,8 @@ import { milestonesOf } from "@/stages/plan/queries/milestones";
 import { LinkButton, PageHead } from "@/ui/page";
 import { PrintButton } from "@/ui/print-button";
 import { bookletFacts } from "../booklet-queries";
-import { bookletGenerations, opening } from "../booklet-view";
+import { bookletGenerations } from "../booklet-view";
+import { BookletAsked } from "../parts/booklet-asked";
 import { BookletGenerations, BookletVerdicts } from "../parts/booklet-team";
 import { teamFacts } from "../queries";
 import { teamView } from "../view";
@@ -41,16 +42,7 @@ export async function TeamBookletScreen({ slug, team: id }: { slug: string; team
         {team.members.map((m) => (m.role ? `${m.name} (${m.role})` : m.name)).join(", ")}
         {team.concept && <span className="text-soft"> · concept “{team.concept}”</span>}
       </p>
-      <section aria-labelledby="asked" className="mb-5">
-        <h2 id="asked">What was asked</h2>
-        <p>{p.purpose}</p>
-        {opening(facts.brief).map((s) => (
-          <div key={s.title} className="mt-1">
-            <h3 className="font-[650]">{s.title}</h3>
-            <p className="whitespace-pre-line">{s.body.replace(/\*\*/g, "")}</p>
-          </div>
-        ))}
-      </section>
+      <BookletAsked purpose={p.purpose} brief={facts.brief} />
       <section aria-labelledby="built" className="mb-5">
         <h2 id="built">What was built</h2>
         <BookletGenerations

@@ -8,7 +8,8 @@ import Link from "@/ui/link";
 import { PageHead } from "@/ui/page";
 import { PrintButton } from "@/ui/print-button";
 import { bookletFacts } from "../booklet-queries";
-import { bookletGenerations, opening } from "../booklet-view";
+import { bookletGenerations } from "../booklet-view";
+import { BookletAsked } from "../parts/booklet-asked";
 import { BookletGenerations } from "../parts/booklet-team";
 import { teamView } from "../view";
 
@@ -37,16 +38,7 @@ export async function ClassBookletScreen({ slug }: { slug: string }) {
       >
         <PrintButton />
       </PageHead>
-      <section aria-labelledby="asked" className="mb-5">
-        <h2 id="asked">What was asked</h2>
-        <p>{p.purpose}</p>
-        {opening(facts.brief).map((s) => (
-          <div key={s.title} className="mt-1">
-            <h3 className="font-[650]">{s.title}</h3>
-            <p className="whitespace-pre-line">{s.body.replace(/\*\*/g, "")}</p>
-          </div>
-        ))}
-      </section>
+      <BookletAsked purpose={p.purpose} brief={facts.brief} />
       <section aria-labelledby="came" className="mb-5">
         <h2 id="came">What came of it</h2>
         <ul>

@@ -4,7 +4,7 @@ import type { Actor } from "@/core/access/can";
 import { today } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { projectState } from "@/stages/needs/queries/state";
-import { bestOf } from "@/stages/records/queries";
+import { bestOf } from "@/stages/records/queries/records";
 import { ok, refused } from "@/stages/testing/database";
 import { definition } from "@/stages/testing/definition";
 import { openClass } from "@/stages/testing/school";

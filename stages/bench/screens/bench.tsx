@@ -4,7 +4,7 @@ import { showIn, unitAfter } from "@/core/run/reading";
 import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { projectState } from "@/stages/needs/queries/state";
-import { benchmarksOf } from "@/stages/records/view";
+import { benchmarksOf } from "@/stages/records/view/records";
 import Link from "@/ui/link";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { tip } from "@/ui/tip";

@@ -4,7 +4,7 @@ import { execute } from "@/platform/command/command";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { createEdition, finishProject } from "@/stages/records/commands/editions";
-import { bestOf } from "@/stages/records/queries";
+import { bestOf } from "@/stages/records/queries/records";
 import { ok } from "@/stages/testing/database";
 import { inspected } from "@/stages/testing/inspected";
 import type { World } from "@/stages/testing/world";

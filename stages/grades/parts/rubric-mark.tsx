@@ -2,11 +2,13 @@
 
 import { useWatch } from "react-hook-form";
 import { ActionForm } from "@/ui/form/action-form";
-import { SelectField } from "@/ui/form/fields";
+import { fieldsFor } from "@/ui/form/fields-of";
 import { buttonClass } from "@/ui/page";
 import { enterMarksAction } from "../actions";
 import { marks } from "../schema";
 import { lowest, type NotebookRubric, typedByRubric } from "../view/rubric-mark";
+
+const { SelectField } = fieldsFor<{ points: Record<string, string> }>();
 
 interface Props {
   projectId: string;

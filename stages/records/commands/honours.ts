@@ -5,9 +5,9 @@ import { newId } from "@/platform/db/db";
 import { contestIn, freshenContest } from "@/stages/contest/queries/contest";
 import { awardsOf } from "@/stages/contest/view/awards";
 import { recordActs } from "../acts";
-import { unconfirmedEvents } from "../queries-honours";
+import { unconfirmedEvents } from "../queries/honours";
 import * as s from "../schema-kept";
-import { engraving, toGive } from "../view-honours";
+import { engraving, toGive } from "../view/honours";
 
 /** Writes down the awards that the contest's record gives, those that were not given yet; in a finished project too. */
 export const giveHonours = command({

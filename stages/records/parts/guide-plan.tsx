@@ -1,4 +1,4 @@
-import type { planOf } from "../view-guide";
+import type { planOf } from "../view/guide";
 
 /** Where the steps put things, seen from above: each mark has its steps' numbers. */
 export function GuidePlan({ plan, datum }: { plan: NonNullable<ReturnType<typeof planOf>>; datum: string }) {

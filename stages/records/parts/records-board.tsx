@@ -3,8 +3,8 @@ import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Measured } from "@/ui/measured";
 import { Figure } from "@/ui/working";
-import type { toldOfBuilds } from "../queries-board";
-import type { Holder, RecordLine } from "../view-board";
+import type { toldOfBuilds } from "../queries/board";
+import type { Holder, RecordLine } from "../view/board";
 
 type Told = Awaited<ReturnType<typeof toldOfBuilds>>[number];
 

@@ -4,8 +4,8 @@ import { plural } from "@/platform/registry/words";
 import Link from "@/ui/link";
 import { Empty, PageHead } from "@/ui/page";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore } from "../queries";
-import { faultsOver, type ToldFault } from "../queries-cures";
+import { faultsOver, type ToldFault } from "../queries/cures";
+import { editionsBefore } from "../queries/records";
 
 const words: Record<Held, string> = {
   held: "and it held",

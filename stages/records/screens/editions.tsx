@@ -7,11 +7,11 @@ import { LinkChoice } from "@/ui/link-choice";
 import { Measured } from "@/ui/measured";
 import { Empty, PageHead } from "@/ui/page";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore } from "../queries";
-import { buildBests } from "../queries-board";
-import { alike, editionRows } from "../queries-editions";
-import { recordedLines } from "../view";
-import { editionChanges, editionCounts, measureLines } from "../view-editions";
+import { buildBests } from "../queries/board";
+import { alike, editionRows } from "../queries/editions";
+import { editionsBefore } from "../queries/records";
+import { editionChanges, editionCounts, measureLines } from "../view/editions";
+import { recordedLines } from "../view/records";
 
 const named = "text-left align-top font-[600]";
 const marks = { changed: "changed", new: "new", gone: "left out" } as const;

@@ -7,9 +7,9 @@ import { LinkChoice } from "@/ui/link-choice";
 import { Empty, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore } from "../queries";
-import { buildBests, buildsOver } from "../queries-board";
-import { recordedLines } from "../view";
+import { buildBests, buildsOver } from "../queries/board";
+import { editionsBefore } from "../queries/records";
+import { recordedLines } from "../view/records";
 
 /** Features over the years: what became of them, how the builds that had them did, and what failed on those. */
 export async function FeaturesScreen({ slug, measure }: { slug: string; measure?: string }) {

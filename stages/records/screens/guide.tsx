@@ -7,9 +7,9 @@ import { recordActs } from "../acts";
 import { EditGuide, EditStep, NewStep } from "../parts/guide-forms";
 import { GuidePlan } from "../parts/guide-plan";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore } from "../queries";
-import { guideWhole } from "../queries-kept";
-import { cautionLines, guideFaults, planOf } from "../view-guide";
+import { guideWhole } from "../queries/kept";
+import { editionsBefore } from "../queries/records";
+import { cautionLines, guideFaults, planOf } from "../view/guide";
 
 /** A build guide: cautions, parts, a plan from above and the steps, as it is printed; its team corrects it here. */
 export async function GuideScreen({ slug, id }: { slug: string; id: string }) {

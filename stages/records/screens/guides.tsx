@@ -6,8 +6,8 @@ import { Empty, PageHead, Sheet } from "@/ui/page";
 import { recordActs } from "../acts";
 import { NewGuide } from "../parts/guide-forms";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore } from "../queries";
-import { guidesOf } from "../queries-kept";
+import { guidesOf } from "../queries/kept";
+import { editionsBefore } from "../queries/records";
 
 /** Build guides of this edition and those before it. */
 export async function GuidesScreen({ slug }: { slug: string }) {

@@ -8,9 +8,9 @@ import { DataTable } from "@/ui/table";
 import { recordActs } from "../acts";
 import { EditHonour, GiveHonours, NewHonour } from "../parts/honour-forms";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore } from "../queries";
-import { honoursOf, unconfirmedEvents } from "../queries-honours";
-import { letters } from "../view-honours";
+import { honoursOf, unconfirmedEvents } from "../queries/honours";
+import { editionsBefore } from "../queries/records";
+import { letters } from "../view/honours";
 
 /** Awards as they were given, edition by edition, and what the engraver cuts into the trophy. */
 export async function HonoursScreen({ slug }: { slug: string }) {

@@ -7,9 +7,9 @@ import { PrintButton } from "@/ui/print-button";
 import { recordActs } from "../acts";
 import { EditModel, LendModel, LoanButtons, NewModel, ScrapModel, UnscrapModel } from "../parts/model-forms";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore } from "../queries";
-import { keptModels } from "../queries-kept";
-import { modelState } from "../view-models";
+import { keptModels } from "../queries/kept";
+import { editionsBefore } from "../queries/records";
+import { modelState } from "../view/models";
 
 /** Kept models: which stands on which shelf, who has it, and what became of the others. */
 export async function ModelsScreen({ slug }: { slug: string }) {

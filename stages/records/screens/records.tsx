@@ -11,12 +11,12 @@ import { Archive, DeleteProject, FinishButton, ReopenForm } from "../parts/butto
 import { EditionForm } from "../parts/edition-form";
 import { RecordsBoard } from "../parts/records-board";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore, laterEditions } from "../queries";
-import { buildBests, toldOfBuilds } from "../queries-board";
-import { unfinishedOf } from "../queries-unfinished";
-import { firstPlaces, recordedLines } from "../view";
-import { recordLines } from "../view-board";
-import { openEnds } from "../view-unfinished";
+import { buildBests, toldOfBuilds } from "../queries/board";
+import { editionsBefore, laterEditions } from "../queries/records";
+import { unfinishedOf } from "../queries/unfinished";
+import { recordLines } from "../view/board";
+import { firstPlaces, recordedLines } from "../view/records";
+import { openEnds } from "../view/unfinished";
 
 /** Records: the best of this edition and of those before it, the final standings, and the next edition. */
 export async function RecordsScreen({ slug }: { slug: string }) {

@@ -10,11 +10,11 @@ import Link from "@/ui/link";
 import { LinkChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { RecordsTabs } from "../parts/records-tabs";
-import { editionsBefore } from "../queries";
-import { buildBests, buildsOver } from "../queries-board";
-import { faultsOver } from "../queries-cures";
-import { recordedLines } from "../view";
-import { bestFirst, startFaults, startFeatures } from "../view-start";
+import { buildBests, buildsOver } from "../queries/board";
+import { faultsOver } from "../queries/cures";
+import { editionsBefore } from "../queries/records";
+import { recordedLines } from "../view/records";
+import { bestFirst, startFaults, startFeatures } from "../view/start";
 
 /** A team starts from a build of the edition before: which features it keeps, and which faults it leaves behind. */
 export async function StartScreen({ slug, build, without }: { slug: string; build?: string; without?: string }) {

@@ -6,7 +6,7 @@ import { DataTable } from "@/ui/table";
 import { recordActs } from "../acts";
 import { BringBack, Purge } from "../parts/buttons";
 import { RecordsTabs } from "../parts/records-tabs";
-import { withdrawalsOf } from "../queries";
+import { withdrawalsOf } from "../queries/records";
 
 /** What was taken out of the project and can be brought back: nothing that was entered is lost by a press. */
 export async function WithdrawnScreen({ slug }: { slug: string }) {

@@ -5,7 +5,7 @@ import { db } from "@/platform/db/db";
 import { failuresOf } from "@/stages/builds/queries/failures";
 import { proposalOf } from "@/stages/concepts/queries/concepts";
 import { projectState } from "@/stages/needs/queries/state";
-import { benchmarkOf } from "@/stages/records/view";
+import { benchmarkOf } from "@/stages/records/view/records";
 import { packetView } from "../view/packet";
 import { wishesOf } from "./packet";
 import { reviewsOf } from "./reviews";

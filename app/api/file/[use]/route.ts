@@ -4,7 +4,7 @@ import { fileUse, readContent } from "@/platform/files/files";
 import { allowed, refused } from "@/platform/pages/route";
 import { conceptActs } from "@/stages/concepts/acts";
 import { notebookActs } from "@/stages/notebook/acts";
-import { guideReaders } from "@/stages/records/queries-kept";
+import { guideReaders } from "@/stages/records/queries/kept";
 
 /** Whether a class of a later edition may see it: its build guide shows it. */
 async function inGuide(use: string): Promise<boolean> {

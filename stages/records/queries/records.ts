@@ -8,7 +8,7 @@ import { channelsOf, type ProtocolDefinition } from "@/core/run/protocol";
 import { makeWorking, type Working } from "@/core/working/working";
 import { db } from "@/platform/db/db";
 import { runsOf } from "@/stages/bench/queries/runs";
-import { recordActs } from "./acts";
+import { recordActs } from "../acts";
 
 export interface Benchmark {
   value: number;

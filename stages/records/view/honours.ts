@@ -1,5 +1,5 @@
 import type { Award } from "@/stages/contest/view/awards";
-import type { HonourRow } from "./queries-honours";
+import type { HonourRow } from "../queries/honours";
 
 /** What stands on the trophy: year, team, and what for. */
 export const engraving = (year: string, title: string, team: string, says: string): string =>

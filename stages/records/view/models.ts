@@ -1,4 +1,4 @@
-import type { KeptModel } from "./queries-kept";
+import type { KeptModel } from "../queries/kept";
 
 /** How a kept model stands on a day: who has it, whether it is late, and who had it before. */
 export function modelState(m: Pick<KeptModel, "loans" | "scrappedOn">, today: string) {

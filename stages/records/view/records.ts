@@ -3,7 +3,7 @@ import type { Better } from "@/core/vocabulary/runs";
 import type { Protocol } from "@/stages/bench/queries/runs";
 import type { Build } from "@/stages/builds/queries/builds";
 import type { ContestEvent } from "@/stages/contest/queries/events";
-import { type Benchmark, bestOf, bestsOf, editionsBefore } from "./queries";
+import { type Benchmark, bestOf, bestsOf, editionsBefore } from "../queries/records";
 
 /** The benchmark line of a project: the best of the edition before it; null for a first edition. */
 export async function benchmarkOf(

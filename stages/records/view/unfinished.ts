@@ -1,4 +1,4 @@
-import type { Unfinished } from "./queries-unfinished";
+import type { Unfinished } from "../queries/unfinished";
 
 /** Something that is not done, and where it is done. */
 export interface OpenEnd {

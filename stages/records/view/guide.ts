@@ -1,6 +1,6 @@
 import { around, atOnePlace, type FittingStep, fittedParts, withinSides } from "@/core/records/guide";
 import type { PartRow } from "@/stages/builds/queries/parts";
-import type { GuideRow, StepRow } from "./queries-kept";
+import type { GuideRow, StepRow } from "../queries/kept";
 
 type Place = readonly [number, number, number];
 

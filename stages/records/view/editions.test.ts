@@ -1,5 +1,5 @@
-import type { EditionRow } from "./queries-editions";
-import { editionChanges, editionCounts, measureLines } from "./view-editions";
+import type { EditionRow } from "../queries/editions";
+import { editionChanges, editionCounts, measureLines } from "./editions";
 
 const edition = (over: object): EditionRow =>
   ({

@@ -1,6 +1,6 @@
 import { definition } from "@/stages/testing/definition";
 import { aBuild, aProtocol } from "@/stages/testing/rows";
-import { firstPlaces, olderRecord, recordedLines } from "./view";
+import { firstPlaces, olderRecord, recordedLines } from "./records";
 
 test("on record are the primary measure and what is computed, not every reading", () => {
   const names = (primary: string) => recordedLines([aProtocol({ ...definition, primary })]).map((l) => l.channel.key);

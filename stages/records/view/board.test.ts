@@ -1,8 +1,8 @@
 import { definition } from "@/stages/testing/definition";
 import { aProtocol } from "@/stages/testing/rows";
-import type { BuildBest } from "./queries-board";
-import { recordedLines } from "./view";
-import { recordLines } from "./view-board";
+import type { BuildBest } from "../queries/board";
+import { recordLines } from "./board";
+import { recordedLines } from "./records";
 
 const editions = [
   { id: "now", title: "This year", slug: "now" },

@@ -10,8 +10,8 @@ import { attemptMethod } from "@/core/vocabulary/runs";
 import { nameAndReason } from "@/core/vocabulary/vocabulary";
 import type { Protocol } from "@/stages/bench/queries/runs";
 import { limitOf } from "@/stages/needs/view/requirements";
-import type { BuildBest } from "./queries-board";
-import type { EditionRow } from "./queries-editions";
+import type { BuildBest } from "../queries/board";
+import type { EditionRow } from "../queries/editions";
 
 const short = (label: string) => nameAndReason(label)[0];
 const joined = (...parts: readonly string[]) => parts.filter(Boolean).join(" ");

@@ -1,7 +1,7 @@
 import { cureLines, type Held } from "@/core/records/cures";
 import type { FeatureLine } from "@/core/records/features";
 import type { Better } from "@/core/vocabulary/runs";
-import type { ToldFault } from "./queries-cures";
+import type { ToldFault } from "../queries/cures";
 
 /** A feature of the build that one starts from, with how the builds did that had it. */
 export interface StartFeature {

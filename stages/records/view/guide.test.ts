@@ -1,6 +1,6 @@
 import type { PartRow } from "@/stages/builds/queries/parts";
-import type { StepRow } from "./queries-kept";
-import { cautionLines, guideFaults, planOf } from "./view-guide";
+import type { StepRow } from "../queries/kept";
+import { cautionLines, guideFaults, planOf } from "./guide";
 
 const step = (over: Partial<StepRow>) => ({ partId: null, count: 1, at: null, ...over }) as StepRow;
 const at = (x: string, y: string, z = "0") => ({ at: [x, y, z] });

@@ -1,5 +1,5 @@
-import type { KeptModel } from "./queries-kept";
-import { modelState } from "./view-models";
+import type { KeptModel } from "../queries/kept";
+import { modelState } from "./models";
 
 const loan = (over: object) =>
   ({

@@ -1,5 +1,5 @@
-import type { Unfinished } from "./queries-unfinished";
-import { openEnds } from "./view-unfinished";
+import type { Unfinished } from "../queries/unfinished";
+import { openEnds } from "./unfinished";
 
 const none: Unfinished = {
   actions: 0,

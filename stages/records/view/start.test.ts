@@ -1,6 +1,6 @@
 import { featureLines } from "@/core/records/features";
-import type { ToldFault } from "./queries-cures";
-import { startFaults, startFeatures } from "./view-start";
+import type { ToldFault } from "../queries/cures";
+import { startFaults, startFeatures } from "./start";
 
 const lines = featureLines([
   { id: "a", features: ["ball valve"], parents: [], value: 9, faults: [] },

@@ -1,4 +1,4 @@
-import { engraving, letters, toGive } from "./view-honours";
+import { engraving, letters, toGive } from "./honours";
 
 const award = { kind: "best" as const, title: "Best in Timed lift", teams: ["Alder", "Ebb & Co"], says: "12.4 L" };
 

@@ -4,7 +4,7 @@ import { showIn } from "@/core/run/reading";
 import { daysBetween } from "@/core/sessions/date";
 import { makeWorking, type Working } from "@/core/working/working";
 import type { Protocol } from "@/stages/bench/queries/runs";
-import type { BuildBest } from "./queries-board";
+import type { BuildBest } from "../queries/board";
 
 export interface BoardEdition {
   readonly id: string;
