@@ -67,6 +67,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["guest.webmanifest", "/guest.webmanifest", everybody],
     ["health", "/health", everybody],
     ["p/[project]/bundle", `/p/${slug}/bundle`, ["owner"]],
+    ["p/[project]/bundle", `/p/${slug}/bundle?for=school&pictures=yes`, ["owner"]],
     ["p/[project]/calendar/[section]", ics, inside],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/requirements`, ["owner", "student", "reviewer"]],
     ["p/[project]/csv/[kind]", `/p/${slug}/csv/register`, ["owner", "student", "reviewer"]],
@@ -123,6 +124,11 @@ test("every route handler against every role", async ({ page, browser }) => {
     (await trial("owner", "toString", {})).status(),
     (await trial("owner", "scheme", {}, { "sec-fetch-site": "cross-site" })).status(),
   ]).toEqual([404, 403]);
+  // The texts of the record are searched by people of the project; a guest is sent to the door.
+  for (const role of Object.keys(contexts) as Role[]) {
+    const page = await (await contexts[role].get(`${demoUrl}/p/${slug}/search?q=leak`)).text();
+    expect([role, page.includes("Every text of the record")]).toEqual([role, inside.includes(role)]);
+  }
   for (const [, url, may] of table)
     for (const role of Object.keys(contexts) as Role[]) {
       // A stream never ends: its head is asked for by a page of the role.
