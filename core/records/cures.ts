@@ -1,4 +1,5 @@
-import { plainLetters } from "../text/plain";
+import { type FaultState, faultState } from "../vocabulary/builds";
+import { sameBy } from "./features";
 
 /** Something that failed on a build, and the later build that answers it. */
 export interface Fault {
@@ -16,9 +17,6 @@ export interface Fault {
   readonly ranSince: boolean;
 }
 
-/** Whether a fault stayed away after a build answered it. */
-export type Held = "held" | "came back" | "untested" | "open";
-
 /** A cause over the years, with what was done about it. */
 export interface CureLine<F extends Fault = Fault> {
   readonly cause: string;
@@ -28,12 +26,12 @@ export interface CureLine<F extends Fault = Fault> {
   readonly held: number;
   readonly cameBack: number;
   /** Cured ones first, then what came back, what was not tried, and what is open. */
-  readonly faults: readonly { readonly fault: F; readonly held: Held }[];
+  readonly faults: readonly { readonly fault: F; readonly held: FaultState }[];
 }
 
 const causeOf = (f: Fault) => f.cause.trim() || f.mode.trim();
-const keyOf = (f: Fault) => plainLetters(causeOf(f));
-const order: readonly Held[] = ["held", "came back", "untested", "open"];
+const keyOf = (f: Fault) => sameBy(causeOf(f));
+const { values: order } = faultState;
 
 /**
  * Causes of failures over the years, those seen most often first, each with what its team did and whether it stayed
@@ -53,7 +51,7 @@ export function cureLines<F extends Fault>(faults: readonly F[]): CureLine<F>[] 
   const placed = (f: Fault) => `${f.edition} ${f.team}`;
   return [...groups.values()]
     .map((mine): CureLine<F> => {
-      const heldOf = (f: F): Held => {
+      const heldOf = (f: F): FaultState => {
         const by = f.answeredBy;
         if (by === null) return "open";
         if (mine.some((x) => placed(x) === placed(f) && x.build >= by)) return "came back";

@@ -1,4 +1,5 @@
-import { plainLetters } from "../text/plain";
+import type { EditionChangeKind } from "../vocabulary/project";
+import { sameBy } from "./features";
 
 /** Something that an edition has and the next may change: a requirement, a protocol, an event, a rule. */
 export interface EditionItem {
@@ -11,7 +12,7 @@ export interface EditionItem {
 
 /** What became of something from one edition to the next. */
 export interface EditionChange {
-  readonly kind: "new" | "gone" | "changed";
+  readonly kind: EditionChangeKind;
   readonly name: string;
   /** What of it is different; nothing where it is new or gone. */
   readonly facts: readonly { readonly what: string; readonly before: string; readonly after: string }[];
@@ -36,10 +37,10 @@ export function changesBetween(
 ): { changes: EditionChange[]; same: number } {
   const old = byKey(before);
   const now = byKey(after);
-  const alone = new Map(before.filter((i) => !now.has(i.key)).map((i) => [plainLetters(i.name).trim(), i]));
+  const alone = new Map(before.filter((i) => !now.has(i.key)).map((i) => [sameBy(i.name), i]));
   const partner = new Map<EditionItem, EditionItem>();
   for (const item of after) {
-    const name = plainLetters(item.name).trim();
+    const name = sameBy(item.name);
     const found = old.get(item.key) ?? alone.get(name);
     if (!found) continue;
     partner.set(item, found);

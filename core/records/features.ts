@@ -37,6 +37,12 @@ export interface FeatureLine {
   readonly faults: readonly FaultCount[];
 }
 
+/**
+ * What a feature, a fault or a name is the same by, whatever its case and marks.
+ * @example sameBy(" Größe ") === sameBy("grosse") // => true
+ */
+export const sameBy = (text: string): string => plainLetters(text).trim();
+
 const known = (builds: readonly FeaturedBuild[]) => builds.flatMap((b) => (b.value === null ? [] : [b.value]));
 const middle = (values: readonly number[]) => (values.length ? median(values) : null);
 
@@ -44,7 +50,7 @@ const middle = (values: readonly number[]) => (values.length ? median(values) : 
 function countFaults(builds: readonly FeaturedBuild[]): FaultCount[] {
   const counts = new Map<string, { fault: string; times: number }>();
   for (const fault of builds.flatMap((b) => b.faults)) {
-    const key = plainLetters(fault).trim();
+    const key = sameBy(fault);
     const at = counts.get(key);
     counts.set(key, { fault: at?.fault ?? fault, times: (at?.times ?? 0) + 1 });
   }
@@ -63,10 +69,9 @@ function countFaults(builds: readonly FeaturedBuild[]): FaultCount[] {
  * // => [["Flap", 2, 1, 1, 7.35, 6], ["lever", 1, 0, 1, 7.9, 6.4]]
  */
 export function featureLines(builds: readonly FeaturedBuild[]): FeatureLine[] {
-  const keyOf = (f: string) => plainLetters(f).trim();
   const names = new Map<string, string>();
-  for (const f of builds.flatMap((b) => b.features)) if (!names.has(keyOf(f))) names.set(keyOf(f), f.trim());
-  const has = new Map(builds.map((b) => [b.id, new Set(b.features.map(keyOf))]));
+  for (const f of builds.flatMap((b) => b.features)) if (!names.has(sameBy(f))) names.set(sameBy(f), f.trim());
+  const has = new Map(builds.map((b) => [b.id, new Set(b.features.map(sameBy))]));
   const lines = [...names].map(([key, feature]): FeatureLine => {
     const inParents = (b: FeaturedBuild) => b.parents.some((p) => has.get(p)?.has(key));
     const having = builds.filter((b) => has.get(b.id)!.has(key));

@@ -117,9 +117,9 @@ test("the overrun is a median, and says nothing of two times", () => {
 
 test("names give way, whole and in parts, whatever their case; other words stay", () => {
   const names = ["Ana María Ruiz", "Bo Li"];
-  expect(withoutNames("ANA helped Ruiz; Anagram. Bo Li and Bo", names)).toBe(
+  expect(withoutNames(names)("ANA helped Ruiz; Anagram. Bo Li and Bo")).toBe(
     "a student helped a student; Anagram. a student and Bo",
   );
-  expect(withoutNames("maría’s saw (c++)", [...names, "C++"])).toBe("a student’s saw (a student)");
-  expect(withoutNames("nobody", [""])).toBe("nobody");
+  expect(withoutNames([...names, "C++"])("maría’s saw (c++)")).toBe("a student’s saw (a student)");
+  expect(withoutNames([""])("nobody")).toBe("nobody");
 });

@@ -19,6 +19,15 @@ export const failureSeverity = vocabulary(
 );
 export type FailureSeverity = Term<typeof failureSeverity>;
 
+/** Whether a fault stayed away after a build answered it; in the order in which it is told. */
+export const faultState = vocabulary({
+  held: "and it held",
+  "came back": "and it came back",
+  untested: "not run yet",
+  open: "no build answers it",
+});
+export type FaultState = Term<typeof faultState>;
+
 /** What failures are likely put down to; a class adds its own. */
 export const failureCause = vocabulary({
   joint: "",

@@ -76,6 +76,10 @@ export const editionPart = vocabulary({
 });
 export type EditionPart = Term<typeof editionPart>;
 
+/** What became of something from one edition to the next. */
+export const editionChange = vocabulary({ changed: "", new: "", gone: "left out" });
+export type EditionChangeKind = Term<typeof editionChange>;
+
 /** What a text of the record stands in, where it is searched by its words. */
 export const passageKind = vocabulary(
   {

@@ -1,6 +1,7 @@
 import "server-only";
 import { db } from "@/platform/db/db";
 import type * as row from "@/platform/db/rows";
+import { placesOf, type TeamFacts } from "./queries";
 
 /** A build as a booklet shows it: with a picture, and what it taught. */
 export interface BookletBuild
@@ -25,6 +26,8 @@ export interface BookletFacts {
     readonly heldOn: string;
     readonly closed: boolean;
   })[];
+  /** Of one team; of all teams none are read. */
+  readonly places: TeamFacts["places"];
   readonly honours: readonly Pick<row.Honour, "id" | "teamId" | "title" | "says">[];
 }
 
@@ -96,7 +99,8 @@ export async function bookletFacts(projectId: string, teamId: string | null): Pr
         )
         FROM honour h
         WHERE h.project_id = p.id ${of("h.team_id")}
-      ) AS honours
+      ) AS honours,
+      ${teamId ? placesOf(teamId) : sql`'[]'::json`} AS places
     FROM project p
     WHERE p.id = ${projectId}
   `;

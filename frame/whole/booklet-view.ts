@@ -4,20 +4,13 @@ import type { teamView } from "./view";
 
 type TeamView = ReturnType<typeof teamView>;
 
-/** A generation as a booklet prints it: what changed and why, what it reached, what it taught, and its picture. */
-export interface BookletGeneration {
-  readonly id: string;
-  readonly number: number;
-  readonly stage: string;
-  readonly builtOn: string;
-  readonly whatChanged: string;
+/** A generation as a booklet prints it: with why it changed, what it taught, its picture, and what failed on it. */
+export type BookletGeneration = TeamView["generations"][number] & {
   readonly why: string;
   readonly lessons: readonly string[];
-  readonly reached: string | null;
-  readonly mass: string | null;
   readonly picture: string | null;
   readonly failures: readonly { readonly id: string; readonly says: string }[];
-}
+};
 
 /** A team's generations, the first first, each with what failed on it and what answered that. */
 export function bookletGenerations(team: string, view: TeamView, facts: BookletFacts): BookletGeneration[] {
@@ -26,17 +19,11 @@ export function bookletGenerations(team: string, view: TeamView, facts: BookletF
     if (!b) return [];
     return [
       {
-        id: g.id,
-        number: g.number,
-        stage: g.stage,
-        builtOn: g.builtOn,
-        whatChanged: g.whatChanged,
+        ...g,
         why: b.why,
         lessons: [b.learned, b.good && `Good: ${b.good}`, b.notGood && `Not good: ${b.notGood}`].filter(
           (x): x is string => !!x,
         ),
-        reached: g.counted?.shown ?? null,
-        mass: g.mass,
         picture: b.picture,
         failures: facts.failures
           .filter((f) => f.teamId === team && f.build === g.number)

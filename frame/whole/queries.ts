@@ -19,6 +19,23 @@ export interface TeamFacts {
   readonly places: readonly { readonly event: string; readonly place: number; readonly confirmed: boolean }[];
 }
 
+/** The places of a team in events, as they stand: a part of a question. */
+export const placesOf = (teamId: string) => db()`
+  (
+    SELECT coalesce(
+      json_agg(
+        json_build_object('event', e.name, 'place', s->'place', 'confirmed', e.state = 'confirmed') ORDER BY e.id
+      ),
+      '[]'
+    )
+    FROM entry n
+    JOIN event e ON e.id = n.event_id
+    JOIN kept_event k ON k.event_id = e.id
+    CROSS JOIN LATERAL jsonb_array_elements(k.standings) s
+    WHERE n.team_id = ${teamId} AND s->>'id' = n.id::text AND jsonb_typeof(s->'place') = 'number'
+  )
+`;
+
 /** All of a team in one question. */
 export async function teamFacts(projectId: string, teamId: string, today: string): Promise<TeamFacts> {
   const sql = db();
@@ -87,19 +104,7 @@ export async function teamFacts(projectId: string, teamId: string, today: string
           GROUP BY e.person_id
         ) x
       ) AS notebooks,
-      (
-        SELECT coalesce(
-          json_agg(
-            json_build_object('event', e.name, 'place', s->'place', 'confirmed', e.state = 'confirmed') ORDER BY e.id
-          ),
-          '[]'
-        )
-        FROM entry n
-        JOIN event e ON e.id = n.event_id
-        JOIN kept_event k ON k.event_id = e.id
-        CROSS JOIN LATERAL jsonb_array_elements(k.standings) s
-        WHERE n.team_id = t.id AND s->>'id' = n.id::text AND jsonb_typeof(s->'place') = 'number'
-      ) AS places
+      ${placesOf(teamId)} AS places
     FROM team t
     WHERE t.id = ${teamId} AND t.project_id = ${projectId}
   `;

@@ -19,12 +19,12 @@ const pictureTables: Readonly<Record<string, string>> = {
 /** Columns of a closed list are no texts of people, and an address is not read. */
 const closed = new Set([...Object.values(vocabularies).flatMap((v) => v.columns), "project.slug"]);
 
-/** A JSON value with the whole names in its texts taken out. */
-const inside = (value: unknown, names: readonly string[]): unknown => {
-  if (typeof value === "string") return withoutNames(value, names);
-  if (Array.isArray(value)) return value.map((v) => inside(v, names));
+/** A JSON value with every text in it changed; its keys stay. */
+const inside = (value: unknown, change: (text: string) => string): unknown => {
+  if (typeof value === "string") return change(value);
+  if (Array.isArray(value)) return value.map((v) => inside(v, change));
   if (typeof value === "object" && value !== null)
-    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, inside(v, names)]));
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, inside(v, change)]));
   return value;
 };
 
@@ -43,14 +43,15 @@ async function nameless(
   sql: Tx,
   tables: readonly Table[],
   columns: Columns,
-  { names, pictures }: { names: readonly string[]; pictures: boolean },
+  { bare, pictures }: { bare: (text: string) => string; pictures: boolean },
 ): Promise<Change> {
   const goes = new Set(tables.filter((t) => t.passes || (pictures && t.name in pictureTables)).map((t) => t.name));
   const references = await referencesOf(sql);
-  const texts = new Map(
+  const texts = new Set(
     columns
-      .filter((c) => ["text", "text[]", "jsonb"].includes(c.type) && !closed.has(`${c.table}.${c.column}`))
-      .map((c) => [`${c.table}.${c.column}`, c.type]),
+      .filter((c) => ["text", "text[]", "jsonb"].includes(c.type))
+      .map((c) => `${c.table}.${c.column}`)
+      .filter((c) => !closed.has(c)),
   );
   return {
     table: (t) =>
@@ -67,13 +68,11 @@ async function nameless(
         : null,
     row(table, json) {
       const held = JSON.parse(json) as Record<string, unknown>;
-      return JSON.stringify(
-        Object.fromEntries(
-          Object.entries(held).map(([column, value]) =>
-            texts.has(`${table}.${column}`) ? [column, inside(value, names)] : [column, value],
-          ),
-        ),
-      );
+      const told = Object.entries(held).map(([column, value]) => [
+        column,
+        texts.has(`${table}.${column}`) ? inside(value, bare) : value,
+      ]);
+      return JSON.stringify(Object.fromEntries(told));
     },
   };
 }
@@ -91,7 +90,7 @@ export async function exportForSchool(
     Pick<row.Project, "slug" | "title">[]
   >`SELECT slug, title FROM project WHERE id = ${projectId}`;
   if (!p) throw new BundleError("There is no such project.");
-  const names = await studentNames(db(), tables, projectId);
-  const meta = { kind: "project", project: p.slug, title: withoutNames(p.title, names), names: "taken out" };
-  return pack(tables, projectId, meta, (sql, columns) => nameless(sql, tables, columns, { names, pictures }));
+  const bare = withoutNames(await studentNames(db(), tables, projectId));
+  const meta = { kind: "project", project: p.slug, title: bare(p.title), names: "taken out" };
+  return pack(tables, projectId, meta, (sql, columns) => nameless(sql, tables, columns, { bare, pictures }));
 }

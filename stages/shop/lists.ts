@@ -10,7 +10,8 @@ import { shoppingList, stockLines } from "./view/stock";
 /** What happened in the shop, for whoever must be told, without names of students. */
 export async function incidentsTable(project: { id: string }): Promise<string> {
   const [incidents, names] = await Promise.all([incidentsOf(project.id), studentNames(project.id)]);
-  const bare = (text: string | null) => withoutNames(text ?? "", names);
+  const without = withoutNames(names);
+  const bare = (text: string | null) => without(text ?? "");
   return toCsv([
     ["day", "kind", "machine", "place", "what happened", "done at once", "who was told", "what was changed", "closed"],
     ...incidents.map((i) => [

@@ -33,9 +33,9 @@ export const BookletGenerations = ({
             {g.whatChanged}
             {g.why && <span className="text-soft"> · {g.why}</span>}
           </p>
-          {g.reached && (
+          {g.counted && (
             <p>
-              <span className="text-soft">{counted}:</span> <span className="font-[650]">{g.reached}</span>
+              <span className="text-soft">{counted}:</span> <span className="font-[650]">{g.counted.shown}</span>
             </p>
           )}
           {g.failures.map((f) => (

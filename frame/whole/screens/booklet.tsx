@@ -12,7 +12,6 @@ import { bookletFacts } from "../booklet-queries";
 import { bookletGenerations } from "../booklet-view";
 import { BookletAsked } from "../parts/booklet-asked";
 import { BookletGenerations, BookletVerdicts } from "../parts/booklet-team";
-import { teamFacts } from "../queries";
 import { teamView } from "../view";
 
 /** The printed record of a team: what was asked, what it built, what failed and held, what was decided and won. */
@@ -20,11 +19,10 @@ export async function TeamBookletScreen({ slug, team: id }: { slug: string; team
   const { frame, staff, ownTeam } = await projectPage(slug);
   if (!isId(id) || (!staff && ownTeam !== id)) notFound();
   const p = frame.project;
-  const [state, milestones, facts, whole] = await Promise.all([
+  const [state, milestones, facts] = await Promise.all([
     projectState(p.id),
     milestonesOf(p.id),
     bookletFacts(p.id, id),
-    teamFacts(p.id, id, frame.today),
   ]);
   const team = state.teams.find((t) => t.id === id);
   if (!team) notFound();
@@ -72,11 +70,11 @@ export async function TeamBookletScreen({ slug, team: id }: { slug: string; team
           </ul>
         </section>
       )}
-      {(whole.places.length > 0 || facts.honours.length > 0) && (
+      {(facts.places.length > 0 || facts.honours.length > 0) && (
         <section aria-labelledby="won" className="mb-5">
           <h2 id="won">The contest</h2>
           <ul>
-            {whole.places.map((x) => (
+            {facts.places.map((x) => (
               <li key={x.event} className="border-t border-line py-1">
                 {x.event}: place {x.place}
                 {!x.confirmed && <span className="text-soft">, not confirmed yet</span>}

@@ -140,8 +140,8 @@ export const eventsOf = (projectId: string, sql: Tx = db()): Promise<ContestEven
   read(projectId, sql, { standings: "whole" });
 
 /** The same without the standings' workings. */
-export const placedEventsOf = (projectId: string): Promise<PlacedEvent[]> =>
-  read(projectId, db(), { standings: "placed" });
+export const placedEventsOf = (projectId: string, sql: Tx = db()): Promise<PlacedEvent[]> =>
+  read(projectId, sql, { standings: "placed" });
 
 /** One event without its standings, for those who score it: they do not wait until the places are computed. */
 export const fieldEvent = async (projectId: string, id: string): Promise<FieldEvent | undefined> =>

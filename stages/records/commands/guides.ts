@@ -4,6 +4,7 @@ import { checkVersion, command, found, refuse } from "@/platform/command/command
 import { newId, type Tx } from "@/platform/db/db";
 import { readSides } from "@/platform/schema/fields";
 import { ofBuild } from "@/stages/builds/queries/builds";
+import { partsOf } from "@/stages/builds/queries/parts";
 import { recordActs } from "../acts";
 import * as s from "../schema-kept";
 
@@ -43,9 +44,7 @@ export const saveGuide = command({
         INSERT INTO build_guide (id, project_id, build_id, title, intro, datum, cautions, written_by)
         SELECT ${id}, project_id, id, ${title}, ${intro}, ${datum}, ${cautions}, ${by} FROM build WHERE id = ${buildId}
       `;
-      const parts = input.draft
-        ? await sql<row.PartLine[]>`SELECT * FROM part_line WHERE build_id = ${buildId} ORDER BY id`
-        : [];
+      const parts = input.draft ? await partsOf(buildId, sql) : [];
       for (const [place, p] of parts.entries())
         await sql`
           INSERT INTO guide_step ${sql({

@@ -16,7 +16,7 @@ export const giveHonours = command({
   act: recordActs.honour,
   schema: s.giveHonours,
   subject: (_, i) => ({ project: i.projectId }),
-  prepare: ({ projectId }) => freshenContest(projectId),
+  prepare: ({ projectId }) => freshenContest(projectId, true),
   async run({ sql, audit, by, today }, { projectId }): Promise<{ given: number }> {
     await sql`SELECT FROM project WHERE id = ${projectId} FOR UPDATE`;
     const open = await unconfirmedEvents(projectId, sql);

@@ -1,8 +1,12 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
+import { featureLines } from "@/core/records/features";
+import type { Channel } from "@/core/run/protocol";
 import type { Better } from "@/core/vocabulary/runs";
 import { db } from "@/platform/db/db";
+import type { Protocol } from "@/stages/bench/queries/runs";
 import { freshen } from "@/stages/needs/queries/kept";
+import { measuresOf } from "../view/records";
 
 /** The best comparable run of a build in a measure, with what is told of the build. */
 export interface BuildBest {
@@ -101,7 +105,7 @@ export async function toldOfBuilds(buildIds: readonly string[]) {
 }
 
 /** A build of one of some editions, with its features, what it was made from, and what failed on it. */
-export interface BuildOver {
+interface BuildOver {
   readonly id: row.Build["id"];
   readonly features: row.Build["features"];
   readonly parents: string[];
@@ -109,7 +113,7 @@ export interface BuildOver {
 }
 
 /** The builds of some editions; mock-ups too. */
-export const buildsOver = (projectIds: readonly string[]) => db()<BuildOver[]>`
+const buildsOver = (projectIds: readonly string[]) => db()<BuildOver[]>`
   SELECT
     b.id, b.features,
     ARRAY(SELECT parent_id::text FROM build_parent WHERE build_id = b.id)
@@ -119,3 +123,16 @@ export const buildsOver = (projectIds: readonly string[]) => db()<BuildOver[]>`
   WHERE b.project_id IN ${db()(projectIds)}
   ORDER BY b.built_on, b.id
 `;
+
+/** The features of some editions' builds, with how the builds did in a measure; and how many builds there are. */
+export async function featuresOver(
+  projectIds: readonly string[],
+  line: { readonly protocol: Protocol; readonly channel: Channel } | undefined,
+) {
+  const [builds, bests] = await Promise.all([
+    buildsOver(projectIds),
+    buildBests(projectIds, measuresOf(line ? [line] : [])),
+  ]);
+  const value = new Map(bests.map((b) => [b.buildId as string, b.value]));
+  return { builds: builds.length, lines: featureLines(builds.map((b) => ({ ...b, value: value.get(b.id) ?? null }))) };
+}

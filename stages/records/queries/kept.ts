@@ -2,7 +2,7 @@ import "server-only";
 import { db } from "@/platform/db/db";
 import { isId } from "@/platform/db/id";
 import type * as row from "@/platform/db/rows";
-import type { PartRow } from "@/stages/builds/queries/parts";
+import { type PartRow, partsOf } from "@/stages/builds/queries/parts";
 
 /** A kept model with the build that it is and who has had it. */
 export interface KeptModel extends row.Artefact {
@@ -47,8 +47,8 @@ export interface GuideRow extends row.BuildGuide {
   readonly steps: number;
 }
 
-/** The build guides of some editions, the newest first. */
-export const guidesOf = (projectIds: readonly string[]) => db()<GuideRow[]>`
+/** The build guides of some editions, the newest first; or one of them. */
+export const guidesOf = (projectIds: readonly string[], id: string | null = null) => db()<GuideRow[]>`
   SELECT
     g.*, b.team_id, t.name || ' G' || b.number AS build, p.title AS edition, b.sides,
     (SELECT count(*)::int FROM guide_step WHERE guide_id = g.id) AS steps
@@ -56,7 +56,7 @@ export const guidesOf = (projectIds: readonly string[]) => db()<GuideRow[]>`
   JOIN project p ON p.id = g.project_id
   JOIN build b ON b.id = g.build_id
   JOIN team t ON t.id = b.team_id
-  WHERE g.project_id IN ${db()(projectIds)}
+  WHERE g.project_id IN ${db()(projectIds)} AND (${id}::uuid IS NULL OR g.id = ${id})
   ORDER BY g.written_at DESC, g.id
 `;
 
@@ -69,7 +69,7 @@ export interface StepRow extends row.GuideStep {
 export async function guideWhole(projectIds: readonly string[], id: string) {
   if (!isId(id)) return null;
   const sql = db();
-  const guide = (await guidesOf(projectIds)).find((g) => g.id === id);
+  const [guide] = await guidesOf(projectIds, id);
   if (!guide) return null;
   const [steps, parts, photos] = await Promise.all([
     sql<StepRow[]>`
@@ -79,7 +79,7 @@ export async function guideWhole(projectIds: readonly string[], id: string) {
       WHERE s.guide_id = ${id}
       ORDER BY s.place, s.id
     `,
-    sql<PartRow[]>`SELECT * FROM part_line WHERE build_id = ${guide.buildId} ORDER BY id`,
+    partsOf(guide.buildId),
     sql<Pick<row.FileUse, "id" | "caption">[]>`
       SELECT id, caption FROM file_use WHERE build_id = ${guide.buildId} ORDER BY id
     `,

@@ -155,6 +155,12 @@ export async function editionsBefore(
   `;
 }
 
+/** A project and the editions before it, by id, the newest first. */
+export const editionLine = async (projectId: string): Promise<string[]> => [
+  projectId,
+  ...(await editionsBefore(projectId)).map((e) => e.id),
+];
+
 /** Which projects an actor may open as records: those that follow from an edition they are in. */
 export const laterEditions = (projectId: string) =>
   db()<

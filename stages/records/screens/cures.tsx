@@ -1,25 +1,19 @@
-import { cureLines, type Held } from "@/core/records/cures";
+import { cureLines } from "@/core/records/cures";
+import { faultState } from "@/core/vocabulary/builds";
 import { projectPage } from "@/platform/pages/page";
 import { plural } from "@/platform/registry/words";
 import Link from "@/ui/link";
 import { Empty, PageHead } from "@/ui/page";
 import { RecordsTabs } from "../parts/records-tabs";
 import { faultsOver, type ToldFault } from "../queries/cures";
-import { editionsBefore } from "../queries/records";
-
-const words: Record<Held, string> = {
-  held: "and it held",
-  "came back": "and it came back",
-  untested: "not run yet",
-  open: "no build answers it",
-};
+import { editionLine } from "../queries/records";
 
 /** Causes of failures over the years, and what cured them. */
 export async function CuresScreen({ slug }: { slug: string }) {
   const { frame, actor } = await projectPage(slug);
   const p = frame.project;
-  const before = await editionsBefore(p.id);
-  const faults = await faultsOver([p.id, ...before.map((e) => e.id)]);
+  const line = await editionLine(p.id);
+  const faults = await faultsOver(line);
   const lines = cureLines(faults);
   const build = (f: ToldFault, id: string | null, n: number) =>
     id && actor.projects[f.projectId] ? (
@@ -36,7 +30,7 @@ export async function CuresScreen({ slug }: { slug: string }) {
       <PageHead
         title="Faults and cures"
         note={
-          `${plural(faults.length, "failure")} in ${plural(before.length + 1, "edition")}. ` +
+          `${plural(faults.length, "failure")} in ${plural(line.length, "edition")}. ` +
           "A cure held where the next builds ran and the team did not record the same cause again."
         }
       />
@@ -68,7 +62,9 @@ export async function CuresScreen({ slug }: { slug: string }) {
                           {build(f, f.cureId, f.answeredBy)} {f.cure}{" "}
                         </>
                       )}
-                      <span className={held === "came back" ? "text-iron" : "text-soft"}>{words[held]}</span>
+                      <span className={held === "came back" ? "text-iron" : "text-soft"}>
+                        {faultState.labels[held]}
+                      </span>
                     </span>
                   </li>
                 ))}

@@ -1,3 +1,4 @@
+import { editionChange } from "@/core/vocabulary/project";
 import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { plural } from "@/platform/registry/words";
@@ -11,10 +12,9 @@ import { buildBests } from "../queries/board";
 import { alike, editionRows } from "../queries/editions";
 import { editionsBefore } from "../queries/records";
 import { editionChanges, editionCounts, measureLines } from "../view/editions";
-import { recordedLines } from "../view/records";
+import { measuresOf, recordedLines } from "../view/records";
 
 const named = "text-left align-top font-[600]";
-const marks = { changed: "changed", new: "new", gone: "left out" } as const;
 
 /** Editions side by side: what came of them, what they reached, and what changed between two of them. */
 export async function EditionsScreen({ slug, against }: { slug: string; against?: string }) {
@@ -27,13 +27,7 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
   const guest = others.find((e) => e.slug === against);
   const ids = guest ? [...line, guest.id as string] : line;
   const lines = recordedLines(protocols);
-  const [editions, bests] = await Promise.all([
-    editionRows(ids),
-    buildBests(
-      ids,
-      lines.map((l) => ({ protocol: l.protocol.name, key: l.channel.key, better: l.protocol.definition.better })),
-    ),
-  ]);
+  const [editions, bests] = await Promise.all([editionRows(ids), buildBests(ids, measuresOf(lines))]);
   const [now, ...older] = editions;
   const other = older.find((e) => e.slug === against) ?? older[0];
   const reached = measureLines(lines, bests);
@@ -139,7 +133,8 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
                 <ul>
                   {part.changes.map((c) => (
                     <li key={c.kind + c.name} className="border-t border-line py-1.5 wrap-anywhere">
-                      <span className="font-[600]">{c.name}</span> <span className="text-soft">{marks[c.kind]}</span>
+                      <span className="font-[600]">{c.name}</span>{" "}
+                      <span className="text-soft">{editionChange.labels[c.kind]}</span>
                       {c.facts.length > 0 && (
                         <dl className="grid grid-cols-[minmax(6rem,auto)_1fr] gap-x-3 text-sm">
                           {c.facts.map((f) => (

@@ -1,4 +1,3 @@
-import { featureLines } from "@/core/records/features";
 import { showIn } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
 import { plural } from "@/platform/registry/words";
@@ -7,28 +6,19 @@ import { LinkChoice } from "@/ui/link-choice";
 import { Empty, PageHead } from "@/ui/page";
 import { DataTable } from "@/ui/table";
 import { RecordsTabs } from "../parts/records-tabs";
-import { buildBests, buildsOver } from "../queries/board";
-import { editionsBefore } from "../queries/records";
+import { featuresOver } from "../queries/board";
+import { editionLine } from "../queries/records";
 import { recordedLines } from "../view/records";
 
 /** Features over the years: what became of them, how the builds that had them did, and what failed on those. */
 export async function FeaturesScreen({ slug, measure }: { slug: string; measure?: string }) {
   const { frame } = await projectPage(slug);
   const p = frame.project;
-  const [protocols, before] = await Promise.all([protocolsOf(p.id), editionsBefore(p.id)]);
-  const editions = [p.id, ...before.map((e) => e.id)];
+  const [protocols, editions] = await Promise.all([protocolsOf(p.id), editionLine(p.id)]);
   const lines = recordedLines(protocols).filter((l) => !l.channel.levels);
   const name = (l: (typeof lines)[number]) => `${l.protocol.id}.${l.channel.key}`;
   const line = lines.find((l) => name(l) === measure) ?? lines[0];
-  const [builds, bests] = await Promise.all([
-    buildsOver(editions),
-    buildBests(
-      editions,
-      line ? [{ protocol: line.protocol.name, key: line.channel.key, better: line.protocol.definition.better }] : [],
-    ),
-  ]);
-  const value = new Map(bests.map((b) => [b.buildId as string, b.value]));
-  const table = featureLines(builds.map((b) => ({ ...b, value: value.get(b.id) ?? null })));
+  const { builds, lines: table } = await featuresOver(editions, line);
   const shown = (v: number | null) => ({
     value: v,
     show: v === null || !line ? "–" : showIn(line.channel, v, 2),
@@ -39,7 +29,7 @@ export async function FeaturesScreen({ slug, measure }: { slug: string; measure?
       <PageHead
         title="Features over the years"
         note={
-          `What ${builds.length} builds of ${plural(editions.length, "edition")} had, ` +
+          `What ${builds} builds of ${plural(editions.length, "edition")} had, ` +
           "and how they did. Seen together, not tried against each other: no experiment."
         }
       />

@@ -8,15 +8,15 @@ import { EditGuide, EditStep, NewStep } from "../parts/guide-forms";
 import { GuidePlan } from "../parts/guide-plan";
 import { RecordsTabs } from "../parts/records-tabs";
 import { guideWhole } from "../queries/kept";
-import { editionsBefore } from "../queries/records";
+import { editionLine } from "../queries/records";
 import { cautionLines, guideFaults, planOf } from "../view/guide";
 
 /** A build guide: cautions, parts, a plan from above and the steps, as it is printed; its team corrects it here. */
 export async function GuideScreen({ slug, id }: { slug: string; id: string }) {
   const { frame, may } = await projectPage(slug);
   const p = frame.project;
-  const before = await editionsBefore(p.id);
-  const whole = await guideWhole([p.id, ...before.map((e) => e.id)], id);
+  const line = await editionLine(p.id);
+  const whole = await guideWhole(line, id);
   if (!whole) notFound();
   const { guide: g, steps, parts, photos } = whole;
   const writes = g.projectId === p.id && may(recordActs.guide, { team: g.teamId });

@@ -7,14 +7,14 @@ import { recordActs } from "../acts";
 import { NewGuide } from "../parts/guide-forms";
 import { RecordsTabs } from "../parts/records-tabs";
 import { guidesOf } from "../queries/kept";
-import { editionsBefore } from "../queries/records";
+import { editionLine } from "../queries/records";
 
 /** Build guides of this edition and those before it. */
 export async function GuidesScreen({ slug }: { slug: string }) {
   const { frame, may } = await projectPage(slug);
   const p = frame.project;
-  const [before, builds] = await Promise.all([editionsBefore(p.id), buildsOf(p.id)]);
-  const guides = await guidesOf([p.id, ...before.map((e) => e.id)]);
+  const [line, builds] = await Promise.all([editionLine(p.id), buildsOf(p.id)]);
+  const guides = await guidesOf(line);
   const own = builds.filter((b) => may(recordActs.guide, { team: b.teamId }));
   return (
     <>

@@ -9,15 +9,15 @@ import { recordActs } from "../acts";
 import { EditHonour, GiveHonours, NewHonour } from "../parts/honour-forms";
 import { RecordsTabs } from "../parts/records-tabs";
 import { honoursOf, unconfirmedEvents } from "../queries/honours";
-import { editionsBefore } from "../queries/records";
+import { editionLine } from "../queries/records";
 import { letters } from "../view/honours";
 
 /** Awards as they were given, edition by edition, and what the engraver cuts into the trophy. */
 export async function HonoursScreen({ slug }: { slug: string }) {
   const { frame, may } = await projectPage(slug);
   const p = frame.project;
-  const [before, teams, open] = await Promise.all([editionsBefore(p.id), teamsOf(p.id), unconfirmedEvents(p.id)]);
-  const honours = await honoursOf([p.id, ...before.map((e) => e.id)]);
+  const [line, teams, open] = await Promise.all([editionLine(p.id), teamsOf(p.id), unconfirmedEvents(p.id)]);
+  const honours = await honoursOf(line);
   const gives = may(recordActs.honour);
   const options = teams.map((t) => ({ value: t.id as string, label: t.name }));
   return (

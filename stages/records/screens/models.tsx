@@ -8,15 +8,15 @@ import { recordActs } from "../acts";
 import { EditModel, LendModel, LoanButtons, NewModel, ScrapModel, UnscrapModel } from "../parts/model-forms";
 import { RecordsTabs } from "../parts/records-tabs";
 import { keptModels } from "../queries/kept";
-import { editionsBefore } from "../queries/records";
+import { editionLine } from "../queries/records";
 import { modelState } from "../view/models";
 
 /** Kept models: which stands on which shelf, who has it, and what became of the others. */
 export async function ModelsScreen({ slug }: { slug: string }) {
   const { frame, may, actor } = await projectPage(slug);
   const p = frame.project;
-  const [before, builds] = await Promise.all([editionsBefore(p.id), buildsOf(p.id)]);
-  const models = await keptModels([p.id, ...before.map((e) => e.id)]);
+  const [line, builds] = await Promise.all([editionLine(p.id), buildsOf(p.id)]);
+  const models = await keptModels(line);
   const keeps = may(recordActs.shelve);
   const options = builds.map((b) => ({ value: b.id as string, label: `${b.team} G${b.number}` }));
   return (

@@ -15,7 +15,7 @@ import { buildBests, toldOfBuilds } from "../queries/board";
 import { editionsBefore, laterEditions } from "../queries/records";
 import { unfinishedOf } from "../queries/unfinished";
 import { recordLines } from "../view/board";
-import { firstPlaces, recordedLines } from "../view/records";
+import { firstPlaces, measuresOf, recordedLines } from "../view/records";
 import { openEnds } from "../view/unfinished";
 
 /** Records: the best of this edition and of those before it, the final standings, and the next edition. */
@@ -33,7 +33,7 @@ export async function RecordsScreen({ slug }: { slug: string }) {
   const lines = recordedLines(protocols);
   const reached = await buildBests(
     editions.map((e) => e.id),
-    lines.map((l) => ({ protocol: l.protocol.name, key: l.channel.key, better: l.protocol.definition.better })),
+    measuresOf(lines),
   );
   const ends = may(projectActs.finish) && !p.finishedAt ? openEnds(await unfinishedOf(p.id, frame.today)) : [];
   const board = recordLines(lines, reached, editions, frame.today);

@@ -1,4 +1,3 @@
-import { featureLines } from "@/core/records/features";
 import { showIn } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
 import { protocolsOf } from "@/stages/bench/queries/runs";
@@ -10,9 +9,9 @@ import Link from "@/ui/link";
 import { LinkChoice } from "@/ui/link-choice";
 import { Empty, LinkButton, PageHead } from "@/ui/page";
 import { RecordsTabs } from "../parts/records-tabs";
-import { buildBests, buildsOver } from "../queries/board";
+import { featuresOver } from "../queries/board";
 import { faultsOver } from "../queries/cures";
-import { editionsBefore } from "../queries/records";
+import { editionLine } from "../queries/records";
 import { recordedLines } from "../view/records";
 import { bestFirst, startFaults, startFeatures } from "../view/start";
 
@@ -20,23 +19,16 @@ import { bestFirst, startFaults, startFeatures } from "../view/start";
 export async function StartScreen({ slug, build, without }: { slug: string; build?: string; without?: string }) {
   const { frame, may } = await projectPage(slug);
   const p = frame.project;
-  const [before, protocols, editions, teams] = await Promise.all([
+  const [before, protocols, ids, teams] = await Promise.all([
     buildsBefore(p.id),
     protocolsOf(p.id),
-    editionsBefore(p.id),
+    editionLine(p.id),
     teamsOf(p.id),
   ]);
-  const ids = [p.id as string, ...editions.map((e) => e.id)];
   const line = recordedLines(protocols)[0];
-  const [builds, bests, faults] = await Promise.all([
-    buildsOver(ids),
-    buildBests(
-      ids,
-      line ? [{ protocol: line.protocol.name, key: line.channel.key, better: line.protocol.definition.better }] : [],
-    ),
-    faultsOver(ids),
-  ]);
-  const ranked = bestFirst(before, line?.protocol.definition.better ?? "more");
+  const better = line?.protocol.definition.better ?? "more";
+  const [over, faults] = await Promise.all([featuresOver(ids, line), faultsOver(ids)]);
+  const ranked = bestFirst(before, better);
   const chosen = before.find((b) => b.id === build) ?? ranked[0];
   const head = (
     <>
@@ -54,13 +46,7 @@ export async function StartScreen({ slug, build, without }: { slug: string; buil
         <Empty title="There is no edition before this one">A team starts from its own concept then.</Empty>
       </>
     );
-  const value = new Map(bests.map((b) => [b.buildId as string, b.value]));
-  const features = startFeatures(
-    chosen.features,
-    without,
-    featureLines(builds.map((b) => ({ ...b, value: value.get(b.id) ?? null }))),
-    line?.protocol.definition.better ?? "more",
-  );
+  const features = startFeatures(chosen.features, without, over.lines, better);
   const failed = startFaults(faults, chosen);
   const shown = (v: number | null | undefined) =>
     v === null || v === undefined || !line ? "–" : showIn(line.channel, v, 2);

@@ -50,6 +50,14 @@ export const recordedLines = (protocols: readonly Protocol[]): { protocol: Proto
       .map((channel) => ({ protocol, channel })),
   );
 
+/** What these lines are asked for as, of every edition: protocols keep their names, not their ids. */
+export const measuresOf = (lines: readonly { readonly protocol: Protocol; readonly channel: Channel }[]) =>
+  lines.map(({ protocol, channel }) => ({
+    protocol: protocol.name,
+    key: channel.key,
+    better: protocol.definition.better,
+  }));
+
 /** Who came first in each event, a tie with all of them, and the build that did it. */
 export const firstPlaces = (events: readonly ContestEvent[], builds: readonly Build[]) =>
   events.flatMap((event) =>

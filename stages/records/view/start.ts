@@ -1,5 +1,5 @@
-import { cureLines, type Held } from "@/core/records/cures";
-import type { FeatureLine } from "@/core/records/features";
+import { cureLines } from "@/core/records/cures";
+import { type FeatureLine, sameBy } from "@/core/records/features";
 import type { Better } from "@/core/vocabulary/runs";
 import type { ToldFault } from "../queries/cures";
 
@@ -24,7 +24,7 @@ export function startFeatures(
   const out = new Set((without ?? "").split(",").filter(Boolean));
   return features.map((feature, i) => {
     const left = out.has(String(i));
-    const line = lines.find((l) => l.feature.toLowerCase() === feature.toLowerCase());
+    const line = lines.find((l) => sameBy(l.feature) === sameBy(feature));
     const sign = better === "more" ? 1 : -1;
     return {
       feature,
@@ -42,7 +42,7 @@ export function startFaults(faults: readonly ToldFault[], build: { readonly team
   const told = cureLines(faults).flatMap((l) =>
     l.faults.map((f) => ({
       ...f,
-      elsewhere: l.faults.filter((o) => o.held === ("held" satisfies Held) && o.fault.id !== f.fault.id),
+      elsewhere: l.faults.filter((o) => o.held === "held" && o.fault.id !== f.fault.id),
     })),
   );
   return told.filter((t) => t.fault.teamId === build.teamId && t.fault.build <= build.number);
