@@ -5,6 +5,7 @@ import userEvent from "@testing-library/user-event";
 import * as yup from "yup";
 import { ActionForm } from "./action-form";
 import { TextField } from "./fields";
+import { UnfoldForm } from "./unfold-form";
 
 const refresh = jest.fn();
 const push = jest.fn();
@@ -82,6 +83,87 @@ test("a conflict shows both values; saving over it sends the newer version", asy
   await waitFor(() => expect(refresh).toHaveBeenCalled());
   expect((action.mock.calls[1] as [{ version: number }])[0].version).toBe(4);
   expect(new Set(requestsOf(action)).size).toBe(2);
+});
+
+test("what is typed stays when a newer version comes, and is sent against the one it was begun on", async () => {
+  const action = jest.fn(async (): Promise<Answer> => ({ ok: true, value: null }));
+  const form = (version: number, name: string) => (
+    <ActionForm
+      schema={yup.object({ marks: yup.array() })}
+      action={action}
+      fixed={{ version }}
+      defaults={{ name }}
+      shape={(v, begun) => ({ marks: [{ typed: v.name, version: begun.version }] })}
+      submit="Save"
+      saved="Kept."
+    >
+      <TextField name="name" label="Name" />
+    </ActionForm>
+  );
+  const { rerender } = render(form(3, "Alder"));
+  const field = () => screen.getByLabelText<HTMLInputElement>("Name").value;
+  rerender(form(4, "Birch"));
+  expect(field()).toBe("Birch");
+  await userEvent.type(screen.getByLabelText("Name"), " twice");
+  rerender(form(5, "Cedar"));
+  expect(field()).toBe("Birch twice");
+  await userEvent.click(screen.getByRole("button", { name: "Save" }));
+  await waitFor(() => expect(screen.getByText("Kept.")).toBeTruthy());
+  expect(action.mock.calls.map((c) => (c as unknown[])[0])).toEqual([
+    { version: 4, marks: [{ typed: "Birch twice", version: 4 }] },
+  ]);
+  rerender(form(6, "Birch twice"));
+  expect(screen.getByText("Kept.")).toBeTruthy();
+});
+
+test("saving over somebody else's sends the newer version inside what is shaped too", async () => {
+  const action = jest
+    .fn()
+    .mockResolvedValueOnce({
+      ok: false,
+      kind: "conflict",
+      message: "Somebody else changed this.",
+      version: 7,
+      fields: [],
+    })
+    .mockResolvedValueOnce({ ok: true, value: null });
+  render(
+    <ActionForm
+      schema={yup.object({ marks: yup.array() })}
+      action={action}
+      fixed={{ version: 3 }}
+      defaults={{ name: "Alder" }}
+      shape={(v, begun) => ({ marks: [{ typed: v.name, version: begun.version }] })}
+      submit="Save"
+    >
+      <TextField name="name" label="Name" />
+    </ActionForm>,
+  );
+  await userEvent.click(screen.getByRole("button", { name: "Save" }));
+  await userEvent.click(await screen.findByRole("button", { name: "Save mine over theirs" }));
+  await waitFor(() => expect(refresh).toHaveBeenCalled());
+  expect(action.mock.calls.map((c) => (c as [{ marks: { version: number }[] }])[0].marks[0]!.version)).toEqual([3, 7]);
+});
+
+test("a form behind a button keeps what is typed when a newer version comes, and closes when it was saved", async () => {
+  const action = jest.fn(async (): Promise<Answer> => ({ ok: true, value: null }));
+  const form = (version: number, name: string) => (
+    <UnfoldForm label="rename" schema={schema} action={action} fixed={{ version }} defaults={{ name }} submit="Save">
+      <TextField name="name" label="Name" />
+    </UnfoldForm>
+  );
+  const { rerender } = render(form(3, "Alder"));
+  await userEvent.click(screen.getByRole("button", { name: "rename" }));
+  await userEvent.type(screen.getByLabelText("Name"), " the second");
+  rerender(form(4, "Birch"));
+  expect(screen.getByLabelText<HTMLInputElement>("Name").value).toBe("Alder the second");
+  await userEvent.click(screen.getByRole("button", { name: "Save" }));
+  await waitFor(() => expect(screen.queryByLabelText("Name")).toBeNull());
+  expect(action.mock.calls.map((c) => (c as unknown[])[0])).toEqual([{ name: "Alder the second", version: 3 }]);
+  // Opened again, it begins from what stands now.
+  rerender(form(5, "Cedar"));
+  await userEvent.click(screen.getByRole("button", { name: "rename" }));
+  expect(screen.getByLabelText<HTMLInputElement>("Name").value).toBe("Cedar");
 });
 
 test("a field that the server refuses carries the server's words", async () => {

@@ -33,8 +33,8 @@ export interface FormProps<T> {
   className?: string;
   /** Empties the form after it was saved. */
   clear?: boolean;
-  /** Shapes the values before they are checked and sent. */
-  shape?: (values: FieldValues) => unknown;
+  /** Shapes the values before they are checked and sent; `begun` is what was fixed when the typing began. */
+  shape?: (values: FieldValues, begun: Readonly<Record<string, unknown>>) => unknown;
   inline?: boolean;
 }
 
@@ -65,7 +65,11 @@ export function ActionForm<T>({
   // The version that the form was opened with stays with what is typed: a live refresh of the page must not slip a
   // newer one under it.
   const opened = useRef({ fixed: fixedNow, seen: JSON.stringify([fixedNow, defaults]) });
-  const fixed = opened.current.fixed;
+  const shaped = (values: FieldValues, version?: number) => {
+    const newer = version === undefined ? {} : { version, baseNumber: version };
+    const begun = { ...opened.current.fixed, ...newer };
+    return { ...begun, ...((shape ? shape(values, begun) : values) as object), ...newer };
+  };
   const check = yupResolver(schema as never) as unknown as (
     values: object,
     context: unknown,
@@ -75,11 +79,7 @@ export function ActionForm<T>({
     defaultValues: defaults as DefaultValues<FieldValues>,
     // What is checked is what would be sent; what is kept is what was typed.
     resolver: (async (values: FieldValues, context: unknown, options: unknown) => {
-      const { errors } = await check(
-        { ...opened.current.fixed, ...((shape ? shape(values) : values) as object) },
-        context,
-        options,
-      );
+      const { errors } = await check(shaped(values), context, options);
       return Object.keys(errors).length ? { values: {}, errors } : { values, errors: {} };
     }) as never,
     // Not on leaving a field: a message that appears under the pointer moves the button that is being pressed.
@@ -106,11 +106,7 @@ export function ActionForm<T>({
   async function send(values: FieldValues, version?: number) {
     if (busy) return;
     setGood("");
-    const shaped = (shape ? shape(values) : values) as object;
-    const result = await post(
-      { ...fixed, ...shaped, ...(version === undefined ? {} : { version, baseNumber: version }) },
-      { via, stay: true },
-    );
+    const result = await post(shaped(values, version), { via, stay: true });
     if (!result) return;
     if (result.ok) {
       setConflict(null);

@@ -103,7 +103,7 @@ export function SeriesView({
       </section>
       {may && (
         <ActionForm
-          key={`${version} ${start.from} ${start.to}`}
+          key={`${start.from} ${start.to}`}
           schema={seriesPart}
           action={chooseSeriesPartAction}
           fixed={{ id, version }}

@@ -31,7 +31,6 @@ export async function ChallengeScreen({ slug }: { slug: string }) {
               {staff && (
                 <span className="text-[13px] font-normal">
                   <EditChallenge
-                    key={c.version}
                     projectId={p.id}
                     id={c.id}
                     version={c.version}

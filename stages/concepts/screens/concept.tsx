@@ -46,7 +46,6 @@ export async function ConceptScreen({ slug, id }: { slug: string; id: string }) 
       >
         {may && (
           <ConceptForm
-            key={k.version}
             projectId={p.id}
             slug={slug}
             units={frame.units}
@@ -230,7 +229,7 @@ export async function ConceptScreen({ slug, id }: { slug: string; id: string }) 
             )}
             {staff && k.fate !== "merged" && (
               <div className="no-print mt-2 border-t border-line pt-2">
-                <FateForm key={k.version} id={k.id} version={k.version} fate={k.fate} reason={k.fateReason} />
+                <FateForm id={k.id} version={k.version} fate={k.fate} reason={k.fateReason} />
               </div>
             )}
           </Sheet>

@@ -59,7 +59,7 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
         }
       >
         {staff && x.closedAt && <ReopenSelection id={x.id} />}
-        {staff && <RenameSelection key={x.version} id={x.id} version={x.version} title={x.title} />}
+        {staff && <RenameSelection id={x.id} version={x.version} title={x.title} />}
         {staff && !x.closedAt && <WithdrawSelection id={x.id} goTo={`/p/${slug}/concepts/choose`} />}
       </PageHead>
       <p className="no-print mb-3">

@@ -12,7 +12,6 @@ export function entryTools(event: FieldEvent): Record<string, ReactNode> | undef
       <span key={n.id} className="no-print flex flex-wrap gap-x-2.5">
         {n.taken === 0 && n.builds.some((b) => b.id !== n.buildId) && (
           <ChangeEntry
-            key={n.version}
             id={n.id}
             version={n.version}
             buildId={n.buildId ?? ""}

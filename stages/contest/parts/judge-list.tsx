@@ -33,7 +33,6 @@ export const JudgeList = ({ event, open }: { event: JudgedEvent; open: boolean }
                   </span>
                   {open && (
                     <AsideSheet
-                      key={s.version}
                       id={s.id}
                       version={s.version}
                       aside={s.state !== "aside"}

@@ -96,7 +96,7 @@ export async function ContestScreen({ slug, event: wanted }: { slug: string; eve
             {event.attempts.length === 0 ? (
               <LinkButton href={`${base}/event?id=${event.id}`}>Edit rules</LinkButton>
             ) : (
-              <RenameEvent key={event.version} id={event.id} version={event.version} name={event.name} />
+              <RenameEvent id={event.id} version={event.version} name={event.name} />
             )}
             <LinkButton href={`${base}/event`}>New event</LinkButton>
           </>

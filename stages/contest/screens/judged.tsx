@@ -56,7 +56,7 @@ export async function JudgedScreen({ slug, event: wanted }: { slug: string; even
         {staff && (
           <>
             {begun ? (
-              <RenameEvent key={event.version} id={event.id} version={event.version} name={event.name} />
+              <RenameEvent id={event.id} version={event.version} name={event.name} />
             ) : (
               <LinkButton href={`${base}/judged/edit?id=${event.id}`}>Edit rules</LinkButton>
             )}

@@ -62,7 +62,7 @@ export async function MatchesScreen({ slug, event: wanted }: { slug: string; eve
         {staff && (
           <>
             {begun ? (
-              <RenameEvent key={event.version} id={event.id} version={event.version} name={event.name} />
+              <RenameEvent id={event.id} version={event.version} name={event.name} />
             ) : (
               <LinkButton href={`${base}/matches/edit?id=${event.id}`}>Edit rules</LinkButton>
             )}

@@ -125,7 +125,6 @@ export async function ProgrammeScreen({ slug }: { slug: string }) {
               {staff && (
                 <div className="no-print mt-2">
                   <ProgrammeForm
-                    key={e.version}
                     id={e.id}
                     version={e.version}
                     matches={e.attempts === null}

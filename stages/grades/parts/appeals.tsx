@@ -31,9 +31,7 @@ export function Appeals({
           ) : (
             !staff && <p className="text-soft">Not answered yet.</p>
           )}
-          {staff && (
-            <AnswerForm key={a.version} id={a.id} version={a.version} outcome={a.outcome ?? ""} answer={a.answer} />
-          )}
+          {staff && <AnswerForm id={a.id} version={a.version} outcome={a.outcome ?? ""} answer={a.answer} />}
         </div>
       ))}
     </Sheet>

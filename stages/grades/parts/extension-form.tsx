@@ -25,7 +25,6 @@ export function ExtensionForm({
 }) {
   return (
     <UnfoldForm
-      key={version}
       label={sessions ? `${sessions} more class session${sessions === 1 ? "" : "s"}` : "more time"}
       schema={extend}
       action={extendDeadlineAction}

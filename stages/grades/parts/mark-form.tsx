@@ -37,9 +37,9 @@ export function MarkForm({
       inline
       schema={marks}
       action={enterMarksAction}
-      fixed={{ projectId }}
+      fixed={{ projectId, version }}
       defaults={{ typed }}
-      shape={(v) => ({ marks: [{ personId, component, version, typed: v.typed }] })}
+      shape={(v, begun) => ({ marks: [{ personId, component, version: begun.version, typed: v.typed }] })}
       submit="Save"
       look="plain"
       onDone={() => setOpen(false)}

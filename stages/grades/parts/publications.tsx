@@ -28,7 +28,7 @@ export function Publications({
                 withdrawn {instant(x.withdrawnAt)} by {x.withdrawnBy}: {x.withdrawnReason}
               </span>
             ) : (
-              <TakeBackPublication key={x.version} id={x.id} version={x.version} />
+              <TakeBackPublication id={x.id} version={x.version} />
             )}
           </li>
         );

@@ -31,11 +31,16 @@ export default function RubricMark({ projectId, personId, component, version, ru
     <ActionForm
       schema={marks}
       action={enterMarksAction}
-      fixed={{ projectId }}
+      fixed={{ projectId, version }}
       defaults={{ points: lowest(rubric) }}
-      shape={(v) => ({
+      shape={(v, begun) => ({
         marks: [
-          { personId, component, version, typed: typedByRubric(rubric, v.points as unknown as Record<string, string>) },
+          {
+            personId,
+            component,
+            version: begun.version,
+            typed: typedByRubric(rubric, v.points as unknown as Record<string, string>),
+          },
         ],
       })}
       submit="Enter this mark"

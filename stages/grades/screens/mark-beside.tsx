@@ -30,7 +30,6 @@ export async function MarksBeside({ slug, person }: { slug: string; person: stri
               <span>{c.name}</span>
               <span className={mark ? "font-[600]" : "text-soft"}>{typed || "none yet"}</span>
               <MarkForm
-                key={mark?.version ?? 0}
                 projectId={p.id}
                 personId={person}
                 component={c.key}
@@ -39,7 +38,6 @@ export async function MarksBeside({ slug, person }: { slug: string; person: stri
                 computed={false}
               />
               <RubricMarks
-                key={`by ${mark?.version ?? 0}`}
                 projectId={p.id}
                 personId={person}
                 component={c.key}

@@ -65,7 +65,7 @@ export async function PeersScreen({ slug, round: asked }: { slug: string; round?
           {view.asked - view.missing.length} of {view.asked} handed in
           {!used && <span className="text-soft"> · no scheme takes its factor from it yet</span>}
         </p>
-        <RoundButtons key={round.version} id={round.id} version={round.version} open={!round.closedAt} slug={slug} />
+        <RoundButtons id={round.id} version={round.version} open={!round.closedAt} slug={slug} />
       </div>
       {view.missing.length > 0 && <p className="mb-4 text-ochre-deep">Not handed in: {view.missing.join(", ")}.</p>}
       <div className="grid items-start gap-4 xl:grid-cols-2">

@@ -131,6 +131,35 @@ test("a kept calculation opens with its inputs and units, and is corrected in pl
   expect(changed.mock.calls[0]![0]).toMatchObject({ id: use.id, version: 3, units: "us", inputs: { F1: "12" } });
 });
 
+test("what was saved stays said when the page has it; what somebody else saved is not written over", async () => {
+  const use: OpenUse = {
+    id: "0190a0b0-0000-7000-8000-000000000c01",
+    inputs: { F1: "10" },
+    units: "us",
+    note: "first",
+    version: 3,
+    targetId: build,
+  };
+  const { rerender } = open(`/handbook?c=lever&use=${use.id}`, { targets, use });
+  const page = (now: OpenUse) =>
+    rerender(
+      <WorkingProvider>
+        <Handbook base="/p/pump" units="metric" keeping={{ targets, use: now }} />
+      </WorkingProvider>,
+    );
+  const save = screen.getByRole("button", { name: "Save what was changed" });
+  await type("force at the handle", "12");
+  await userEvent.click(save);
+  await waitFor(() => expect(changed).toHaveBeenCalledTimes(1));
+  page({ ...use, version: 4, inputs: changed.mock.calls[0]![0].inputs });
+  expect(screen.getByText("Saved.")).toBeTruthy();
+  await type("force at the handle", "13");
+  page({ ...use, version: 5, inputs: { ...use.inputs, F1: "99" } });
+  await userEvent.click(save);
+  await waitFor(() => expect(changed).toHaveBeenCalledTimes(2));
+  expect(changed.mock.calls[1]![0]).toMatchObject({ version: 4, inputs: { F1: "13" } });
+});
+
 test("a truss and a part are typed line by line, drawn, and listed", async () => {
   const { unmount } = open(handbookHref("", "truss"));
   expect(screen.getByRole("img").getAttribute("aria-label")).toContain("a truss of 5 joints and 7 members");

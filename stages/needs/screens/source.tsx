@@ -41,12 +41,7 @@ export async function SourceScreen({ slug, id }: { slug: string; id: string }) {
       >
         {staff && s.kind !== "answer" && <CloseSource id={s.id} closed={!!s.closedAt} />}
         {staff && (
-          <EditSource
-            key={s.version}
-            id={s.id}
-            version={s.version}
-            values={{ title: s.title, who: s.who, heldOn: s.heldOn }}
-          />
+          <EditSource id={s.id} version={s.version} values={{ title: s.title, who: s.who, heldOn: s.heldOn }} />
         )}
         {staff && <WithdrawSource id={s.id} goTo={`/p/${slug}/needs/sources`} />}
       </PageHead>

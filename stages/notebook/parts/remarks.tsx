@@ -31,7 +31,6 @@ export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: r
             {r.madeBy}, {r.when}{" "}
             {may && (
               <UnfoldForm
-                key={r.version}
                 label="correct"
                 schema={editRemark}
                 action={editRemarkAction}

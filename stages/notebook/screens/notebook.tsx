@@ -215,7 +215,7 @@ export async function NotebookScreen({
                 {staff && <ReadButton entryId={e.id} number={now.number} read={!fresh} />}
                 {!staff && (
                   <span className="flex flex-wrap gap-x-2.5">
-                    <Amend key={e.version} id={e.id} version={e.version} text={now.text} />
+                    <Amend id={e.id} version={e.version} text={now.text} />
                     <WithdrawEntry id={e.id} />
                     {left.length > 0 && <AskCountersign entryId={e.id} partners={left} />}
                   </span>

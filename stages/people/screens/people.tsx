@@ -94,7 +94,6 @@ export async function PeopleScreen({ slug, section: asked }: { slug: string; sec
                     value: "",
                     show: (
                       <StudentTools
-                        key={s.version}
                         projectId={p.id}
                         student={{
                           id: s.id,

@@ -42,15 +42,7 @@ export async function CalendarScreen({ slug }: { slug: string }) {
                       {describePattern(c)} · {list.length} sessions, {sessionsHeld(list, frame.today)} held
                       {s.eventOn && ` · event ${longDate(s.eventOn)}`}
                     </span>{" "}
-                    {staff && (
-                      <RenameSection
-                        key={s.version}
-                        projectId={p.id}
-                        sectionId={s.id}
-                        version={s.version}
-                        name={s.name}
-                      />
-                    )}
+                    {staff && <RenameSection projectId={p.id} sectionId={s.id} version={s.version} name={s.name} />}
                   </h2>
                   <LinkButton href={`/p/${slug}/calendar/${s.id}`} look="quiet" download>
                     Calendar (ICS)
@@ -83,7 +75,6 @@ export async function CalendarScreen({ slug }: { slug: string }) {
                   >
                     <div className="mt-2 max-w-xl">
                       <PatternForm
-                        key={s.version}
                         projectId={p.id}
                         sectionId={s.id}
                         version={s.version}

@@ -209,7 +209,6 @@ export async function PlanScreen({ slug, section }: { slug: string; section?: st
                         {staff && (
                           <span className="flex flex-wrap gap-x-2.5">
                             <EditMilestone
-                              key={m.version}
                               projectId={p.id}
                               id={m.id}
                               version={m.version}

@@ -84,7 +84,6 @@ export const EditGuide = ({
   defaults: { readonly title: string; readonly intro: string; readonly datum: string; readonly cautions: string };
 }) => (
   <UnfoldForm
-    key={version}
     label="correct the guide"
     beside={
       <WithdrawButton
@@ -180,7 +179,6 @@ export const EditStep = ({
   photos: readonly Option[];
 }) => (
   <UnfoldForm
-    key={version}
     label={
       <>
         correct<span className="sr-only"> step {number}</span>

@@ -72,7 +72,6 @@ export const EditHonour = ({
   teams: readonly Option[];
 }) => (
   <UnfoldForm
-    key={h.version}
     label={
       <>
         correct<span className="sr-only"> {h.title}</span>

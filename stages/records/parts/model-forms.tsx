@@ -67,7 +67,6 @@ export const EditModel = ({
   builds: readonly Option[];
 }) => (
   <UnfoldForm
-    key={model.version}
     label={
       <>
         correct<span className="sr-only"> {model.name}</span>
@@ -140,7 +139,6 @@ export const LoanButtons = ({
 /** A model is no more; the reason stays. */
 export const ScrapModel = ({ id, version, name }: { id: string; version: number; name: string }) => (
   <UnfoldForm
-    key={version}
     label={
       <>
         scrap<span className="sr-only"> {name}</span>

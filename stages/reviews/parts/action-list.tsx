@@ -90,7 +90,6 @@ export function ActionList({
               {a.closedAt && staff && <ReopenButton id={a.id} version={a.version} />}
               {staff && !a.closedAt && (
                 <EditAction
-                  key={a.version}
                   id={a.id}
                   version={a.version}
                   values={{ what: a.what, ownerId: a.ownerId ?? "", dueOn: a.dueOn, changesDesign: a.changesDesign }}

@@ -62,7 +62,6 @@ export function Questions({
           <p className="no-print flex flex-wrap gap-3 text-sm">
             {answers && (
               <UnfoldForm
-                key={q.version}
                 label={q.answer ? "correct the answer" : "write the answer"}
                 schema={answerQuestion}
                 action={answerQuestionAction}

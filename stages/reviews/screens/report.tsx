@@ -46,17 +46,10 @@ export async function ReportScreen({ slug }: { slug: string }) {
               )}
               <div className="no-print flex flex-wrap gap-3 text-sm">
                 {(plans || (t.teamId !== null && may(reviewActs.tell, { team: t.teamId }))) && (
-                  <WriteForm key={t.version} id={t.id} version={t.version} body={t.body} />
+                  <WriteForm id={t.id} version={t.version} body={t.body} />
                 )}
                 {plans && (
-                  <TopicTools
-                    key={`tools ${t.version}`}
-                    id={t.id}
-                    version={t.version}
-                    title={t.title}
-                    teamId={t.teamId ?? ""}
-                    teams={options}
-                  />
+                  <TopicTools id={t.id} version={t.version} title={t.title} teamId={t.teamId ?? ""} teams={options} />
                 )}
               </div>
             </section>

@@ -70,7 +70,6 @@ export async function ReviewScreen({ slug, id }: { slug: string; id: string }) {
         {r.buildId && <LinkButton href={`/p/${slug}/builds/${r.buildId}`}>The build</LinkButton>}
         {staff && (
           <EditReview
-            key={r.version}
             id={r.id}
             version={r.version}
             values={{ title: r.title, heldOn: r.heldOn, buildId: (r.buildChosen && r.buildId) || "" }}

@@ -39,7 +39,6 @@ export async function SlotsScreen({ slug, title }: { slug: string; title: string
   const of = `title=${encodeURIComponent(title)}`;
   const form = (
     <SlotForm
-      key={view.plan?.version ?? 0}
       projectId={p.id}
       title={title}
       version={view.plan?.version ?? 0}

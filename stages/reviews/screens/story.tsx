@@ -42,7 +42,6 @@ export async function StoryScreen({ slug, team: id, edits }: { slug: string; tea
           }
         />
         <StoryForm
-          key={story?.version ?? 0}
           projectId={p.id}
           teamId={team.id}
           version={story?.version ?? 0}

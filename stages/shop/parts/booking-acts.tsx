@@ -44,7 +44,6 @@ export const EndBooking = ({
   over: boolean;
 }) => (
   <UnfoldForm
-    key={version}
     label={over ? "correct" : "End"}
     buttonLook={over ? "quiet" : "plain"}
     schema={endBooking}
@@ -75,7 +74,6 @@ export const PlaceBooking = ({
   starts: number;
 }) => (
   <UnfoldForm
-    key={version}
     label={time ? "move" : "place"}
     schema={placeBooking}
     action={placeBookingAction}

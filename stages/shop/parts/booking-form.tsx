@@ -116,7 +116,6 @@ export const EditBooking = ({
   defaults: Record<string, string | boolean>;
 }) => (
   <UnfoldForm
-    key={version}
     label="correct"
     schema={editBooking}
     action={editBookingAction}

@@ -139,7 +139,6 @@ export const EditCutList = ({
   typed: Record<string, string>;
 }) => (
   <ActionForm
-    key={version}
     schema={editCutList}
     action={editCutListAction}
     fixed={{ id, version }}

@@ -80,7 +80,6 @@ export const KeepIncident = ({
   closed: boolean;
 }) => (
   <UnfoldForm
-    key={version}
     label={typed.changed ? "correct" : "say who was told and what was changed"}
     beside={
       <>

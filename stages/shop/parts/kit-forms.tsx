@@ -56,7 +56,6 @@ export const EditKit = ({
   contents: string;
 }) => (
   <UnfoldForm
-    key={version}
     label="correct"
     beside={
       <WithdrawButton action={withdrawKitAction} id={id} name={name}>
@@ -109,7 +108,6 @@ export const CountKit = ({
   note: string;
 }) => (
   <UnfoldForm
-    key={version}
     label={counted ? "correct the count" : "count back"}
     beside={
       <WithdrawButton action={withdrawKitOutAction} id={id} name="the handing out">

@@ -61,7 +61,6 @@ export const EditSetting = ({
   typed: Record<string, string>;
 }) => (
   <UnfoldForm
-    key={version}
     label="correct"
     schema={editSetting}
     action={editSettingAction}

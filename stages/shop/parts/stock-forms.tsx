@@ -74,7 +74,6 @@ export const EditStockItem = ({
   typed: Record<string, string | boolean>;
 }) => (
   <UnfoldForm
-    key={version}
     label="correct"
     schema={editStockItem}
     action={editStockItemAction}

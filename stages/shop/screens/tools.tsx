@@ -28,13 +28,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
               {t.caution && <span className="text-sm text-ochre-deep">{t.caution}</span>}{" "}
               {staff && (
                 <>
-                  <EditTool
-                    key={t.version}
-                    projectId={frame.project.id}
-                    id={t.id}
-                    version={t.version}
-                    typed={typedTool(t)}
-                  />{" "}
+                  <EditTool projectId={frame.project.id} id={t.id} version={t.version} typed={typedTool(t)} />{" "}
                   <WithdrawTool id={t.id} name={t.name} />
                 </>
               )}

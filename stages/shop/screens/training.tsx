@@ -108,7 +108,7 @@ export async function TrainingScreen({ slug }: { slug: string }) {
               )}
               {edits && (
                 <p className="no-print text-sm">
-                  <EditTool key={t.version} projectId={p.id} id={t.id} version={t.version} typed={typedTool(t)} />{" "}
+                  <EditTool projectId={p.id} id={t.id} version={t.version} typed={typedTool(t)} />{" "}
                   <WithdrawTool id={t.id} name={t.name} />
                 </p>
               )}

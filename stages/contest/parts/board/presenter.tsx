@@ -162,7 +162,6 @@ export function Presenter({
       )}
       <div className="mt-3 flex flex-wrap items-baseline gap-x-4">
         <UnfoldForm
-          key={b.version}
           inline
           label="change"
           schema={board}
