@@ -1,16 +1,8 @@
 "use client";
 
-import { DropdownMenu } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 
-/** A menu behind a button: arrow keys move, Escape closes, the first letter jumps. */
-export function Menu({
-  label,
-  trigger,
-  triggerClass,
-  head,
-  items,
-}: {
+export interface MenuProps {
   /** What the button is called. */
   label: string;
   trigger: ReactNode;
@@ -18,34 +10,35 @@ export function Menu({
   /** A line above the items, not to be chosen. */
   head?: ReactNode;
   items: readonly { label: string; onSelect: () => void }[];
-}) {
+}
+
+type List = typeof import("./menu-list").MenuList;
+let list: List | null = null;
+
+/** Fetches what opens a menu; a page does so once it stands. */
+export const loadMenu = async (): Promise<List> => {
+  list ??= (await import("./menu-list")).MenuList;
+  return list;
+};
+
+/** A menu behind a button. Until its list has been fetched the button shows what it will and stays closed. */
+export function Menu(props: MenuProps) {
+  const [Full, setFull] = useState<List | null>(null);
+  useEffect(() => {
+    if (list) setFull(() => list);
+    else void loadMenu().then((found) => setFull(() => found));
+  }, []);
+  if (Full) return <Full {...props} />;
   return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger aria-label={label} className={triggerClass}>
-        {trigger}
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={6}
-          collisionPadding={8}
-          className="z-50 min-w-44 rounded-md border border-line bg-sheet p-1.5 text-[13.5px] shadow-lg"
-        >
-          {head && <DropdownMenu.Label className="px-2 py-1 text-sm text-soft">{head}</DropdownMenu.Label>}
-          {items.map((item) => (
-            <DropdownMenu.Item
-              key={item.label}
-              onSelect={item.onSelect}
-              className={
-                "cursor-pointer rounded-sm border-l-3 border-transparent px-2 py-1.5 outline-none " +
-                "data-[highlighted]:border-iron data-[highlighted]:bg-spine"
-              }
-            >
-              {item.label}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <button
+      type="button"
+      disabled
+      aria-haspopup="menu"
+      aria-expanded={false}
+      aria-label={props.label}
+      className={props.triggerClass}
+    >
+      {props.trigger}
+    </button>
   );
 }

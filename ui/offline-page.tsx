@@ -1,13 +1,14 @@
 "use client";
 
 import { type ReactNode, useEffect, useState } from "react";
+import { loadKeptToo } from "./kept-too";
 import { keptHandbook, keptPages, keptParts } from "./offline-names";
 
 const script = "/guest-offline.js";
 /** Where pages are kept, by the part of the application that they belong to. */
 const keptIn = { "/guest": keptPages, "/handbook": keptHandbook } as const;
 
-const loadConfirm = () => import("./confirm");
+const loadRest = () => Promise.all([import("./confirm"), loadKeptToo()]);
 
 /** Waits until the worker is there. */
 const stands = (registration: ServiceWorkerRegistration) =>
@@ -39,7 +40,7 @@ async function keepAll(scope: keyof typeof keptIn, pages: readonly string[]): Pr
  */
 export function OfflinePage({
   pages,
-  load = loadConfirm,
+  load = loadRest,
   scope = "/guest",
   kept = "This page opens without a network too. What you save then waits here and is sent later.",
   cannot = "This browser cannot open the page without a network (it takes https). What is saved while the page " +

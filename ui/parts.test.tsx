@@ -8,7 +8,7 @@ import { Checkbox } from "./checkbox";
 import { Confirm } from "./confirm";
 import { Fold } from "./fold";
 import { WithdrawButton } from "./form/withdraw-button";
-import { Menu } from "./menu";
+import { loadMenu, Menu } from "./menu";
 import { Panels } from "./panels";
 import { loadSelect, Select } from "./select";
 import { tip } from "./tip";
@@ -18,7 +18,7 @@ import { Toasts } from "./toasts";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ refresh: () => {}, push: () => {} }) }));
 
-beforeAll(() => loadSelect());
+beforeAll(() => Promise.all([loadSelect(), loadMenu()]));
 
 const stages = [
   { value: "sketch", label: "a sketch model that shows how it works" },

@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import { buildStage, failureSeverity, ownStep, partSource } from "@/core/vocabulary/builds";
 import * as c from "@/platform/schema/fields";
+import * as q from "@/platform/schema/quantities";
 
 /** Names with values, `name = value` a line. */
 const lines = (example: string) =>
@@ -20,9 +21,9 @@ export const build = yup.object({
   why: c.optionalText(2000),
   expected: c.optionalText(1000),
   predicted: c.optionalText(60),
-  mass: c.quantity("kg"),
-  cost: c.quantity("1"),
-  sides: c.sides(),
+  mass: q.quantity("kg"),
+  cost: q.quantity("1"),
+  sides: q.sides(),
   learned: c.optionalText(2000),
   /** What was seen that is good, and what is not. */
   good: c.optionalText(1000),
@@ -82,8 +83,8 @@ export const partLine = yup.object({
   version: yup.number().integer().default(0),
   name: c.text(80),
   count: c.whole(1, 9999).default(1),
-  mass: c.quantity("kg"),
-  cost: c.quantity("1"),
+  mass: q.quantity("kg"),
+  cost: q.quantity("1"),
   source: c.oneOf(partSource).default("bought"),
   /** Which of the shop's stock it is taken from; what has its name where nothing is said. */
   stockItemId: c.optionalId(),
@@ -107,9 +108,9 @@ export const piece = yup.object({
   machine: c.optionalText(60),
   settings: lines("power = 60 %"),
   chain: c.optionalText(60),
-  nominal: c.quantity("mm"),
-  tolerance: c.quantity("mm"),
-  measured: c.quantity("mm"),
+  nominal: q.quantity("mm"),
+  tolerance: q.quantity("mm"),
+  measured: q.quantity("mm"),
 });
 
 /** A step of a piece that its team ticks, or takes back. */

@@ -2,6 +2,7 @@ import * as yup from "yup";
 import { claimWord, conceptMethod, decidedFate, severity } from "@/core/vocabulary/concepts";
 import * as c from "@/platform/schema/fields";
 import { ids, whole } from "@/platform/schema/fields";
+import * as q from "@/platform/schema/quantities";
 
 // Concepts
 export const concept = yup.object({
@@ -10,9 +11,9 @@ export const concept = yup.object({
   version: yup.number().integer().default(0),
   title: c.text(120),
   idea: c.optionalText(4000),
-  mass: c.quantity("kg"),
-  cost: c.quantity("1"),
-  sides: c.sides(),
+  mass: q.quantity("kg"),
+  cost: q.quantity("1"),
+  sides: q.sides(),
   dimensions: c.optionalText(1000),
 });
 

@@ -14,6 +14,7 @@ import {
 } from "@/core/vocabulary/needs";
 import * as c from "@/platform/schema/fields";
 import { ids } from "@/platform/schema/fields";
+import * as q from "@/platform/schema/quantities";
 
 // Needs
 export const question = yup.object({ projectId: c.id(), text: c.text(400) });
@@ -108,12 +109,12 @@ const inUnit = () =>
     .test("quantity", "", (v, x) =>
       !v || !parseUnit(x.parent.unit ?? "")
         ? true
-        : c.quantity(x.parent.unit).isValidSync(v) || x.createError({ message: quantityMessage(v, x.parent.unit) }),
+        : q.quantity(x.parent.unit).isValidSync(v) || x.createError({ message: quantityMessage(v, x.parent.unit) }),
     );
 
 function quantityMessage(v: string, unit: string): string {
   try {
-    c.quantity(unit).validateSync(v);
+    q.quantity(unit).validateSync(v);
     return "";
   } catch (e) {
     return (e as Error).message;
@@ -146,7 +147,7 @@ export const requirement = yup.object({
     "Give the second number: the tolerance, or the upper limit.",
     (v, x) => !(twoNumbers.values as readonly string[]).includes(x.parent.comparator) || !!v,
   ),
-  sides: c
+  sides: q
     .sides()
     .test(
       "needed",

@@ -1,5 +1,6 @@
 import * as yup from "yup";
 import * as c from "@/platform/schema/fields";
+import * as q from "@/platform/schema/quantities";
 
 /** A model that is kept, new or corrected: of which build, and where it stands. */
 export const artefact = yup.object({
@@ -60,7 +61,7 @@ export const guideStep = yup.object({
   what: c.text(600),
   partId: c.optionalId(),
   count: c.whole(1, 9999).default(1),
-  at: c.sides(),
+  at: q.sides(),
   caution: c.optionalText(300),
   photoId: c.optionalId(),
 });

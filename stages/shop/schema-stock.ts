@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import { cutKind, cutWay, stockForm, stockMove } from "@/core/vocabulary/shop";
 import * as c from "@/platform/schema/fields";
+import * as q from "@/platform/schema/quantities";
 import { readContents } from "./view/kits";
 
 const amount = () =>
@@ -70,8 +71,8 @@ const cuts = {
   title: c.text(80),
   kind: c.oneOf(cutKind).required(),
   way: c.oneOf(cutWay).required(),
-  kerf: c.quantity("mm"),
-  border: c.quantity("mm"),
+  kerf: q.quantity("mm"),
+  border: q.quantity("mm"),
   blanks: c.text(4000),
   pieces: c.text(12_000),
 };

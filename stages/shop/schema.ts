@@ -1,6 +1,7 @@
 import * as yup from "yup";
 import { bookingOutcome, incidentKind, settingOutcome } from "@/core/vocabulary/shop";
 import * as c from "@/platform/schema/fields";
+import * as q from "@/platform/schema/quantities";
 
 export const tool = yup.object({
   projectId: c.id(),
@@ -26,7 +27,7 @@ export const toolSign = yup.object({ toolId: c.id(), personId: c.id(), on: yup.b
 const tried = {
   machine: c.text(80),
   material: c.text(80),
-  thickness: c.quantity("mm"),
+  thickness: q.quantity("mm"),
   settings: c.text(300),
   outcome: c.oneOf(settingOutcome).required(),
   seen: c.optionalText(300),

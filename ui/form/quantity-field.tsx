@@ -1,24 +1,29 @@
 "use client";
 
-import { formatSi, parseQuantity } from "@/core/quantity/quantity";
+import { useEffect, useState } from "react";
 import { type FieldProps, Frame, useField } from "./field";
+
+type Read = typeof import("./quantity-read").readBack;
+let read: Read | null = null;
+
+/** Fetches what reads quantities; a page that has such a field does so once it stands. */
+const loadQuantities = async (): Promise<Read> => {
+  read ??= (await import("./quantity-read")).readBack;
+  return read;
+};
 
 /** A value with its unit as one types it; what was understood is said at once beside it. */
 export function QuantityField({ unit, placeholder, ...p }: FieldProps & { unit: string; placeholder?: string }) {
   const f = useField(p.name);
   const typed = String(f.form.watch(f.full) ?? "");
-  const parsed = typed.trim() ? parseQuantity(typed, unit) : null;
-  const converted =
-    parsed?.ok && /[a-z°″′"']/i.test(typed) && unit !== "1" && !typed.trim().endsWith(unit)
-      ? `= ${readBack(parsed.quantity.si, unit)}`
-      : null;
+  const [reads, setReads] = useState<Read | null>(null);
+  useEffect(() => {
+    if (read) setReads(() => read);
+    else void loadQuantities().then((found) => setReads(() => found));
+  }, []);
+  const understood = reads?.(typed, unit);
   return (
-    <Frame
-      {...p}
-      id={f.id}
-      error={f.error ?? (parsed && !parsed.ok ? parsed.message : undefined)}
-      hint={converted ?? p.hint}
-    >
+    <Frame {...p} id={f.id} error={f.error ?? understood?.wrong} hint={understood?.converted ?? p.hint}>
       <span className="relative block">
         <input
           id={f.id}
@@ -26,7 +31,7 @@ export function QuantityField({ unit, placeholder, ...p }: FieldProps & { unit: 
           inputMode="text"
           autoComplete="off"
           placeholder={placeholder}
-          aria-invalid={!!f.error || (parsed !== null && !parsed.ok)}
+          aria-invalid={!!f.error || understood?.wrong !== undefined}
           aria-describedby={`${f.id}-e`}
           {...f.register()}
         />
@@ -42,5 +47,3 @@ export function QuantityField({ unit, placeholder, ...p }: FieldProps & { unit: 
     </Frame>
   );
 }
-
-const readBack = (si: string, unit: string) => `${formatSi(si, unit)} ${unit}`;

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { MenuButton } from "@/ui/menu-button";
+import { Menu } from "@/ui/menu";
 import { signOutAction } from "../actions";
 
 const round = "grid size-7 place-items-center rounded-full bg-slate text-[11px] font-[650] text-white";
@@ -15,7 +15,7 @@ export function SignOut({ name }: { name: string }) {
     .slice(0, 2)
     .toUpperCase();
   return (
-    <MenuButton
+    <Menu
       label={`${initials}: signed in as ${name}`}
       trigger={initials}
       triggerClass={round}

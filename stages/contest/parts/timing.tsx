@@ -1,6 +1,15 @@
+"use client";
+
+import dynamic from "next/dynamic";
 import { Fold } from "@/ui/fold";
-import { LightGates } from "./light-gates";
+import { keptToo } from "@/ui/kept-too";
 import { Stopwatch } from "./stopwatch";
+
+const loadGates = keptToo(() => import("./light-gates"));
+const LightGates = dynamic(() => loadGates().then((m) => m.LightGates), {
+  ssr: false,
+  loading: () => <p className="text-soft">Light gates are being loaded.</p>,
+});
 
 /** The watches and the light gates, folded away below a field; they open without a network as the page does. */
 export const Timing = () => (

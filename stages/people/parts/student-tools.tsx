@@ -5,7 +5,7 @@ import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
 import { useSend } from "@/ui/form/send";
 import { Confirm } from "@/ui/lazy";
-import { MenuButton } from "@/ui/menu-button";
+import { Menu } from "@/ui/menu";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
 import { toast } from "@/ui/toast";
@@ -121,7 +121,7 @@ export function StudentTools({
       <button type="button" className={buttonClass("quiet")} onClick={() => setOpen("edit")}>
         correct
       </button>
-      <MenuButton
+      <Menu
         label={`More for ${name}`}
         trigger="more"
         triggerClass={buttonClass("quiet")}

@@ -4,6 +4,7 @@ import "@/ui/testing/browser";
 import { act, render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { readAgenda } from "@/core/log/agenda";
+import { loadMenu } from "@/ui/menu";
 import { AttendanceBoard, type Attending } from "./attendance-board";
 import { ClassPlanForm } from "./class-plan-form";
 import { ClassTimer } from "./class-timer";
@@ -28,6 +29,7 @@ const on = {
   onDate: "2027-03-02",
 };
 const ada = "0190a0b0-0000-7000-8000-000000000003";
+beforeAll(() => loadMenu());
 beforeEach(() => mockSent.mockClear());
 
 test("the course is drawn in minutes while it is typed, and what is too long is said", async () => {
