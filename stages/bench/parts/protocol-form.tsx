@@ -6,6 +6,7 @@ import { attemptMethod, benchFoulMethod, better } from "@/core/vocabulary/runs";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor } from "@/ui/form/fields-of";
+import { methodFieldFor } from "@/ui/form/method-field-of";
 import { buttonClass, LinkButton } from "@/ui/page";
 import { saveProtocolAction } from "../actions";
 import { protocol } from "../schema";
@@ -15,7 +16,8 @@ import { blankReading, Reading } from "./reading-row";
 
 /** The form's values: the protocol as it is typed, and what it is sent with. */
 type Typed = Omit<InferType<typeof protocol>, "definition"> & TypedProtocol;
-const { TextField, TextArea, SelectField, MethodField } = fieldsFor<Typed>();
+const { TextField, TextArea, SelectField } = fieldsFor<Typed>();
+const MethodField = methodFieldFor<Typed>();
 
 const blank = {
   measures: blankReading,

@@ -4,6 +4,7 @@ import { useFormContext } from "react-hook-form";
 import { careMethod, placeNumbering, tieBreak, tieRule } from "@/core/vocabulary/contest";
 import { attemptMethod, better, foulMethod } from "@/core/vocabulary/runs";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { methodFieldOf } from "@/ui/form/method-field-of";
 import type { Option } from "@/ui/option";
 import { RuleFields } from "@/ui/rule-fields";
 import { readRule, type TypedRule } from "@/ui/rule-fields-read";
@@ -12,7 +13,8 @@ import { event } from "../schema";
 import { type EventFormOf, EventFrame } from "./event-frame";
 import { SafetyFields } from "./safety-fields";
 
-const { TextArea, TextField, SelectField, ChoiceField, MethodField } = fieldsOf(event);
+const { TextArea, TextField, SelectField, ChoiceField } = fieldsOf(event);
+const MethodField = methodFieldOf(event);
 
 function Rules({ channels }: { channels: Record<string, Option[]> }) {
   const { watch } = useFormContext();

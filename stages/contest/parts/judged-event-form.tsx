@@ -4,13 +4,15 @@ import { useFieldArray, useFormContext } from "react-hook-form";
 import { judgeMethod, judgeTie } from "@/core/vocabulary/contest";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
+import { methodFieldOf } from "@/ui/form/method-field-of";
 import { buttonClass } from "@/ui/page";
 import { saveJudgedEventAction } from "../actions";
 import { judgedEvent } from "../schema-judged";
 import { type EventFormOf, EventFrame } from "./event-frame";
 import { SafetyFields } from "./safety-fields";
 
-const { TextField, MethodField } = fieldsOf(judgedEvent);
+const { TextField } = fieldsOf(judgedEvent);
+const MethodField = methodFieldOf(judgedEvent);
 type TypedCriterion = { key: string; name: string; weight: string };
 const criterion = fieldsFor<TypedCriterion>();
 

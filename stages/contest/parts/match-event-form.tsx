@@ -4,12 +4,14 @@ import { useFormContext } from "react-hook-form";
 import { matchFormat, matchRule } from "@/core/vocabulary/contest";
 import { better } from "@/core/vocabulary/runs";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { methodFieldOf } from "@/ui/form/method-field-of";
 import { saveMatchEventAction } from "../actions";
 import { matchEvent } from "../schema";
 import { type EventFormOf, EventFrame } from "./event-frame";
 import { SafetyFields } from "./safety-fields";
 
-const { TextField, SelectField, CheckField, MethodField } = fieldsOf(matchEvent);
+const { TextField, SelectField, CheckField } = fieldsOf(matchEvent);
+const MethodField = methodFieldOf(matchEvent);
 
 /** What belongs to the way of playing and of deciding that is chosen. */
 function More() {

@@ -2,11 +2,13 @@
 
 import { combineMethod } from "@/core/vocabulary/contest";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { methodFieldOf } from "@/ui/form/method-field-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { saveOverallAction } from "../actions";
 import { overallRule } from "../schema";
 
-const { TextField, MethodField } = fieldsOf(overallRule);
+const { TextField } = fieldsOf(overallRule);
+const MethodField = methodFieldOf(overallRule);
 
 /** How the events become one ranking, and how much each counts. */
 export const OverallForm = ({

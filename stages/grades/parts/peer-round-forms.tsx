@@ -3,12 +3,14 @@
 import { peerMethod } from "@/core/vocabulary/grades";
 import { ActButton } from "@/ui/form/act-button";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { methodFieldOf } from "@/ui/form/method-field-of";
 import { UnfoldForm } from "@/ui/form/unfold-form";
 import { WithdrawButton } from "@/ui/form/withdraw-button";
 import { openPeerRoundAction, setPeerRoundAction, withdrawPeerRoundAction } from "../actions";
 import { openPeers } from "../schema";
 
-const { TextField, MethodField } = fieldsOf(openPeers);
+const { TextField } = fieldsOf(openPeers);
+const MethodField = methodFieldOf(openPeers);
 
 /** Asks the class to rate their teams. */
 export function OpenRound({ projectId, slug, first }: { projectId: string; slug: string; first: boolean }) {

@@ -4,6 +4,7 @@ import { useFormContext, useWatch } from "react-hook-form";
 import { cutKind, cutWay } from "@/core/vocabulary/shop";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { methodFieldOf } from "@/ui/form/method-field-of";
 import { useNewId } from "@/ui/new-id";
 import type { Option } from "@/ui/option";
 import { buttonClass } from "@/ui/page";
@@ -12,7 +13,8 @@ import { cutList, editCutList } from "../schema-stock";
 import type { TypedCuts } from "../view/cutting";
 import { CutPlanner } from "./cut-planner";
 
-const { TextField, TextArea, SelectField, MethodField } = fieldsOf(cutList);
+const { TextField, TextArea, SelectField } = fieldsOf(cutList);
+const MethodField = methodFieldOf(cutList);
 
 /** A list of the stock that pieces can be cut from, as lines of the form. */
 export interface StockLines {

@@ -4,9 +4,11 @@ import { trainingStrictness } from "@/core/vocabulary/shop";
 import { settings } from "@/platform/project/schema";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { methodFieldOf } from "@/ui/form/method-field-of";
 import { saveSettingsAction } from "../actions";
 
-const { MethodField, TextField } = fieldsOf(settings);
+const { TextField } = fieldsOf(settings);
+const MethodField = methodFieldOf(settings);
 
 /** How strictly the shop holds to trainings, and how long a session's machine time is. */
 export const ShopMethodForm = ({
