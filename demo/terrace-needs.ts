@@ -187,6 +187,7 @@ export async function openQuestions(
   const oil = await statement(s, "Kofi Mensah", "Nothing oily near the water", [n("The beds are")]);
   await s.run(setStatementAside, who("Kofi Mensah"), {
     id: oil,
+    aside: true,
     reason: "The school's list of allowed materials covers it",
   });
   const odile = await client(s, "Odile Brandt");

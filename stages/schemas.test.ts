@@ -7,7 +7,7 @@ import { brief } from "@/stages/brief/schema";
 import { build } from "@/stages/builds/schema";
 import { event } from "@/stages/contest/schema";
 import { marks, scheme } from "@/stages/grades/schema";
-import { requirement } from "@/stages/needs/schema";
+import { requirement, setAside } from "@/stages/needs/schema";
 import { guestLink } from "@/stages/people/schema";
 import { newProject } from "@/stages/plan/schema";
 
@@ -24,6 +24,12 @@ async function faults(schema: Schema, input: object): Promise<Record<string, str
     );
   }
 }
+
+test("a statement is set aside for a reason, and taken up again without one", async () => {
+  expect(await faults(setAside, { id, aside: true, reason: " " })).toEqual({ reason: "This is needed." });
+  expect(await faults(setAside, { id, aside: false })).toEqual({});
+  expect(await faults(setAside, { id, reason: "a wish" })).toEqual({ aside: "This is needed." });
+});
 
 describe("requirement", () => {
   const base = { projectId: id, statement: "S", kind: "constraint", priority: "must" };

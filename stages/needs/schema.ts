@@ -69,7 +69,12 @@ export const mergeStatements = yup.object({ projectId: c.id(), into: c.id(), fro
 
 export const tellApart = yup.object({ projectId: c.id(), a: c.id(), b: c.id() });
 
-export const setAside = yup.object({ id: c.id(), reason: c.optionalText(400) });
+/** A statement is no need, for a reason; or it is taken up again. */
+export const setAside = yup.object({
+  id: c.id(),
+  aside: yup.boolean().required(),
+  reason: c.optionalText(400).when("aside", { is: true, then: (s) => s.required() }),
+});
 
 export const linkStatement = yup.object({ id: c.id(), requirementId: c.optionalId() });
 

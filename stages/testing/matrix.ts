@@ -255,7 +255,7 @@ export const table: Record<string, Line> = {
   },
   unmergeStatement: { may: members, input: (w) => ({ id: w.statement }) },
   tellApart: { may: members, input: (w) => ({ projectId: w.projectId, a: w.statement, b: w.statement2 }) },
-  setStatementAside: { may: members, input: (w) => ({ id: w.statement, reason: "not a need" }) },
+  setStatementAside: { may: members, input: (w) => ({ id: w.statement, aside: true, reason: "not a need" }) },
   linkStatement: { may: staff, input: (w) => ({ id: w.statement, requirementId: w.mass }) },
   adoptStatement: { may: staff, input: (w) => ({ id: w.statement }) },
   askClient: { may: staff, input: (w) => ({ statementId: w.statement, text: "How light?" }) },

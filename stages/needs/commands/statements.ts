@@ -117,9 +117,10 @@ export const setStatementAside = command({
   schema: s.setAside,
   subject: (sql, i) => ofStatement(sql, i.id),
   async run({ sql, audit }, input) {
+    const reason = input.aside ? input.reason : null;
     const [r] = await sql<{ text: row.Statement["text"] }[]>`
       UPDATE statement
-      SET set_aside = ${input.reason || null}, version = version + 1
+      SET set_aside = ${reason}, version = version + 1
       WHERE id = ${input.id}
       RETURNING text
     `;
@@ -127,8 +128,8 @@ export const setStatementAside = command({
       type: "statement",
       id: input.id,
       label: r?.text,
-      after: { aside: input.reason || null },
-      reason: input.reason,
+      after: { aside: reason },
+      reason: reason ?? "",
     });
   },
 });

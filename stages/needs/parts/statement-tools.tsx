@@ -54,7 +54,7 @@ export function StatementTools({
   if (aside)
     return (
       <span className="no-print flex flex-wrap gap-x-2.5">
-        <ActButton action={setStatementAsideAction} input={{ id, reason: "" }} look="quiet">
+        <ActButton action={setStatementAsideAction} input={{ id, aside: false }} look="quiet">
           take up again
         </ActButton>
         <WithdrawStatement id={id} />
@@ -115,7 +115,7 @@ export function StatementTools({
       <ActionForm
         schema={setAside}
         action={setStatementAsideAction}
-        fixed={{ id }}
+        fixed={{ id, aside: true }}
         defaults={{ reason: "" }}
         submit="Set aside"
         look="plain"

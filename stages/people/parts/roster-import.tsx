@@ -113,7 +113,8 @@ export function RosterImport({ projectId, sections }: { projectId: string; secti
                 onDone={(v) => {
                   setLook(null);
                   setText("");
-                  setNote(`${(v as { added: number }).added} students were added.`);
+                  const { added } = v as { added: number };
+                  setNote(added === 1 ? "1 student was added." : `${added} students were added.`);
                 }}
               >
                 Import {look.rows.length} students

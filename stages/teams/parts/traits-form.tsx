@@ -7,6 +7,12 @@ import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { saveTraitsAction } from "../actions";
 
+/** The skills with one as typed; an empty field says nothing of it. */
+function withSkill(skills: Record<string, number>, skill: string, typed: string): Record<string, number> {
+  const { [skill]: _, ...others } = skills;
+  return typed === "" ? others : { ...others, [skill]: Number(typed) };
+}
+
 /** Skills from 0 to 10 and the marked group, for all students at once. */
 export function TraitsForm({
   projectId,
@@ -55,7 +61,7 @@ export function TraitsForm({
                       className="input ml-auto min-h-7 w-16 py-0.5"
                       aria-label={`${s} of ${r.name}`}
                       value={r.skills[s] ?? ""}
-                      onChange={(e) => set(r.id, { skills: { ...r.skills, [s]: Number(e.target.value) } })}
+                      onChange={(e) => set(r.id, { skills: withSkill(r.skills, s, e.target.value) })}
                     />
                   </td>
                 ))}
