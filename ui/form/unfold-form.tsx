@@ -2,6 +2,7 @@
 
 import { type ReactNode, useState } from "react";
 import { buttonClass } from "../page";
+import { toast } from "../toast";
 import { ActionForm, type FormProps } from "./action-form";
 
 /** A form behind a button: it opens in place, and closes when it was saved or left. */
@@ -32,6 +33,8 @@ export function UnfoldForm<T>({
       look="plain"
       {...form}
       onDone={(value, f) => {
+        // The form goes with its own words: they are said beside the page.
+        if (form.saved && !form.goTo) toast(form.saved);
         form.onDone?.(value, f);
         setOpen(false);
       }}
