@@ -24,8 +24,8 @@ const folder = join(process.cwd(), "platform/db/migrations");
 const migrations = readdirSync(folder)
   .filter((f) => f.endsWith(".sql"))
   .sort();
-// Each with IRONSTONE_UPGRADES=all; otherwise every fourth and the last three.
-const every = process.env.IRONSTONE_UPGRADES === "all" ? 1 : 4;
+// Each with IRONSTONE_UPGRADES=all; otherwise every twelfth and the last three.
+const every = process.env.IRONSTONE_UPGRADES === "all" ? 1 : 12;
 const earlier = migrations.slice(0, -1).filter((_, i, all) => i % every === 0 || i >= all.length - 3);
 
 let done: () => Promise<void>;
