@@ -6,13 +6,18 @@ import { SignTool } from "../parts/sign-tool";
 import { EditTool, ToolForm } from "../parts/tool-form";
 import { WithdrawTool } from "../parts/withdraw-tool";
 import { toolsOf } from "../queries/tools";
-import { typedTool } from "../view/training";
+import { holdersOf, typedTool } from "../view/training";
 
 /** The tools of a project and who is signed for each. */
 export async function ToolsPart({ slug }: { slug: string }) {
   const { frame, staff, actor } = await projectPage(slug);
   const [tools, students] = await Promise.all([toolsOf(frame.project.id), studentsOf(frame.project.id)]);
   if (tools.length === 0) return null;
+  const shown = staff ? students : students.filter((s) => s.id === actor.id);
+  const lines = tools.map((tool) => {
+    const of = holdersOf(tool, shown, frame.today);
+    return { tool, of, own: !staff && of.holding.length > 0 };
+  });
   return (
     <section>
       <h2 className="mb-2">Tools</h2>
@@ -21,7 +26,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
         school's own rules. It replaces neither those rules nor the eye of the adult in the room.
       </Caution>
       <ul className="mt-3 grid gap-3">
-        {tools.map((t) => (
+        {lines.map(({ tool: t, of, own }) => (
           <li key={t.id} className="border-t border-line pt-2">
             <p>
               <strong className="font-[650]">{t.name}</strong>{" "}
@@ -34,29 +39,18 @@ export async function ToolsPart({ slug }: { slug: string }) {
               )}
             </p>
             <p className="text-sm text-soft wrap-anywhere">
-              signed:{" "}
-              {t.signed.length === 0
-                ? "nobody"
-                : staff
-                  ? t.signed
-                      .map((x) => students.find((y) => y.id === x.personId)?.name)
-                      .filter(Boolean)
-                      .join(", ")
-                  : t.signed.some((x) => x.personId === actor.id)
-                    ? "you are"
-                    : "you are not; ask your instructor"}
+              {staff
+                ? `signed: ${of.holding.join(", ") || "nobody"}`
+                : `signed: ${own ? "you are" : "you are not; ask your instructor"}`}
+              {staff && of.over.length > 0 && <span className="text-iron"> · over: {of.over.join(", ")}</span>}
+              {!staff && of.over.length > 0 && <span className="text-iron"> · your training is over</span>}
             </p>
             {staff && (
               <Fold className="no-print text-sm" labelClass="text-soft" label="sign">
                 <div className="columns-2 sm:columns-3">
-                  {students.map((x) => (
+                  {of.students.map((x) => (
                     <span key={x.id} className="block">
-                      <SignTool
-                        toolId={t.id}
-                        personId={x.id}
-                        name={x.name}
-                        on={t.signed.some((y) => y.personId === x.id)}
-                      />
+                      <SignTool toolId={t.id} personId={x.id} name={x.name} on={x.holds} />
                     </span>
                   ))}
                 </div>

@@ -5,7 +5,7 @@ import { lacksOf, lackWords, machineWeek, minutesSince } from "./bookings";
 import { missingOf, readContents, writeContents } from "./kits";
 import { budgets, countText, listTotal, readSize, shoppingList, stockLines } from "./stock";
 import { shopTimes, timeKey, weekOf } from "./times";
-import { trainingCounts, trainingLines } from "./training";
+import { holdersOf, trainingCounts, trainingLines } from "./training";
 
 const tool = {
   id: "saw",
@@ -63,6 +63,25 @@ test("what is missing before a machine runs, and what to do about it", () => {
     "Cover can be cut once only, and is not released yet",
   ]);
   expect(words[1]).toContain("The technician may train.");
+});
+
+test("a training that is over is no signature any more: it is named apart, and signed anew", () => {
+  const students = [
+    { id: "mira", name: "Mira" },
+    { id: "noor", name: "Noor" },
+    { id: "ben", name: "Ben" },
+  ];
+  expect(holdersOf(tool, students, day)).toEqual({
+    students: [
+      { id: "mira", name: "Mira", holds: true },
+      { id: "noor", name: "Noor", holds: false },
+      { id: "ben", name: "Ben", holds: false },
+    ],
+    holding: ["Mira"],
+    over: ["Noor"],
+  });
+  // Its last day counts.
+  expect(holdersOf(tool, students, "2027-03-01").holding).toEqual(["Mira", "Noor"]);
 });
 
 const calendars = new Map([

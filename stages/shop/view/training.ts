@@ -1,4 +1,4 @@
-import { type TrainingState, trainingState } from "@/core/shop/training";
+import { type TrainingState, trained, trainingState } from "@/core/shop/training";
 import type { Tool } from "../queries/tools";
 
 /** How a training stands, in words. */
@@ -36,6 +36,23 @@ export const trainingLines = (
       };
     }),
   }));
+
+/** A tool's students on a day: each with whether the signature holds, the names of those, and whose training is over. */
+export function holdersOf(
+  tool: Pick<Tool, "signed">,
+  students: readonly { readonly id: string; readonly name: string }[],
+  day: string,
+) {
+  const states = students.map(({ id, name }) => {
+    const signed = tool.signed.find((s) => s.personId === id);
+    return { id, name, state: trainingState(signed, day) };
+  });
+  return {
+    students: states.map(({ id, name, state }) => ({ id, name, holds: trained(state) })),
+    holding: states.filter((s) => trained(s.state)).map((s) => s.name),
+    over: states.filter((s) => s.state === "over").map((s) => s.name),
+  };
+}
 
 /** How many are trained for each tool on a day, and whose training ends soon or is over. */
 export const trainingCounts = (lines: ReturnType<typeof trainingLines>, toolId: string) => {
