@@ -67,3 +67,14 @@ test("a student sees no page of a class", async ({ page }) => {
   await page.goto(`${demoUrl}/p/terrace-pump`);
   await expect(page.getByRole("link", { name: "Class", exact: true })).toHaveCount(0);
 });
+
+test("a finished project's classes are read, and nothing is written down", async ({ page }) => {
+  await enter(page, "Mara");
+  await page.goto(`${demoUrl}/p/terrace-pump-last-year/class?part=during`);
+  await expect(page.getByText("This project is finished: what was written down of its classes")).toBeVisible();
+  for (const button of await page.getByRole("region", { name: "Who is here" }).getByRole("button").all())
+    await expect(button).toBeDisabled();
+  await page.goto(`${demoUrl}/p/terrace-pump-last-year/class?part=after`);
+  await expect(page.getByLabel(/^What was seen/)).toBeDisabled();
+  expect(await findings(page)).toEqual([]);
+});

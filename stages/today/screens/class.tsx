@@ -45,6 +45,7 @@ export async function ClassScreen({
   const part = parts.find((x) => x.value === asked.part)?.value ?? view.part;
   const at = (more: { section?: string; day?: string; part?: string }) =>
     `${base}?${new URLSearchParams({ section: section.id, day: meeting.date, ...more })}`;
+  const finished = frame.project.finishedAt !== null;
   const taken = facts.kept?.takenAt ? `taken by ${facts.kept.takenBy}, ${instant(facts.kept.takenAt)}` : null;
   return (
     <>
@@ -73,32 +74,39 @@ export async function ClassScreen({
           />
         )}
       </div>
-      {part === "before" && (
-        <ClassBefore slug={slug} page={page} waiting={await waitsIn(frame.project.id, frame.today)} />
+      {finished && (
+        <p className="mb-4 border-l-4 border-slate bg-slate-wash px-3 py-1.5">
+          This project is finished: what was written down of its classes is read here, and nothing is added.
+        </p>
       )}
-      {part === "during" && (
-        <div className="grid items-start gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-          <AttendanceBoard
-            on={on}
-            groups={view.groups}
-            taken={taken}
-            ran={meeting.date === frame.today ? facts.ran : null}
-            minutes={view.minutes}
-            counts={{ here: view.here, of: facts.students.length }}
-          />
-          <div className="grid gap-6 max-lg:order-first">
-            <ClassTimer
+      <fieldset disabled={finished} className="contents">
+        {part === "before" && (
+          <ClassBefore slug={slug} page={page} waiting={await waitsIn(frame.project.id, frame.today)} />
+        )}
+        {part === "during" && (
+          <div className="grid items-start gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+            <AttendanceBoard
               on={on}
-              agenda={view.agenda}
+              groups={view.groups}
+              taken={taken}
+              ran={meeting.date === frame.today ? facts.ran : null}
               minutes={view.minutes}
-              ran={facts.ran}
-              isToday={meeting.date === frame.today}
+              counts={{ here: view.here, of: facts.students.length }}
             />
-            <MachinesOfClass slug={slug} machines={view.machines} />
+            <div className="grid gap-6 max-lg:order-first">
+              <ClassTimer
+                on={on}
+                agenda={view.agenda}
+                minutes={view.minutes}
+                ran={facts.ran}
+                isToday={meeting.date === frame.today}
+              />
+              <MachinesOfClass slug={slug} machines={view.machines} />
+            </div>
           </div>
-        </div>
-      )}
-      {part === "after" && <ClassAfter slug={slug} page={page} />}
+        )}
+        {part === "after" && <ClassAfter slug={slug} page={page} />}
+      </fieldset>
     </>
   );
 }
