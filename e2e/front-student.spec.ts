@@ -141,7 +141,7 @@ test(
     await page.getByRole("button", { name: "Look at it" }).click();
     await expect(page.getByText("2 to add, 0 to change, 0 the same.")).toBeVisible();
     await page.getByRole("button", { name: "Write 2 requirements" }).click();
-    await expect(page.getByText("2 requirements were written.")).toBeVisible();
+    await expect(page.getByText("2 requirements written.")).toBeVisible();
     await go(page, "cold-box/needs");
     await expect(page.getByRole("row").filter({ hasText: "Light when empty" })).toContainText("≤ 2.5 kg");
   },

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { plural } from "@/platform/registry/words";
 import { useSend } from "@/ui/form/send";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
@@ -25,7 +26,7 @@ export function TableImport({ projectId }: { projectId: string }) {
     if (!r) return;
     setSeen(r.ok && !commit ? r.value : null);
     if (!r.ok || !commit) return;
-    setNote(`${r.value.written} requirements were written.`);
+    setNote(`${plural(r.value.written, "requirement")} written.`);
     setText("");
   };
   const wrong = seen?.lines.filter((l) => l.problem) ?? [];
@@ -64,7 +65,7 @@ export function TableImport({ projectId }: { projectId: string }) {
         </button>
         {seen && wrong.length === 0 && count("adds") + count("changes") > 0 && (
           <button type="button" className={buttonClass("main")} disabled={busy} onClick={() => send(true)}>
-            Write {count("adds") + count("changes")} requirements
+            Write {plural(count("adds") + count("changes"), "requirement")}
           </button>
         )}
       </div>

@@ -10,7 +10,7 @@ export function LostDays({ lost, slips, onForget }: { lost: string[]; slips: Sli
         If {lost.map((d) => shortDate(d)).join(", ")} {lost.length === 1 ? "is" : "are"} lost:{" "}
         {slips.length === 0
           ? "nothing ends later."
-          : `${slips.length} ${slips.length === 1 ? "task ends" : "tasks end"} later, ` +
+          : `${slips.length} ${slips.length === 1 ? "date comes" : "dates come"} later, ` +
             `${slips.filter((s) => s.late).length} too late.`}{" "}
         <button type="button" className="ml-2 font-normal underline" onClick={onForget}>
           forget it
