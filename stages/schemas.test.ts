@@ -1,6 +1,6 @@
 import type { Schema } from "yup";
 import { unitsOf } from "@/core/quantity/systems";
-import { asEntered, entered, readSides, siOrNull } from "@/platform/schema/quantities";
+import { asEntered, entered, readSides, siOrNull } from "@/platform/schema/entered";
 import { firstInstructor } from "@/platform/sign-in/schema";
 import { run } from "@/stages/bench/schema";
 import { brief } from "@/stages/brief/schema";

@@ -2,7 +2,7 @@
 import type { Actor } from "@/core/access/can";
 import { frameOf } from "@/platform/project/frame";
 import { saveSettings } from "@/platform/project/save-settings";
-import { asEntered } from "@/platform/schema/quantities";
+import { asEntered } from "@/platform/schema/entered";
 import { saveBuild } from "@/stages/builds/commands/builds";
 import { buildById } from "@/stages/builds/queries/builds";
 import { saveConcept } from "@/stages/concepts/commands/concepts";

@@ -3,8 +3,8 @@ import { clientQuestions } from "@/stages/needs/queries/questions";
 import { demonstrationsFor } from "@/stages/reviews/queries/demonstration";
 import { Fold } from "@/ui/fold";
 import { Markdown } from "@/ui/markdown";
-import { AnswerForm } from "../parts/answer-form";
-import { GuestDemonstration } from "../parts/guest-demonstration";
+
+import { AnswerForm, GuestDemonstration } from "../parts/lazy";
 import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
 
 /** The client's page: what the class asks, the concepts to choose, the brief. */

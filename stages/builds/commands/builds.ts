@@ -7,7 +7,7 @@ import { checkVersion, command, found, refuse } from "@/platform/command/command
 import { newId, type Tx } from "@/platform/db/db";
 import { readPicture, usePicture } from "@/platform/files/files";
 import { projectUnits } from "@/platform/project/settings";
-import { entered, readSides, siOrNull } from "@/platform/schema/quantities";
+import { entered, readSides, siOrNull } from "@/platform/schema/entered";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { buildActs } from "../acts";

@@ -2,7 +2,7 @@ import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId } from "@/platform/db/db";
 import { projectUnits } from "@/platform/project/settings";
-import { entered, siOrNull } from "@/platform/schema/quantities";
+import { entered, siOrNull } from "@/platform/schema/entered";
 import { buildActs } from "../acts";
 import { ofBuild, otherBuild } from "../queries/builds";
 import { type PartRow, partsOf } from "../queries/parts";

@@ -5,7 +5,7 @@ import type { PieceStep } from "@/core/vocabulary/builds";
 import { type Context, checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
 import { projectUnits } from "@/platform/project/settings";
-import { siOrNull } from "@/platform/schema/quantities";
+import { siOrNull } from "@/platform/schema/entered";
 import { buildActs } from "../acts";
 import { ofBuild, otherBuild } from "../queries/builds";
 import { partsOf } from "../queries/parts";

@@ -2,7 +2,7 @@ import { notFound } from "next/navigation";
 import { primaryOf } from "@/core/run/protocol";
 import { showIn, unitAfter } from "@/core/run/reading";
 import { projectPage } from "@/platform/pages/page";
-import { asEntered } from "@/platform/schema/quantities";
+import { asEntered } from "@/platform/schema/entered";
 import { protocolsOf } from "@/stages/bench/queries/runs";
 import { gateBefore } from "@/stages/plan/queries/gates";
 import { openActionsOf } from "@/stages/reviews/queries/reviews";

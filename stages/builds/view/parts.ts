@@ -2,7 +2,7 @@ import { againstWhole, rollUp } from "@/core/builds/parts";
 import { formatSi } from "@/core/quantity/quantity";
 import type { ProjectUnits } from "@/core/quantity/systems";
 import type { DonatedMethod } from "@/core/vocabulary/builds";
-import { asEntered } from "@/platform/schema/quantities";
+import { asEntered } from "@/platform/schema/entered";
 import type { Build } from "../queries/builds";
 import type { PartRow } from "../queries/parts";
 

@@ -1,7 +1,7 @@
 import { type Making, missingBeforeCut, stackUp } from "@/core/builds/making";
 import { formatSi, fromSi } from "@/core/quantity/quantity";
 import { type PieceStep, pieceStep } from "@/core/vocabulary/builds";
-import { stillMeans } from "@/platform/schema/quantities";
+import { stillMeans } from "@/platform/schema/entered";
 import type { PartRow } from "../queries/parts";
 import type { Piece } from "../queries/pieces";
 import { writeLines } from "./lines";

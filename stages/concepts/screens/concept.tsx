@@ -3,7 +3,7 @@ import { isBuildMeasure } from "@/core/needs/requirement";
 import { formatSi, fromSi } from "@/core/quantity/quantity";
 import { fullDate, instant } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
-import { asEntered } from "@/platform/schema/quantities";
+import { asEntered } from "@/platform/schema/entered";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
 import { limitWords } from "@/stages/needs/view/requirements";
 import Link from "@/ui/link";

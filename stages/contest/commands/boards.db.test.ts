@@ -96,6 +96,8 @@ test("who is called stands on every board, until they came or somebody else is c
   const first = { projectId: w.projectId, id: randomUUID(), words: "Alder: please come" };
   await Promise.all([ok(callInHall, boss, first), ok(callInHall, boss, first)]);
   expect(await call()).toBe("Alder: please come");
+  // A page that would send other words under an old call does not believe to have called.
+  await refused(callInHall, boss, { ...first, words: "Bramble: please come" }, /has called already/);
   await ok(callInHall, boss, { ...first, id: randomUUID(), words: "Bramble: please come" });
   expect(await call()).toBe("Bramble: please come");
   await ok(endCall, boss, { id: (await openCall(w.projectId))!.id });

@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { command, found } from "@/platform/command/command";
+import { command, found, refuse } from "@/platform/command/command";
 import { contestActs } from "../acts";
 import { ofCall } from "../queries/whose";
 import * as s from "../schema";
@@ -12,7 +12,8 @@ export const callInHall = command({
   schema: s.call,
   subject: (_, i) => ({ project: i.projectId }),
   async run({ sql, audit, by }, input) {
-    const [known] = await sql`SELECT FROM hall_call WHERE id = ${input.id}`;
+    const [known] = await sql<Pick<row.HallCall, "words">[]>`SELECT words FROM hall_call WHERE id = ${input.id}`;
+    if (known && known.words !== input.words) refuse("This page has called already. Load it again, then call.");
     if (known) return audit({ type: "call", id: input.id, label: "sent again" });
     await sql`SELECT FROM project WHERE id = ${input.projectId} FOR UPDATE`;
     await sql`

@@ -65,6 +65,8 @@ test("whoever scores halts; nothing is scored meanwhile; it goes on with what wa
   expect((await refused(scoreAttempt, boss, foul())).message).toMatch(/is halted: A hose burst/);
   await ok(liftHalt, boss, { id: halt.id, note: "A new hose" });
   expect((await refused(liftHalt, boss, { id: halt.id, note: "x" })).message).toContain("goes on already");
+  // A page that stands since then does not believe to have halted it.
+  expect((await refused(haltEvent, boss, halt)).message).toContain("was lifted meanwhile");
   await ok(scoreAttempt, boss, foul());
   expect(await safety(w.event)).toMatchObject({ halt: null, before: [{ reason: "A hose burst", note: "A new hose" }] });
 });

@@ -63,7 +63,11 @@ export const haltEvent = command({
   schema: s.halt,
   subject: (sql, i) => ofEvent(sql, i.eventId),
   async run({ sql, audit, by }, input) {
-    const [known] = await sql`SELECT FROM event_halt WHERE id = ${input.id}`;
+    const [known] = await sql<{ liftedAt: row.EventHalt["liftedAt"] }[]>`
+      SELECT lifted_at FROM event_halt WHERE id = ${input.id}
+    `;
+    // Nobody may believe that it is halted while it is not.
+    if (known?.liftedAt) refuse("That halt was lifted meanwhile. Load the page again and halt it anew.");
     if (known) return audit({ type: "event", id: input.eventId, label: "sent again" });
     const [e] = await sql<{ name: row.Event["name"] }[]>`SELECT name FROM event WHERE id = ${input.eventId} FOR UPDATE`;
     const { name } = found(e, "This event");

@@ -1,9 +1,9 @@
 "use client";
 
-import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
+import { useNewId } from "@/ui/new-id";
 import { Sheet } from "@/ui/page";
 import { callInHallAction, endCallAction } from "../actions";
 import { call } from "../schema";
@@ -18,7 +18,7 @@ export function CallBox({
   projectId: string;
   now: { readonly id: string; readonly words: string; readonly at: string; readonly by: string } | null;
 }) {
-  const [id] = useState(() => crypto.randomUUID());
+  const [id, renew] = useNewId();
   return (
     <Sheet title="Called on every board">
       {now ? (
@@ -43,6 +43,8 @@ export function CallBox({
         defaults={{ words: "" }}
         submit="Call"
         look="plain"
+        clear
+        onDone={renew}
       >
         <TextField name="words" label="Another call" placeholder="Gully: your hose is at the desk" className="w-72" />
       </ActionForm>
@@ -52,14 +54,9 @@ export function CallBox({
 
 /** Calls somebody to every board by one press. */
 export function CallButton({ projectId, words }: { projectId: string; words: string }) {
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, renew] = useNewId();
   return (
-    <ActButton
-      action={callInHallAction}
-      input={{ projectId, id, words }}
-      look="quiet"
-      onDone={() => setId(crypto.randomUUID())}
-    >
+    <ActButton action={callInHallAction} input={{ projectId, id, words }} look="quiet" onDone={renew}>
       call <span className="sr-only">{words}</span>
     </ActButton>
   );

@@ -2,19 +2,14 @@
 
 import { useState } from "react";
 import { ActButton } from "@/ui/form/act-button";
-import { ActionForm } from "@/ui/form/action-form";
-import { fieldsOf } from "@/ui/form/fields-of";
+import { ReasonForm, UnfoldReason } from "@/ui/form/reason-form";
 import { useSend } from "@/ui/form/send";
-import { UnfoldForm } from "@/ui/form/unfold-form";
+import { useNewId } from "@/ui/new-id";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { TickList } from "@/ui/tick-list";
 import { checkEventAction, haltEventAction, liftHaltAction, tickRulesAction } from "../actions";
 import type { EventSafety } from "../queries/safety";
-import { halt, lift } from "../schema";
-
-const { TextField: HaltText } = fieldsOf(halt);
-const { TextField: LiftText } = fieldsOf(lift);
 
 interface Of {
   readonly event: EventSafety;
@@ -64,9 +59,28 @@ function Check({ event, via }: Omit<Of, "judges">) {
   );
 }
 
+/** Stops it: whoever sees a danger may, with one line. */
+function Halt({ event, via }: Omit<Of, "judges">) {
+  const [id, renew] = useNewId();
+  return (
+    <UnfoldReason
+      button={{ className: buttonClass("plain"), says: "Halt the event" }}
+      action={haltEventAction}
+      input={{ id, eventId: event.eventId }}
+      name="reason"
+      via={via}
+      submit="Halt it now"
+      onDone={renew}
+      look="danger"
+      most={200}
+      label="Why (it stands on the board)"
+      className="w-72"
+    />
+  );
+}
+
 /** What has to be so before an event begins, and the way to stop it: nothing is scored while it is halted. */
 export function SafetyBar({ event, judges, via }: Of) {
-  const [id] = useState(() => crypto.randomUUID());
   if (event.halt)
     return (
       <section aria-label={`${event.name} is halted`} className="mb-3 border-l-4 border-iron bg-iron-wash px-3 py-2.5">
@@ -75,18 +89,15 @@ export function SafetyBar({ event, judges, via }: Of) {
           <span className="text-sm text-soft">({event.halt.by})</span>
         </p>
         {judges ? (
-          <ActionForm
-            inline
-            schema={lift}
+          <ReasonForm
             action={liftHaltAction}
-            fixed={{ id: event.halt.id }}
+            input={{ id: event.halt.id }}
+            name="note"
             via={via}
-            defaults={{ note: "" }}
             submit="Go on"
-            look="plain"
-          >
-            <LiftText name="note" label="What was done about it" className="w-72" />
-          </ActionForm>
+            label="What was done about it"
+            className="w-72"
+          />
         ) : (
           <p className="text-sm text-soft">A judge or the instructor lets it go on.</p>
         )}
@@ -128,21 +139,7 @@ export function SafetyBar({ event, judges, via }: Of) {
             Halted before: {event.before[0].reason}; {event.before[0].note}
           </span>
         )}
-        <UnfoldForm
-          key={event.before.length}
-          inline
-          label="Halt the event"
-          buttonLook="plain"
-          schema={halt}
-          action={haltEventAction}
-          fixed={{ id, eventId: event.eventId }}
-          via={via}
-          defaults={{ reason: "" }}
-          submit="Halt it now"
-          look="danger"
-        >
-          <HaltText name="reason" label="Why (it stands on the board)" className="w-72" />
-        </UnfoldForm>
+        <Halt event={event} via={via} />
       </div>
     </>
   );

@@ -1,29 +1,24 @@
 "use client";
 
-import { useState } from "react";
-import { fieldsOf } from "@/ui/form/fields-of";
-import { UnfoldForm } from "@/ui/form/unfold-form";
+import { UnfoldReason } from "@/ui/form/reason-form";
+import { useNewId } from "@/ui/new-id";
+import { buttonClass } from "@/ui/page";
 import { releaseBuildAction } from "../actions";
-import { release } from "../schema";
-
-const { TextField } = fieldsOf(release);
 
 /** Ends the impound of a build, with the reason. */
 export function ReleaseForm({ buildId, after, via }: { buildId: string; after: number; via?: "guest" }) {
-  const [id] = useState(() => crypto.randomUUID());
+  const [id, renew] = useNewId();
   return (
-    <UnfoldForm
-      inline
-      label="Release from the impound"
-      buttonLook="plain"
-      schema={release}
+    <UnfoldReason
+      button={{ className: buttonClass("plain"), says: "Release from the impound" }}
       action={releaseBuildAction}
-      fixed={{ id, buildId, after }}
+      input={{ id, buildId, after }}
+      name="reason"
       via={via}
-      defaults={{ reason: "" }}
       submit="Release"
-    >
-      <TextField name="reason" label="What is changed or repaired" className="w-72" />
-    </UnfoldForm>
+      onDone={renew}
+      label="What is changed or repaired"
+      className="w-72"
+    />
   );
 }

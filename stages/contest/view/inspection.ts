@@ -3,7 +3,7 @@ import { isBuildMeasure, type Limit, type Observation, statusOf } from "@/core/n
 import { formatNumber, fromSi, parseQuantity } from "@/core/quantity/quantity";
 import { type ProjectUnits, showSides } from "@/core/quantity/systems";
 import { seenOutcome } from "@/core/vocabulary/needs";
-import { readSides } from "@/platform/schema/quantities";
+import { readSides } from "@/platform/schema/entered";
 import type { RequirementRow } from "@/stages/needs/queries/requirements";
 import { limitOf, limitWords } from "@/stages/needs/view/requirements";
 

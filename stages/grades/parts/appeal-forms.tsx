@@ -14,9 +14,10 @@ const answered = fieldsOf(answerAppeal);
 
 /** A student asks to look at the grade again. */
 export function AppealForm({ publicationId, components }: { publicationId: string; components: Option[] }) {
-  const [id] = useNewId();
+  const [id, renew] = useNewId();
   return (
     <UnfoldForm
+      onDone={renew}
       label="Ask to look at it again"
       buttonLook="plain"
       schema={fileAppeal}

@@ -8,7 +8,7 @@ import { newId, type Tx } from "@/platform/db/db";
 import { isId } from "@/platform/db/id";
 import { projectUnits } from "@/platform/project/settings";
 import { adoptEvidence, insertRequirement } from "@/platform/register/requirement";
-import { readSides, siOrNull } from "@/platform/schema/quantities";
+import { readSides, siOrNull } from "@/platform/schema/entered";
 import { needsActs } from "../acts";
 import { type RequirementRow, requirementsOf } from "../queries/requirements";
 import * as s from "../schema";

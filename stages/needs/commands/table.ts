@@ -2,7 +2,7 @@ import "server-only";
 import Papa from "papaparse";
 import { command, refuse } from "@/platform/command/command";
 import { projectUnits } from "@/platform/project/settings";
-import { readSides } from "@/platform/schema/quantities";
+import { readSides } from "@/platform/schema/entered";
 import { needsActs } from "../acts";
 import { requirementsOf } from "../queries/requirements";
 import { type CsvLine, registerColumns } from "../queries/table";

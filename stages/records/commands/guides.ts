@@ -2,7 +2,7 @@ import type * as row from "@/platform/db/rows";
 import "server-only";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";
 import { newId, type Tx } from "@/platform/db/db";
-import { readSides } from "@/platform/schema/quantities";
+import { readSides } from "@/platform/schema/entered";
 import { ofBuild } from "@/stages/builds/queries/builds";
 import { partsOf } from "@/stages/builds/queries/parts";
 import { recordActs } from "../acts";

@@ -3,7 +3,7 @@ import { checkVersion, command, found, projectOf } from "@/platform/command/comm
 import type { Tx } from "@/platform/db/db";
 import type * as row from "@/platform/db/rows";
 import { projectUnits } from "@/platform/project/settings";
-import { siOrNull } from "@/platform/schema/quantities";
+import { siOrNull } from "@/platform/schema/entered";
 import { toolActs } from "../acts";
 import * as s from "../schema";
 

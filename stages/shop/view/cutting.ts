@@ -13,7 +13,7 @@ import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 import { linesOf } from "@/core/text/lines";
 import type { CutKind, CutWay } from "@/core/vocabulary/shop";
 import { plural } from "@/platform/registry/words";
-import { readLengths } from "@/platform/schema/quantities";
+import { readLengths } from "@/platform/schema/entered";
 
 /** A list of pieces as it is typed. */
 export interface TypedCuts {

@@ -2,7 +2,7 @@ import Decimal from "decimal.js";
 import { rollUp } from "@/core/builds/parts";
 import type { DonatedMethod } from "@/core/vocabulary/builds";
 import type { StockForm } from "@/core/vocabulary/shop";
-import { readLengths } from "@/platform/schema/quantities";
+import { readLengths } from "@/platform/schema/entered";
 import type { NeededPart, StockItem } from "../queries/stock";
 
 export type StockSize = { ok: true; length: string | null; width: string | null } | { ok: false; message: string };

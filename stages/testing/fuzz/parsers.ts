@@ -13,7 +13,7 @@ import { BundleError, openBundle } from "@/platform/bundle/open";
 import { Refused } from "@/platform/command/failure";
 import { toCsv } from "@/platform/csv/csv";
 import { readPicture } from "@/platform/files/files";
-import { readSides } from "@/platform/schema/quantities";
+import { readSides } from "@/platform/schema/entered";
 import { unpacked, wrongBlock } from "@/stages/bench/view/samples";
 import { requirement } from "@/stages/needs/schema";
 import { readDaysOff, readIcs } from "@/stages/plan/view/days-off";
