@@ -145,7 +145,7 @@ test("saving over somebody else's sends the newer version inside what is shaped 
   expect(action.mock.calls.map((c) => (c as [{ marks: { version: number }[] }])[0].marks[0]!.version)).toEqual([3, 7]);
 });
 
-test("a form behind a button keeps what is typed when a newer version comes, and closes when it was saved", async () => {
+test("a form behind a button keeps what is typed when a newer version comes, and closes once saved", async () => {
   const action = jest.fn(async (): Promise<Answer> => ({ ok: true, value: null }));
   const form = (version: number, name: string) => (
     <UnfoldForm label="rename" schema={schema} action={action} fixed={{ version }} defaults={{ name }} submit="Save">

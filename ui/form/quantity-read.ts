@@ -1,6 +1,6 @@
 import { formatSi, parseQuantity } from "@/core/quantity/quantity";
 
-/** What was understood of a quantity as it is typed: it in the field's unit where it was typed in another, or why not. */
+/** What was understood of a quantity as it is typed: in the field's unit where it was typed in another, or why not. */
 export function readBack(typed: string, unit: string): { readonly converted?: string; readonly wrong?: string } {
   if (!typed.trim()) return {};
   const parsed = parseQuantity(typed, unit);

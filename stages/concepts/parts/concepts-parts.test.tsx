@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-// Choosing among concepts: a selection by each school, weights by hand or two by two, and what a concept says of a must.
+// Choosing among concepts: a selection by each school, weights by hand or two by two, what a concept says of a must.
 import "@/ui/testing/browser";
 import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";

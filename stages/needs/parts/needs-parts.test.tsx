@@ -61,7 +61,7 @@ describe("the question bank", () => {
     ]);
   });
 
-  test("two ticked are merged into the one that was ticked first; a student can do that, not drop or edit", async () => {
+  test("two ticked are merged into the first ticked; a student can do that, not drop or edit", async () => {
     bank(false);
     expect(screen.getByText(/Tick questions that ask the same/)).toBeTruthy();
     await userEvent.click(screen.getByRole("checkbox", { name: "Choose “Why?”" }));
@@ -73,7 +73,7 @@ describe("the question bank", () => {
     expect(screen.queryByRole("button", { name: "edit" })).toBeNull();
   });
 
-  test("who asks is said: the client's page before a name; an edit goes out with the version that was seen", async () => {
+  test("who asks is said; an edit goes out with the version that was seen", async () => {
     bank(true, [
       question(1, "How much water?", { asker: "Noor", askerId: id(9), answers: 1, version: 4 }),
       question(2, "How often?", { forClient: true, asker: "Noor", answers: 2 }),

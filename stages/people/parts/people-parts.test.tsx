@@ -69,7 +69,7 @@ describe("the roster", () => {
     expect(screen.getByLabelText<HTMLTextAreaElement>(/Paste from a spreadsheet/).value).toBe("");
   });
 
-  test("a file goes as it is, so that its letters are read by the server; one that is no roster is not sent", async () => {
+  test("a file goes as it is, for the server to read its letters; one that is no roster is not sent", async () => {
     open();
     const field = screen.getByLabelText("CSV file");
     const text = new File([new Uint8Array([0x4e, 0xe9])], "list.csv");

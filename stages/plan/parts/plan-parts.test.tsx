@@ -52,7 +52,8 @@ describe("the chart", () => {
   test("says how long the plan takes, its tightest chain and what it has to spare", async () => {
     await chart();
     expect(screen.getByText(/The plan takes 5 of 10 sessions until the event/).textContent).toBe(
-      "The plan takes 5 of 10 sessions until the event. The tightest chain is Draw → Cut → Test, with 5 sessions to spare.",
+      "The plan takes 5 of 10 sessions until the event. The tightest chain is Draw → Cut → Test, " +
+        "with 5 sessions to spare.",
     );
     expect(bed(/^Cut: 1 session, 3 to 3/)).toBeTruthy();
   });

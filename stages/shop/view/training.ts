@@ -37,7 +37,7 @@ export const trainingLines = (
     }),
   }));
 
-/** A tool's students on a day: each with whether the signature holds, the names of those, and whose training is over. */
+/** A tool's students on a day: each with whether the signature holds, who they are, and whose training is over. */
 export function holdersOf(
   tool: Pick<Tool, "signed">,
   students: readonly { readonly id: string; readonly name: string }[],

@@ -130,7 +130,7 @@ describe("the solver", () => {
     expect(sent).toEqual([{ action: "problemAction", input: projectId }]);
   });
 
-  test("its progress is shown; its answer is explained before it is kept, with the seed that makes it again", async () => {
+  test("its progress is shown; its answer is explained before it is kept, with its seed", async () => {
     open();
     const worker = await begin();
     worker.says({ done: false, share: 0.42, cost: 7.25, best: {} });
