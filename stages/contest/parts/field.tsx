@@ -39,7 +39,7 @@ function Attempts({ row, rules, via, large, inspectAt, blocked, confirmed }: Sha
   return (
     <div className="grid content-start gap-2">
       {(row.attempts.length > 0 || waiting.length > 0) && (
-        <p className="flex flex-wrap gap-x-4 gap-y-1">
+        <div className="flex flex-wrap gap-x-4 gap-y-1">
           {row.earlier > 0 && <span className="text-sm text-soft">{row.earlier} earlier</span>}
           {row.attempts.map((r) => (
             <span
@@ -58,7 +58,7 @@ function Attempts({ row, rules, via, large, inspectAt, blocked, confirmed }: Sha
               one waits
             </span>
           ))}
-        </p>
+        </div>
       )}
       {row.twice.map((both) => (
         <ScoredTwice key={both.second.id} both={both} team={row.team} via={via} />

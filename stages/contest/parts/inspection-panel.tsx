@@ -65,10 +65,10 @@ export function InspectionPanel({
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         <Sheet title={name} aside={entered(chosen)}>
           {impounded && (
-            <p className="mb-2">
+            <div className="mb-2">
               It is impounded: nothing is changed on it any more, or it is inspected again.{" "}
               {open && <ReleaseForm key={last.number} buildId={chosen.buildId} after={last.number} via={via} />}
-            </p>
+            </div>
           )}
           {open && lines.length === 0 && (
             <p className="mb-2 text-soft">

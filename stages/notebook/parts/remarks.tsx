@@ -27,7 +27,7 @@ export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: r
       {remarks.map((r) => (
         <div key={r.id} className="mt-1.5 max-w-[72ch] border-l-3 border-slate pl-2.5">
           <p className="whitespace-pre-wrap">{r.text}</p>
-          <p className="text-sm text-soft">
+          <div className="text-sm text-soft">
             {r.madeBy}, {r.when}{" "}
             {may && (
               <UnfoldForm
@@ -42,7 +42,7 @@ export function Remarks({ entryId, remarks, may }: { entryId: string; remarks: r
                 <Old.TextArea name="text" label="Remark" rows={2} />
               </UnfoldForm>
             )}
-          </p>
+          </div>
         </div>
       ))}
       {may && (

@@ -59,7 +59,7 @@ export function Questions({
             {q.question} {staff && <span className="text-sm font-normal text-soft">{q.askedBy}</span>}
           </p>
           <p className={q.answer ? "" : "text-sm text-ochre-deep"}>{q.answer || "not answered yet"}</p>
-          <p className="no-print flex flex-wrap gap-3 text-sm">
+          <div className="no-print flex flex-wrap gap-3 text-sm">
             {answers && (
               <UnfoldForm
                 label={q.answer ? "correct the answer" : "write the answer"}
@@ -78,7 +78,7 @@ export function Questions({
                 withdraw
               </WithdrawButton>
             )}
-          </p>
+          </div>
         </li>
       ))}
     </ul>

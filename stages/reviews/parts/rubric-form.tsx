@@ -3,7 +3,6 @@
 import { useState } from "react";
 import { useFieldArray, useFormContext } from "react-hook-form";
 import { readRubric } from "@/core/sheet/rubric-table";
-import { linesOf } from "@/core/text/lines";
 import { ActionForm } from "@/ui/form/action-form";
 import { FieldGroup } from "@/ui/form/field";
 import { fieldsFor, fieldsOf } from "@/ui/form/fields-of";
@@ -14,7 +13,7 @@ import { useReady } from "@/ui/ready";
 import { saveRubricAction } from "../actions";
 import { rubric } from "../schema";
 import { rubricShelf } from "../view/rubric-shelf";
-import { fourLevels, freeKey, type TypedCriterion, typedCriteria } from "../view/typed-rubric";
+import { fourLevels, freeKey, type TypedCriterion, typedCriteria, typedLevels } from "../view/typed-rubric";
 
 const { TextField } = fieldsOf(rubric);
 const criterion = fieldsFor<TypedCriterion>();
@@ -127,12 +126,6 @@ function Sources() {
   );
 }
 
-const levelsOf = (text: string) =>
-  linesOf(text).map((l) => {
-    const [points = "", ...rest] = l.split(/[\s:–-]+/);
-    return { points, descriptor: l.slice(points.length).replace(/^[\s:–-]+/, "") || rest.join(" ") };
-  });
-
 export function RubricForm({
   projectId,
   slug,
@@ -168,7 +161,7 @@ export function RubricForm({
           name: c.name,
           weight: c.weight,
           ...(c.individual && { individual: true }),
-          levels: levelsOf(c.levelText),
+          levels: typedLevels(c.levelText),
         })),
       })}
     >

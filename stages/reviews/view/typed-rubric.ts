@@ -1,4 +1,5 @@
 import type { Criterion } from "@/core/sheet/sheet";
+import { linesOf } from "@/core/text/lines";
 
 /** A criterion as it is typed: its levels a line each. */
 export interface TypedCriterion {
@@ -21,6 +22,13 @@ export const typedCriteria = (criteria: readonly Criterion[]): TypedCriterion[] 
     individual: c.individual ?? false,
     levelText: c.levels.map((l) => `${l.points} ${l.descriptor}`.trim()).join("\n"),
   }));
+
+/** The levels of a criterion as they are typed, one a line: points, then what it takes, however the two are parted. */
+export const typedLevels = (text: string): { points: string; descriptor: string }[] =>
+  linesOf(text).map((line) => {
+    const [points = ""] = line.split(/[\s:–-]+/);
+    return { points, descriptor: line.slice(points.length).replace(/^[\s:–-]+/, "") };
+  });
 
 /** A key that no criterion has: marks of sheets are kept by it, so that none is given twice. */
 export function freeKey(criteria: readonly { key: string }[]): string {

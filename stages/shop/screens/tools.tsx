@@ -28,7 +28,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
       <ul className="mt-3 grid gap-3">
         {lines.map(({ tool: t, of, own }) => (
           <li key={t.id} className="border-t border-line pt-2">
-            <p>
+            <div>
               <strong className="font-[650]">{t.name}</strong>{" "}
               {t.caution && <span className="text-sm text-ochre-deep">{t.caution}</span>}{" "}
               {staff && (
@@ -37,7 +37,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
                   <WithdrawTool id={t.id} name={t.name} />
                 </>
               )}
-            </p>
+            </div>
             <p className="text-sm text-soft wrap-anywhere">
               {staff
                 ? `signed: ${of.holding.join(", ") || "nobody"}`
