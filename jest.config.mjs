@@ -22,7 +22,7 @@ export const common = {
 const folders = "{core,platform,stages,frame,ui,workers,cli,demo}";
 export default {
   // What is slow on a busy machine is not wrong.
-  testTimeout: 30_000,
+  testTimeout: 120_000,
   projects: [
     {
       ...common,
