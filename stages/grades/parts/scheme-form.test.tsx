@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-// The grading scheme as an outline that is typed: moved about, filled from the shelf, tried on the class before it is kept.
+// The grading scheme as an outline that is typed: moved about, filled from the shelf, tried before it is kept.
 import "@/ui/testing/browser";
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-// What reviews are made of, as it is written: a rubric, a team's story, the order of its packet, wishes that are ticked.
+// What reviews are made of, as it is written: a rubric, a story, the order of a packet, wishes that are ticked.
 import "@/ui/testing/browser";
 import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
