@@ -1,8 +1,10 @@
+import { linesOf } from "@/core/text/lines";
+
 /** What was typed as `name = value`, one a line; other lines are none. */
 export const readLines = (text: string): { name: string; value: string }[] =>
-  text.split("\n").flatMap((l) => {
-    const at = l.indexOf("=");
-    return at > 0 ? [{ name: l.slice(0, at).trim(), value: l.slice(at + 1).trim() }] : [];
+  linesOf(text).flatMap((line) => {
+    const at = line.indexOf("=");
+    return at > 0 ? [{ name: line.slice(0, at).trim(), value: line.slice(at + 1).trim() }] : [];
   });
 
 /** Names with their values as they are typed, one a line. */
