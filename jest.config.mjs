@@ -28,6 +28,7 @@ export default {
       ...common,
       displayName: "unit",
       setupFiles: ["<rootDir>/ui/testing/browser.ts"],
+      setupFilesAfterEnv: ["<rootDir>/ui/testing/patience.ts"],
       testMatch: [`<rootDir>/${folders}/**/*.test.ts?(x)`],
       testPathIgnorePatterns: ["\\.db\\.test\\.tsx?$", "/node_modules/"],
     },
