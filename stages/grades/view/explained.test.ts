@@ -75,7 +75,7 @@ test("a rule can measure every value of a protocol, an event's result, and what 
   expect(new Set(values).size).toBe(values.length);
 });
 
-test("a published line has the grade, each component with why it was overridden, and who shared in the peers' rating", () => {
+test("a published line has the grade, its components with reasons, and who shared in the peers' rating", () => {
   const row = {
     student,
     grade: {
