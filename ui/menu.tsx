@@ -1,6 +1,7 @@
 "use client";
 
-import { type ReactNode, useEffect, useState } from "react";
+import type { ReactNode } from "react";
+import { onceThere } from "./once-there";
 
 export interface MenuProps {
   /** What the button is called. */
@@ -12,22 +13,12 @@ export interface MenuProps {
   items: readonly { label: string; onSelect: () => void }[];
 }
 
-type List = typeof import("./menu-list").MenuList;
-let list: List | null = null;
-
-/** Fetches what opens a menu; a page does so once it stands. */
-export const loadMenu = async (): Promise<List> => {
-  list ??= (await import("./menu-list")).MenuList;
-  return list;
-};
+const list = onceThere(async () => (await import("./menu-list")).MenuList);
+export const loadMenu = list.load;
 
 /** A menu behind a button. Until its list has been fetched the button shows what it will and stays closed. */
 export function Menu(props: MenuProps) {
-  const [Full, setFull] = useState<List | null>(null);
-  useEffect(() => {
-    if (list) setFull(() => list);
-    else void loadMenu().then((found) => setFull(() => found));
-  }, []);
+  const Full = list.useLoaded();
   if (Full) return <Full {...props} />;
   return (
     <button

@@ -17,6 +17,8 @@ import { useSend } from "./send";
 export interface FormProps<T> {
   schema: ObjectSchema<FieldValues> | unknown;
   action: Send<T>;
+  /** What belongs to the form is typed beside it, and differs from what stands: a newer version is not followed. */
+  held?: boolean;
   /** Values that the form does not show: ids and versions. */
   fixed?: Record<string, unknown>;
   defaults?: FieldValues;
@@ -45,6 +47,7 @@ export interface FormProps<T> {
 export function ActionForm<T>({
   schema,
   action,
+  held = false,
   fixed: fixedNow,
   defaults,
   submit,
@@ -98,7 +101,7 @@ export function ActionForm<T>({
 
   const offered = JSON.stringify([fixedNow, defaults]);
   useEffect(() => {
-    if (dirty || offered === opened.current.seen) return;
+    if (dirty || held || offered === opened.current.seen) return;
     opened.current = { fixed: fixedNow, seen: offered };
     form.reset(defaults as DefaultValues<FieldValues>);
   });

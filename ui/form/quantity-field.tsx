@@ -1,27 +1,15 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { onceThere } from "../once-there";
 import { type FieldProps, Frame, useField } from "./field";
 
-type Read = typeof import("./quantity-read").readBack;
-let read: Read | null = null;
-
-/** Fetches what reads quantities; a page that has such a field does so once it stands. */
-const loadQuantities = async (): Promise<Read> => {
-  read ??= (await import("./quantity-read")).readBack;
-  return read;
-};
+const { useLoaded: useReadBack } = onceThere(async () => (await import("./quantity-read")).readBack);
 
 /** A value with its unit as one types it; what was understood is said at once beside it. */
 export function QuantityField({ unit, placeholder, ...p }: FieldProps & { unit: string; placeholder?: string }) {
   const f = useField(p.name);
   const typed = String(f.form.watch(f.full) ?? "");
-  const [reads, setReads] = useState<Read | null>(null);
-  useEffect(() => {
-    if (read) setReads(() => read);
-    else void loadQuantities().then((found) => setReads(() => found));
-  }, []);
-  const understood = reads?.(typed, unit);
+  const understood = useReadBack()?.(typed, unit);
   return (
     <Frame {...p} id={f.id} error={f.error ?? understood?.wrong} hint={understood?.converted ?? p.hint}>
       <span className="relative block">

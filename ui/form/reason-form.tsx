@@ -18,7 +18,6 @@ interface ReasonProps<T> {
   placeholder?: string;
   submit: string;
   look?: "main" | "plain" | "danger";
-  most?: number;
   className?: string;
   via?: "guest";
   onDone?: () => void;
@@ -38,7 +37,6 @@ export function ReasonForm<T>({
   placeholder,
   submit,
   look = "plain",
-  most = 300,
   className,
   via,
   onDone,
@@ -75,7 +73,6 @@ export function ReasonForm<T>({
           id={id}
           className="input"
           disabled={!ready}
-          maxLength={most}
           autoComplete="off"
           placeholder={placeholder}
           value={typed}

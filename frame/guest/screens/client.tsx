@@ -3,7 +3,6 @@ import { clientQuestions } from "@/stages/needs/queries/questions";
 import { demonstrationsFor } from "@/stages/reviews/queries/demonstration";
 import { Fold } from "@/ui/fold";
 import { Markdown } from "@/ui/markdown";
-
 import { AnswerForm, GuestDemonstration } from "../parts/lazy";
 import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
 

@@ -2,7 +2,6 @@ import { can } from "@/core/access/can";
 import { individualPart } from "@/core/sheet/sheet";
 import { fullDate, shortDate } from "@/platform/pages/dates";
 import { reviewActs } from "@/stages/reviews/acts";
-
 import { wishLines } from "@/stages/reviews/queries/demonstration";
 import { questionsOf, reviewsOf } from "@/stages/reviews/queries/reviews";
 import { slotPlansOf, slotsOf } from "@/stages/reviews/queries/slots";
@@ -10,7 +9,6 @@ import { slotTimes } from "@/stages/reviews/view/slots-page";
 import { teamsOf } from "@/stages/teams/queries/teams";
 import Link from "@/ui/link";
 import { Empty } from "@/ui/page";
-
 import { GuestDemonstration, GuestQuestion, GuestSheet, Questions } from "../parts/lazy";
 import { Choices, choicesFor, type GuestPage, Surface } from "../parts/surface";
 import { TeamPacket } from "../parts/team-packet";

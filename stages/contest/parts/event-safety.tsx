@@ -72,7 +72,6 @@ function Halt({ event, via }: Omit<Of, "judges">) {
       submit="Halt it now"
       onDone={renew}
       look="danger"
-      most={200}
       label="Why (it stands on the board)"
       className="w-72"
     />

@@ -1,6 +1,5 @@
 "use client";
 
-import { useRef } from "react";
 import { handbookTarget } from "@/core/vocabulary/handbook";
 import type { UnitSystem } from "@/core/vocabulary/project";
 import { ActionForm } from "@/ui/form/action-form";
@@ -44,17 +43,14 @@ export function KeepForm({
 }) {
   const [id, renew] = useNewId();
   const { targets } = keeping;
-  // What is typed above was begun on this version: a newer one of somebody else's is not written over unseen.
-  const begun = useRef(opened?.version);
-  if (opened && Object.entries(inputs).every(([symbol, text]) => (opened.inputs[symbol] ?? text) === text))
-    begun.current = opened.version;
   if (opened)
     return (
       <Sheet className="no-print mt-6 max-w-[640px]" title="This calculation is kept">
         <ActionForm
           schema={changeUse}
           action={changeUseAction}
-          fixed={{ id: opened.id, version: begun.current }}
+          held={Object.entries(inputs).some(([symbol, text]) => (opened.inputs[symbol] ?? text) !== text)}
+          fixed={{ id: opened.id, version: opened.version }}
           defaults={{ note: opened.note }}
           shape={({ note }) => ({ note, inputs, units })}
           submit="Save what was changed"

@@ -14,10 +14,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
   const [tools, students] = await Promise.all([toolsOf(frame.project.id), studentsOf(frame.project.id)]);
   if (tools.length === 0) return null;
   const shown = staff ? students : students.filter((s) => s.id === actor.id);
-  const lines = tools.map((tool) => {
-    const of = holdersOf(tool, shown, frame.today);
-    return { tool, of, own: !staff && of.holding.length > 0 };
-  });
+  const lines = tools.map((tool) => ({ tool, of: holdersOf(tool, shown, frame.today) }));
   return (
     <section>
       <h2 className="mb-2">Tools</h2>
@@ -26,7 +23,7 @@ export async function ToolsPart({ slug }: { slug: string }) {
         school's own rules. It replaces neither those rules nor the eye of the adult in the room.
       </Caution>
       <ul className="mt-3 grid gap-3">
-        {lines.map(({ tool: t, of, own }) => (
+        {lines.map(({ tool: t, of }) => (
           <li key={t.id} className="border-t border-line pt-2">
             <div>
               <strong className="font-[650]">{t.name}</strong>{" "}
@@ -39,11 +36,15 @@ export async function ToolsPart({ slug }: { slug: string }) {
               )}
             </div>
             <p className="text-sm text-soft wrap-anywhere">
+              signed:{" "}
               {staff
-                ? `signed: ${of.holding.join(", ") || "nobody"}`
-                : `signed: ${own ? "you are" : "you are not; ask your instructor"}`}
-              {staff && of.over.length > 0 && <span className="text-iron"> · over: {of.over.join(", ")}</span>}
-              {!staff && of.over.length > 0 && <span className="text-iron"> · your training is over</span>}
+                ? of.holding.join(", ") || "nobody"
+                : of.holding.length > 0
+                  ? "you are"
+                  : "you are not; ask your instructor"}
+              {of.over.length > 0 && (
+                <span className="text-iron"> · {staff ? `over: ${of.over.join(", ")}` : "your training is over"}</span>
+              )}
             </p>
             {staff && (
               <Fold className="no-print text-sm" labelClass="text-soft" label="sign">

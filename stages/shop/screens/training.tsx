@@ -107,10 +107,10 @@ export async function TrainingScreen({ slug }: { slug: string }) {
                 </p>
               )}
               {edits && (
-                <p className="no-print text-sm">
+                <div className="no-print text-sm">
                   <EditTool projectId={p.id} id={t.id} version={t.version} typed={typedTool(t)} />{" "}
                   <WithdrawTool id={t.id} name={t.name} />
-                </p>
+                </div>
               )}
             </li>
           ))}

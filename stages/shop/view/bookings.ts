@@ -1,8 +1,9 @@
 import { overrun } from "@/core/shop/queue";
-import { type StartLack, startLacks, trainingState } from "@/core/shop/training";
+import { type StartLack, startLacks } from "@/core/shop/training";
 import type { Booking } from "../queries/bookings";
 import type { Tool } from "../queries/tools";
 import { placeOf, type ShopTime } from "./times";
+import { stateFor } from "./training";
 
 /** What is missing before a booking's machine runs on a day. */
 export function lacksOf(
@@ -14,12 +15,7 @@ export function lacksOf(
   staff: boolean,
 ): StartLack[] {
   return startLacks({
-    training: b.operatorId
-      ? trainingState(
-          tool.signed.find((s) => s.personId === b.operatorId),
-          day,
-        )
-      : null,
+    training: b.operatorId ? stateFor(tool, b.operatorId, day) : null,
     hasChecks: tool.checks.length > 0,
     checked: checks.some((c) => c.toolId === tool.id),
     once: b.once,

@@ -17,6 +17,13 @@ export interface TrainingCell {
   readonly expiresOn: string | null;
 }
 
+/** How a student's training for a tool stands on a day. */
+export const stateFor = (tool: Pick<Tool, "signed">, personId: string, day: string): TrainingState =>
+  trainingState(
+    tool.signed.find((s) => s.personId === personId),
+    day,
+  );
+
 /** Who is trained for what on a day: a student a line, a tool a cell. */
 export const trainingLines = (
   tools: readonly Tool[],
@@ -43,10 +50,7 @@ export function holdersOf(
   students: readonly { readonly id: string; readonly name: string }[],
   day: string,
 ) {
-  const states = students.map(({ id, name }) => {
-    const signed = tool.signed.find((s) => s.personId === id);
-    return { id, name, state: trainingState(signed, day) };
-  });
+  const states = students.map(({ id, name }) => ({ id, name, state: stateFor(tool, id, day) }));
   return {
     students: states.map(({ id, name, state }) => ({ id, name, holds: trained(state) })),
     holding: states.filter((s) => trained(s.state)).map((s) => s.name),
