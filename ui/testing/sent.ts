@@ -4,6 +4,8 @@
 
 /** What the actions were sent since the last `forget`, the oldest first. */
 export const sent: { readonly action: string; readonly input: unknown }[] = [];
+/** What was sent last. */
+export const last = () => sent.at(-1)!;
 /** Where the router was told to go. */
 export const went: string[] = [];
 const answers = new Map<string, unknown[]>();

@@ -4,6 +4,7 @@ import "@/ui/testing/browser";
 import { fireEvent, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadSelect } from "@/ui/select";
+import { choose, press } from "@/ui/testing/hands";
 import { answer, forget, sent, went } from "@/ui/testing/sent";
 import { takeUnheard } from "@/ui/toast";
 import { type BuildDefaults, BuildForm } from "./build-form";
@@ -18,11 +19,6 @@ beforeEach(() => {
   forget();
   takeUnheard();
 });
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const choose = async (field: string | RegExp, option: string | RegExp) => {
-  await userEvent.click(screen.getByRole("combobox", { name: field }));
-  await userEvent.click(screen.getByRole("option", { name: option }));
-};
 const input = () => sent.at(-1)!.input as Record<string, unknown>;
 
 const plain: BuildDefaults = {

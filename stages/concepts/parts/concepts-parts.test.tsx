@@ -4,7 +4,8 @@ import "@/ui/testing/browser";
 import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadSelect } from "@/ui/select";
-import { forget, sent, went } from "@/ui/testing/sent";
+import { choose, press } from "@/ui/testing/hands";
+import { forget, last, sent, went } from "@/ui/testing/sent";
 import { ClaimForm } from "./claim-form";
 import { ConceptForm } from "./concept-form";
 import { SelectionForm } from "./selection-form";
@@ -17,12 +18,6 @@ const id = (n: number) => `0190a0b0-0000-7000-8000-00000000000${n}`;
 const projectId = id(0);
 beforeAll(() => loadSelect());
 beforeEach(forget);
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const choose = async (field: string | RegExp, option: string | RegExp) => {
-  await userEvent.click(screen.getByRole("combobox", { name: field }));
-  await userEvent.click(screen.getByRole("option", { name: option }));
-};
-const last = () => sent.at(-1)!;
 
 describe("a selection", () => {
   const open = (school: string) =>

@@ -3,7 +3,8 @@
 import "@/ui/testing/browser";
 import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { forget, sent } from "@/ui/testing/sent";
+import { press } from "@/ui/testing/hands";
+import { forget, last } from "@/ui/testing/sent";
 import type { EventSafety } from "../queries/safety";
 import { SafetyBar } from "./event-safety";
 
@@ -11,8 +12,6 @@ jest.mock("next/navigation", () => jest.requireActual("@/ui/testing/sent").navig
 jest.mock("../actions", () => jest.requireActual("@/ui/testing/sent").actions);
 
 beforeEach(forget);
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const last = () => sent.at(-1)!;
 const event = (more: object = {}) =>
   ({
     eventId: "e",

@@ -5,6 +5,7 @@ import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadMenu } from "@/ui/menu";
 import { loadSelect } from "@/ui/select";
+import { press, take } from "@/ui/testing/hands";
 import { forget, sent, went } from "@/ui/testing/sent";
 import type { Effect } from "../view/effect";
 import { type Sources, shelf } from "../view/shelf";
@@ -21,11 +22,6 @@ beforeEach(() => {
   forget();
   mockTried = null;
 });
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const menu = async (button: string | RegExp, item: string | RegExp) => {
-  await press(button);
-  await userEvent.click(screen.getByRole("menuitem", { name: item }));
-};
 const sources: Sources = {
   reviews: [{ value: "r", label: "Final review" }],
   milestones: [{ value: "m", label: "Drawing" }],
@@ -78,23 +74,23 @@ test("a component goes into the group above, out of it, up, and away", async () 
     ["Report", "7"],
     ["Notebook", "0"],
   ]);
-  await menu("What to do with Notebook", "Into the group above");
+  await take("What to do with Notebook", "Into the group above");
   expect(outline().at(-1)).toEqual(["Notebook", "7"]);
   // A weight in a group is a part of it, and says how much that is of the whole.
   expect(screen.getAllByLabelText(/^Parts/).length).toBe(2);
-  await menu("What to do with Notebook", "Move up");
+  await take("What to do with Notebook", "Move up");
   expect(outline().map(([name]) => name)).toEqual(["Team", "Notebook", "Report"]);
-  await menu("What to do with Report", "Out of its group");
+  await take("What to do with Report", "Out of its group");
   expect(outline().at(-1)).toEqual(["Report", "0"]);
-  await menu("What to do with Notebook", "Remove");
+  await take("What to do with Notebook", "Remove");
   expect(outline().map(([name]) => name)).toEqual(["Team", "Report"]);
-  await menu("What to do with Team", "Add a component in it");
+  await take("What to do with Team", "Add a component in it");
   expect(outline().map(([, depth]) => depth)).toEqual(["0", "7", "0"]);
 });
 
 test.each(shelf.map((t) => [t.name, t] as const))("from the shelf: %s fits the whole", async (name, template) => {
   open([one("Report", "100")]);
-  await menu(/Take a scheme from the shelf/, new RegExp(`^${name}`));
+  await take(/Take a scheme from the shelf/, new RegExp(`^${name}`));
   expect(outline().map(([label]) => label)).toEqual(template.parts(sources).map((p) => p.name));
   expect(screen.getByText("The weights make 100.")).toBeTruthy();
 });

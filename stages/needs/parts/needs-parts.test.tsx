@@ -4,7 +4,8 @@ import "@/ui/testing/browser";
 import { render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadSelect } from "@/ui/select";
-import { answer, forget, sent } from "@/ui/testing/sent";
+import { press } from "@/ui/testing/hands";
+import { answer, forget, last, sent } from "@/ui/testing/sent";
 import { DuplicateGroup } from "./duplicate-group";
 import { QuestionBank } from "./question-bank";
 import { StatementDesk } from "./statement-desk";
@@ -17,8 +18,6 @@ const id = (n: number) => `0190a0b0-0000-7000-8000-00000000000${n}`;
 const projectId = id(0);
 beforeAll(() => loadSelect());
 beforeEach(forget);
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const last = () => sent.at(-1)!;
 
 const question = (n: number, text: string, more: object = {}) => ({
   id: id(n),

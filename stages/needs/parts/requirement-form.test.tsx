@@ -4,7 +4,8 @@ import "@/ui/testing/browser";
 import { fireEvent, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadSelect } from "@/ui/select";
-import { answer, forget, sent, went } from "@/ui/testing/sent";
+import { choose, press } from "@/ui/testing/hands";
+import { answer, forget, last, sent, went } from "@/ui/testing/sent";
 import { RequirementForm } from "./requirement-form";
 import { TableImport } from "./table-import";
 
@@ -15,13 +16,7 @@ const projectId = "0190a0b0-0000-7000-8000-000000000000";
 const run = "run:0190a0b0-0000-7000-8000-000000000001";
 beforeAll(() => loadSelect());
 beforeEach(forget);
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const choose = async (field: string, option: string | RegExp) => {
-  await userEvent.click(screen.getByRole("combobox", { name: field }));
-  await userEvent.click(screen.getByRole("option", { name: option }));
-};
 const shows = (field: string) => screen.getByRole("combobox", { name: field }).textContent;
-const last = () => sent.at(-1)!;
 
 describe("the form", () => {
   const open = (more: object = {}) =>

@@ -5,7 +5,8 @@ import { fireEvent, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadMenu } from "@/ui/menu";
 import { loadSelect } from "@/ui/select";
-import { answer, forget, sent } from "@/ui/testing/sent";
+import { press } from "@/ui/testing/hands";
+import { answer, forget, last, sent } from "@/ui/testing/sent";
 import { RosterImport } from "./roster-import";
 import { StudentTools } from "./student-tools";
 
@@ -18,8 +19,6 @@ const twin = "0190a0b0-0000-7000-8000-000000000002";
 const section = "0190a0b0-0000-7000-8000-000000000003";
 beforeAll(() => Promise.all([loadSelect(), loadMenu()]));
 beforeEach(forget);
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const last = () => sent.at(-1)!;
 const row = (line: number, name: string) => ({ line, name, section: "3", email: "" });
 
 describe("the roster", () => {

@@ -5,7 +5,7 @@ import { act, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { aMilestone, aTask, sessionsOn } from "@/stages/testing/rows";
 import { loadSelect } from "@/ui/select";
-import { answer, forget, sent } from "@/ui/testing/sent";
+import { answer, forget, last, sent } from "@/ui/testing/sent";
 import { WorkingProvider } from "@/ui/working";
 import { networkOf } from "../view/tasks";
 import { PlanChart } from "./plan-chart";
@@ -19,7 +19,6 @@ const days = Array.from({ length: 10 }, (_, i) => `2027-03-${String(i + 1).padSt
 const sessions = sessionsOn(...days);
 beforeAll(() => loadSelect());
 beforeEach(forget);
-const last = () => sent.at(-1)!;
 
 const tasks = [aTask("Draw", 2), aTask("Cut", 1, ["Draw"]), aTask("Test", 2, ["Cut"])];
 const milestones = [aMilestone("First run", "2027-03-06")];

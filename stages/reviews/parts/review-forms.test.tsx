@@ -4,6 +4,7 @@ import "@/ui/testing/browser";
 import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadMenu } from "@/ui/menu";
+import { press, take } from "@/ui/testing/hands";
 import { answer, forget, sent, went } from "@/ui/testing/sent";
 import { rubricShelf } from "../view/rubric-shelf";
 import { typedCriteria, typedLevels } from "../view/typed-rubric";
@@ -19,11 +20,6 @@ jest.mock("../actions", () => jest.requireActual("@/ui/testing/sent").actions);
 const id = (n: number) => `0190a0b0-0000-7000-8000-00000000000${n}`;
 beforeAll(() => loadMenu());
 beforeEach(forget);
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const menu = async (button: string | RegExp, item: string | RegExp) => {
-  await press(button);
-  await userEvent.click(screen.getByRole("menuitem", { name: item }));
-};
 const input = () => sent.at(-1)!.input as Record<string, unknown>;
 
 describe("a rubric", () => {
@@ -81,7 +77,7 @@ describe("a rubric", () => {
   test("one from the shelf takes the place of what stands, and names a rubric without a name", async () => {
     open({ defaults: { name: "", criteria: [criterion] } });
     const [first] = rubricShelf;
-    await menu(/Take a rubric from the shelf/, new RegExp(`^${first!.name}`));
+    await take(/Take a rubric from the shelf/, new RegExp(`^${first!.name}`));
     expect(screen.getByLabelText("Name")).toHaveProperty("value", first!.name);
     expect(screen.getAllByLabelText<HTMLInputElement>("Criterion").map((x) => x.value)).toEqual(
       first!.criteria.map((c) => c.name),
@@ -133,14 +129,14 @@ describe("a story", () => {
 
   test("chapters are moved, added from the record or of one's own, and removed", async () => {
     open();
-    await menu("Chapter 2: what can be done", "Move up");
+    await take("Chapter 2: what can be done", "Move up");
     expect(headings()).toEqual(["Thanks", "G1"]);
-    await menu("Add a chapter from the record", "G2");
+    await take("Add a chapter from the record", "G2");
     expect(headings()).toEqual(["Thanks", "G1", "G2"]);
     // What is there already is not offered again.
     expect(screen.queryByRole("button", { name: "Add a chapter from the record" })).toBeNull();
     await press("add a chapter of our own");
-    await menu("Chapter 1: what can be done", "Remove");
+    await take("Chapter 1: what can be done", "Remove");
     expect(headings()).toEqual(["G1", "G2", ""]);
     await userEvent.type(screen.getAllByLabelText("Heading")[2]!, "What we would do next");
     await press("Save the story");
@@ -151,7 +147,7 @@ describe("a story", () => {
 
   test("a note of one's own notebook goes below what is written", async () => {
     open();
-    await menu("Chapter 1: what can be done", "From my notebook: 2 Mar");
+    await take("Chapter 1: what can be done", "From my notebook: 2 Mar");
     expect(screen.getAllByLabelText<HTMLTextAreaElement>("Text")[0]!.value).toBe("Of G1.\n\nThe drum leaked.");
     await press("Chapter 1: what can be done");
     const offered = screen.getAllByRole("menuitem").map((x) => x.textContent);

@@ -4,7 +4,8 @@ import "@/ui/testing/browser";
 import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadSelect } from "@/ui/select";
-import { answer, forget, sent } from "@/ui/testing/sent";
+import { choose, press } from "@/ui/testing/hands";
+import { answer, forget, last, sent } from "@/ui/testing/sent";
 import { takeUnheard } from "@/ui/toast";
 import type { Slot } from "../view/bookings";
 import { EndBooking, PlanQueue } from "./booking-acts";
@@ -22,12 +23,6 @@ beforeEach(() => {
   forget();
   takeUnheard();
 });
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const choose = async (field: string | RegExp, option: string | RegExp) => {
-  await userEvent.click(screen.getByRole("combobox", { name: field }));
-  await userEvent.click(screen.getByRole("option", { name: option }));
-};
-const last = () => sent.at(-1)!;
 const said = () => takeUnheard().map((x) => x.text);
 
 const team = (n: number, name: string, members: string[], pieces: string[] = []): BookingTeam => ({

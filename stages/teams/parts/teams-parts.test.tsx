@@ -5,7 +5,8 @@ import { act, render, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { type TeamProblem, usualWeights } from "@/core/teams/problem";
 import { solveTeams } from "@/core/teams/solver";
-import { answer, forget, sent } from "@/ui/testing/sent";
+import { press } from "@/ui/testing/hands";
+import { answer, forget, last, sent } from "@/ui/testing/sent";
 import { WorkingProvider } from "@/ui/working";
 import { SolverPanel } from "./solver-panel";
 import { TraitsForm } from "./traits-form";
@@ -14,8 +15,6 @@ jest.mock("next/navigation", () => jest.requireActual("@/ui/testing/sent").navig
 jest.mock("../actions", () => jest.requireActual("@/ui/testing/sent").actions);
 
 const projectId = "0190a0b0-0000-7000-8000-000000000000";
-const press = (name: string | RegExp) => userEvent.click(screen.getByRole("button", { name }));
-const last = () => sent.at(-1)!;
 
 /** A worker that answers when the test says so. */
 class HeldWorker {
