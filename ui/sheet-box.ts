@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { ActionResult, Send } from "./form/result";
 import { keep, keptObject } from "./kept";
 import { useOutbox } from "./outbox";
@@ -26,9 +26,12 @@ export function useSheetBox<T>(
   via?: "guest",
 ) {
   const open = useRef<{ id: string; done(answer: ActionResult<T>): void } | null>(null);
+  // What is on its way is not shown as waiting.
+  const [onItsWay, setOnItsWay] = useState<string | null>(null);
   const settle = (answer: ActionResult<T>) => {
     open.current?.done(answer);
     open.current = null;
+    setOnItsWay(null);
   };
   const box = useOutbox<Handed>(
     `sheet.${name}`,
@@ -49,6 +52,7 @@ export function useSheetBox<T>(
   const send: Send<T> = (input, { requestId }) =>
     new Promise((done) => {
       open.current = { id: requestId, done };
+      setOnItsWay(requestId);
       // A sheet that was refused is replaced by the one that is handed in after it.
       for (const x of box.waiting) if (x.problem) box.drop(x.id);
       // Each sheet ahead of it makes one more version.
@@ -57,7 +61,7 @@ export function useSheetBox<T>(
       const counted = version === undefined ? {} : { version: version + ahead };
       box.add({ id: requestId, input: { ...(input as object), ...counted } });
     });
-  return { ...box, send, waiting: box.waiting.filter((x) => x.id !== open.current?.id) };
+  return { ...box, send, waiting: box.waiting.filter((x) => x.id !== onItsWay) };
 }
 
 /** What stands in a sheet that is being filled in, kept in this browser until it is handed in. */
