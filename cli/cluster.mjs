@@ -1,8 +1,17 @@
 // A PostgreSQL cluster of our own: loopback only, own port, own password, never the system's cluster.
 import { createHash, randomBytes } from "node:crypto";
-import { chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import {
+  chownSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  statfsSync,
+  writeFileSync,
+} from "node:fs";
 import { createConnection, createServer } from "node:net";
-import { userInfo } from "node:os";
+import { freemem, userInfo } from "node:os";
 import { join } from "node:path";
 import { capture, end, launch } from "./run.mjs";
 import { complain, Refusal, step } from "./say.mjs";
@@ -50,15 +59,27 @@ export function stateFolder() {
   return join("/var/lib/ironstone", createHash("sha256").update(root).digest("hex").slice(0, 12));
 }
 
+/** What a cluster that may lose its last second leaves out, and what one leaves out that nobody keeps. */
+const unsafe = ["fsync=off", "synchronous_commit=off", "full_page_writes=off"];
+const short = ["wal_level=minimal", "max_wal_senders=0", "autovacuum=off", "jit=off"];
+
+/** Where what is thrown away after minutes lies: in memory where there is plenty, since disks can be busy. */
+function memory() {
+  const folder = "/dev/shm";
+  if (!existsSync(folder)) return "/tmp";
+  const { bavail, bsize } = statfsSync(folder);
+  return Math.min(bavail * bsize, freemem()) > 8 * 2 ** 30 ? folder : "/tmp";
+}
+
 /**
  * Starts the cluster (making it at the first start) and gives its address and a way to stop it.
- * One that is not durable is faster, and may lose its last second when it is killed.
+ * One that is not durable is faster, and may lose its last second when it is killed; a hasty one is made for minutes.
  * A cluster of this checkout that already runs is used and left running.
  */
-export async function startCluster({ temporary = false, durable = !temporary } = {}) {
+export async function startCluster({ temporary = false, durable = !temporary, hasty = false } = {}) {
   const bin = postgresPrograms();
   const who = operator();
-  const home = temporary ? mkdtempSync("/tmp/ironstone-test-") : stateFolder();
+  const home = temporary ? mkdtempSync(join(hasty ? memory() : "/tmp", "ironstone-test-")) : stateFolder();
   mkdirSync(home, { recursive: true, mode: 0o755 });
   own(home, who);
   const data = join(home, "cluster");
@@ -105,7 +126,7 @@ export async function startCluster({ temporary = false, durable = !temporary } =
     }
   }
   const port = await freePort();
-  const fast = !durable ? ["-c", "fsync=off", "-c", "synchronous_commit=off", "-c", "full_page_writes=off"] : [];
+  const fast = [...(durable ? [] : unsafe), ...(hasty ? short : [])].flatMap((setting) => ["-c", setting]);
   let stopping = false;
   let told = () => {};
   let server = await startServer();

@@ -73,6 +73,19 @@ async function writtenTwice(files) {
   return found;
 }
 
+/**
+ * Forms that would be made anew, with what is typed in them, when somebody else saves what they change. Sheets keep
+ * what is typed by themselves.
+ */
+const forgetful = (files) =>
+  files
+    .filter((f) => f.name.endsWith(".tsx") && !isTest(f.name))
+    .flatMap((f) =>
+      [...f.lines.join("\n").matchAll(/<(\w+)[^<>]*?\bkey=\{[^}]*\bversion\b/g)].flatMap(([found, name]) =>
+        /(Form|View)$/.test(name) && name !== "SheetForm" ? [`${f.name}: ${found.replace(/\s+/g, " ")}`] : [],
+      ),
+    );
+
 /** Packages of the lock file of which nobody could tell that they were exchanged on their way here. */
 function withoutHash() {
   const { packages } = JSON.parse(readFileSync(join(root, "package-lock.json"), "utf8"));
@@ -94,6 +107,7 @@ export async function measureStructure() {
   const bare = withoutHash();
   const broken = [
     ...twice,
+    ...forgetful(files).map((at) => `${at} is keyed by a version: what is typed goes when somebody else saves`),
     ...bare.map((path) => `package-lock.json: ${path} has no integrity hash`),
     ...wide.map((at) => `${at} is wider than ${limits.columns} columns`),
     ...long

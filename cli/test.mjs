@@ -31,7 +31,8 @@ async function jest(project, filter, env) {
     [
       join(root, "node_modules/jest/bin/jest.js"),
       "--selectProjects",
-      project,
+      // Files by their names are run as they are; all of them share what they load.
+      filter.length ? `${project}-files` : project,
       "--json",
       `--outputFile=${report}`,
       "--testLocationInResults=false",
@@ -150,7 +151,7 @@ export async function test([part, ...filter]) {
     step(`lengths of files and lines: ${broken.length ? "FAILED" : "fine"}`);
     for (const line of broken) say(line);
   }
-  const cluster = wants("db") || wants("e2e") ? await startCluster({ temporary: true }) : null;
+  const cluster = wants("db") || wants("e2e") ? await startCluster({ temporary: true, hasty: true }) : null;
   try {
     // Building and browsers wait for much of their time: the tests without a browser go beside them.
     const done = await Promise.allSettled([

@@ -29,6 +29,7 @@ beforeAll(async () => {
   jest.spyOn(console, "error").mockImplementation(() => {});
 });
 afterAll(async () => {
+  jest.restoreAllMocks();
   await aside.end();
   await done();
   await wire.close();

@@ -6,5 +6,11 @@ export function keptToo<T>(load: () => Promise<T>): () => Promise<T> {
   return load;
 }
 
-/** Fetches all that was named. */
-export const loadKeptToo = () => Promise.all([...loads].map((load) => load()));
+/** Fetches all that was named, and what that names in its turn. */
+export async function loadKeptToo(): Promise<void> {
+  const asked = new Set<() => Promise<unknown>>();
+  for (let more = [...loads]; more.length; more = [...loads].filter((load) => !asked.has(load))) {
+    for (const load of more) asked.add(load);
+    await Promise.all(more.map((load) => load()));
+  }
+}

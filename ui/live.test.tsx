@@ -94,6 +94,33 @@ test("a lost line is said; when it is back the page loads, and the first time it
   expect([refresh.mock.calls.length, screen.getByRole("status").textContent]).toEqual([1, ""]);
 });
 
+test("without a network a page is not loaded, which would take it away; when it is back it is", () => {
+  render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
+  const network = jest.spyOn(navigator, "onLine", "get").mockReturnValue(false);
+  line().say("change", "theirs");
+  expect(refresh).not.toHaveBeenCalled();
+  network.mockRestore();
+  const online = () =>
+    act(() => {
+      window.dispatchEvent(new Event("online"));
+      jest.runAllTimers();
+    });
+  online();
+  expect(refresh).toHaveBeenCalledTimes(1);
+  // Nothing was missed.
+  online();
+  expect(refresh).toHaveBeenCalledTimes(1);
+});
+
+test("a load that was about to begin when the line broke waits for the line", () => {
+  render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
+  act(() => line().heard.change!({ data: JSON.stringify({ request: "theirs" }) }));
+  line().say("error");
+  expect(refresh).not.toHaveBeenCalled();
+  line().say("ready");
+  expect(refresh).toHaveBeenCalledTimes(1);
+});
+
 test("a page that is left asks no more", () => {
   const { unmount } = render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
   unmount();

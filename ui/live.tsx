@@ -40,10 +40,14 @@ export function LiveRefresh({
       return request;
     };
     let last = 0;
+    let missed = false;
     const soon = () => {
       clearTimeout(timer);
       timer = setTimeout(
         () => {
+          // A load that fails would leave the browser's own error in the place of the page: it waits for the network.
+          missed = !navigator.onLine;
+          if (missed) return;
           last = Date.now();
           router.refresh();
         },
@@ -60,6 +64,7 @@ export function LiveRefresh({
     };
     const away = () => {
       wasLost = true;
+      clearTimeout(timer);
       setLost(true);
     };
     source.addEventListener("ready", (e) => {
@@ -70,8 +75,11 @@ export function LiveRefresh({
     // The line to the server stands, but the server itself does not hear of writes for the moment.
     source.addEventListener("again", back);
     source.addEventListener("lost", away);
+    const online = () => missed && soon();
+    window.addEventListener("online", online);
     return () => {
       clearTimeout(timer);
+      window.removeEventListener("online", online);
       source.close();
     };
   }, [router, url, about, every]);

@@ -66,7 +66,8 @@ test("a guest's page is kept with what it was made of, itself, and the pages tha
 test("what is loaded when it is first opened is loaded before the page says that it is kept", async () => {
   worker("active");
   let arrive: () => void = () => {};
-  const load = keptToo(() => new Promise<void>((done) => (arrive = done)));
+  const inner = jest.fn(async () => {});
+  const load = keptToo(() => new Promise<void>((done) => (arrive = done)).then(() => void keptToo(inner)));
   expect(load).toBeInstanceOf(Function);
   render(<OfflinePage pages={[]} load={loadKeptToo} />);
   await waitFor(() => expect(registered).toHaveBeenCalled());
@@ -76,6 +77,8 @@ test("what is loaded when it is first opened is loaded before the page says that
   await act(async () => arrive());
   await kept();
   expect(keys(keptParts)).toContain("/_next/static/chunks/gates.js");
+  // What it loads in its turn too.
+  expect(inner).toHaveBeenCalledTimes(1);
 });
 
 test("the handbook keeps its one page apart, not the address at which it was opened", async () => {

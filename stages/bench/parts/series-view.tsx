@@ -103,11 +103,12 @@ export function SeriesView({
       </section>
       {may && (
         <ActionForm
-          key={`${start.from} ${start.to}`}
+          key={chosen ? `${chosen.from} ${chosen.to}` : "kept"}
           schema={seriesPart}
           action={chooseSeriesPartAction}
           fixed={{ id, version }}
           defaults={{ from: start.from, to: start.to, reason: chosen ? "" : reason }}
+          onDone={() => setChosen(null)}
           submit="This part counts"
           look="plain"
           saved="The part is chosen."

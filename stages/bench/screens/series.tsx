@@ -98,7 +98,7 @@ export async function SeriesScreen({ slug, id }: { slug: string; id: string }) {
         </p>
       )}
       <SeriesView
-        key={s.version}
+        key={s.id}
         id={s.id}
         version={s.version}
         name={measure.name}

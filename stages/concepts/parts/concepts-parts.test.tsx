@@ -71,8 +71,16 @@ describe("a selection", () => {
 
 describe("weights", () => {
   const criteria = ["Mass", "Cost", "Wear"].map((name, i) => ({ key: `c${i}`, name, weight: 1 / 3 }));
-  const open = (pairs: Record<string, number> = {}, scored = false) =>
-    render(<WeightsForm id={id(1)} version={5} criteria={criteria} pairs={pairs} scored={scored} />);
+  const form = (version: number, pairs = {}, scored = false, first = 1 / 3) => (
+    <WeightsForm
+      id={id(1)}
+      version={version}
+      criteria={criteria.map((c, i) => (i ? c : { ...c, weight: first }))}
+      pairs={pairs}
+      scored={scored}
+    />
+  );
+  const open = (pairs: Record<string, number> = {}, scored = false) => render(form(5, pairs, scored));
 
   test("by hand a comma is a point; a reason is asked for once sheets are in", async () => {
     open({}, true);
@@ -87,6 +95,33 @@ describe("weights", () => {
       input: { id: id(1), version: 5, weights: [0.5, 0.333, 0.333], reason: "the client said so" },
     });
     expect(await screen.findByText("Kept.")).toBeTruthy();
+  });
+
+  test("what is typed stays when somebody else saves, and goes on against theirs only when told to", async () => {
+    const { rerender } = open();
+    const value = () => (screen.getByLabelText("Mass") as HTMLInputElement).value;
+    rerender(form(6, {}, false, 0.5));
+    expect(value()).toBe("0.5");
+    await userEvent.clear(screen.getByLabelText("Mass"));
+    await userEvent.type(screen.getByLabelText("Mass"), "2");
+    rerender(form(7, {}, false, 0.7));
+    expect(value()).toBe("2");
+    expect(screen.getByText(/Somebody changed them meanwhile: Mass 0\.7, Cost/)).toBeTruthy();
+    await press("Use these weights");
+    expect(last().input).toMatchObject({ version: 6, weights: [2, 0.333, 0.333] });
+    // Taken: the page's next state is followed again.
+    rerender(form(8, {}, false, 2));
+    await userEvent.clear(screen.getByLabelText("Mass"));
+    await userEvent.type(screen.getByLabelText("Mass"), "3");
+    rerender(form(9, {}, false, 4));
+    await press("go on with mine");
+    await press("Use these weights");
+    expect(last().input).toMatchObject({ version: 9, weights: [3, 0.333, 0.333] });
+    rerender(form(10, {}, false, 3));
+    await userEvent.type(screen.getByLabelText("Mass"), "0");
+    rerender(form(11, {}, false, 5));
+    await press("take these");
+    expect(value()).toBe("5");
   });
 
   test("two by two, the answers give the weights; answers that contradict each other are told", async () => {

@@ -181,7 +181,6 @@ export async function SelectionScreen({ slug, id }: { slug: string; id: string }
             aside={weights && d.pairs ? `consistency ratio ${weights.ratio.toFixed(3)}` : undefined}
           >
             <WeightsForm
-              key={x.version}
               id={x.id}
               version={x.version}
               criteria={d.criteria}

@@ -19,8 +19,8 @@ import { mayBegin } from "../view/safety";
 import { DayBox } from "./day-box";
 import { SafetyBar } from "./event-safety";
 import { Field } from "./field";
-import { JudgeSheets, MatchEntry } from "./guest-lazy";
 import { InspectionPanel } from "./inspection-panel";
+import { JudgeSheets, MatchEntry } from "./lazy-entries";
 import { Timing } from "./timing";
 
 const eventHref = (id: string) => `/guest?event=${id}`;

@@ -3,8 +3,8 @@
 import dynamic from "next/dynamic";
 import { keptToo } from "@/ui/kept-too";
 
-// A scorer's phone carries what its own event is scored with; the rest comes where it is shown, and is kept for
-// without a network all the same.
+// A page carries what is scored or judged on it; the rest comes where it is shown, and is kept for without a network
+// all the same.
 const loadMatch = keptToo(() => import("./match-entry"));
 const loadSheets = keptToo(() => import("./judge-sheets"));
 
