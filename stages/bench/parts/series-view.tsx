@@ -1,6 +1,7 @@
 "use client";
 
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
+import { useFormContext } from "react-hook-form";
 import { formatNumber } from "@/core/quantity/quantity";
 import type { Bucket } from "@/core/series/take";
 import { ActionForm } from "@/ui/form/action-form";
@@ -13,6 +14,17 @@ import { timeScale } from "../view/series";
 import { LazySeriesChart } from "./lazy-charts";
 
 const { TextField } = fieldsOf(seriesPart);
+
+/** What was chosen by dragging stands in the fields, and asks for a reason of its own. */
+function Drawn({ part }: { part: { from: number; to: number } | null }) {
+  const { setValue } = useFormContext();
+  useEffect(() => {
+    if (!part) return;
+    for (const [name, value] of Object.entries({ ...part, reason: "" })) setValue(name, value, { shouldDirty: true });
+  }, [part, setValue]);
+  return null;
+}
+
 const digits = (x: number) => Number(x.toPrecision(6));
 
 /** A series drawn: dragging over it looks closer, or chooses the part that counts; both can be typed. */
@@ -60,7 +72,6 @@ export function SeriesView({
     }
   }
   const closer = seen.from !== whole.from || seen.to !== whole.to;
-  const start = chosen ?? part ?? whole;
   return (
     <div className="grid gap-3">
       <section className="sheet px-4 py-3">
@@ -103,17 +114,16 @@ export function SeriesView({
       </section>
       {may && (
         <ActionForm
-          key={chosen ? `${chosen.from} ${chosen.to}` : "kept"}
           schema={seriesPart}
           action={chooseSeriesPartAction}
           fixed={{ id, version }}
-          defaults={{ from: start.from, to: start.to, reason: chosen ? "" : reason }}
-          onDone={() => setChosen(null)}
+          defaults={{ ...(part ?? whole), reason }}
           submit="This part counts"
           look="plain"
           saved="The part is chosen."
           inline
         >
+          <Drawn part={chosen} />
           <TextField name="from" label="Counts from (s)" className="w-32" inputMode="decimal" />
           <TextField name="to" label="to (s)" className="w-32" inputMode="decimal" />
           <TextField name="reason" label="Why this part" className="w-64" />
