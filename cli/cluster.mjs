@@ -5,6 +5,7 @@ import {
   existsSync,
   mkdirSync,
   mkdtempSync,
+  readdirSync,
   readFileSync,
   rmSync,
   statfsSync,
@@ -67,6 +68,12 @@ const short = ["wal_level=minimal", "max_wal_senders=0", "autovacuum=off", "jit=
 function memory() {
   const folder = "/dev/shm";
   if (!existsSync(folder)) return "/tmp";
+  // What a killed run left there.
+  for (const left of readdirSync(folder).filter((name) => name.startsWith("ironstone-test-"))) {
+    const whose = ["owner", "cluster/postmaster.pid"].map((f) => join(folder, left, f)).filter((f) => existsSync(f));
+    if (whose.length && whose.every((f) => !isAlive(Number.parseInt(readFileSync(f, "utf8"), 10))))
+      rmSync(join(folder, left), { recursive: true, force: true });
+  }
   const { bavail, bsize } = statfsSync(folder);
   return Math.min(bavail * bsize, freemem()) > 8 * 2 ** 30 ? folder : "/tmp";
 }
