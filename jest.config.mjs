@@ -39,6 +39,7 @@ const db = { ...common, globalSetup: "<rootDir>/platform/testing/setup.ts" };
 export default {
   // What is slow on a busy machine is not wrong.
   testTimeout: 120_000,
+  testSequencer: "./platform/testing/sequence.cjs",
   // All tests of a kind, with those that can share a loading of the application in a few suites; or files by name.
   projects: [
     { ...unit, displayName: "unit", testMatch: [suites("unit"), files(".test.tsx")] },

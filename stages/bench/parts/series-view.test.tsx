@@ -40,7 +40,7 @@ beforeEach(() => {
   globalThis.fetch = jest.fn(async () => ({ ok: true, json: async () => [] })) as unknown as typeof fetch;
 });
 
-test("a part that was dragged stands in the fields, and that it is chosen is still said once the page has it", async () => {
+test("a part that was dragged stands in the fields; that it is chosen is said also once the page has it", async () => {
   const { rerender } = render(view(1));
   expect(typed()).toEqual(["0", "10", ""]);
   await act(async () => drag(2.0000001, 5));
@@ -56,7 +56,7 @@ test("a part that was dragged stands in the fields, and that it is chosen is sti
   expect(typed()).toEqual(["1", "4", "longer"]);
 });
 
-test("what is typed stays when another part is chosen meanwhile, and is sent against what it was begun on", async () => {
+test("what is typed stays when another part is chosen, and is sent against what it was begun on", async () => {
   const { rerender } = render(view(1, { from: 2, to: 5 }, "steady"));
   await act(async () => drag(3, 6));
   rerender(view(2, { from: 1, to: 4 }, "longer"));
