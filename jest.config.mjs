@@ -12,8 +12,11 @@ const swc = {
     },
   ],
 };
+/** Where tests lie; those that need the database say so in their name: *.db.test.ts. */
+const folders = ["core", "platform", "stages", "frame", "ui", "workers", "cli", "demo"];
 export const common = {
   testEnvironment: "node",
+  globals: { testFolders: folders },
   transform: { ...swc, "^.+\\.m?js$": ["@swc/jest", { jsc: { target: "es2022" } }] },
   transformIgnorePatterns: [
     "/node_modules/(?!(@tanstack/(table-core|react-table|store|react-store)|uuid|ics|nanoid|stemmer|ical.js|diff)/)",
@@ -25,9 +28,7 @@ export const common = {
     "^react/jsx-runtime$": "<rootDir>/node_modules/react/cjs/react-jsx-runtime.production.js",
   },
 };
-/** Tests that need the database say so in their name: *.db.test.ts. */
-const folders = "{core,platform,stages,frame,ui,workers,cli,demo}";
-const files = (ending) => `<rootDir>/${folders}/**/*${ending}`;
+const files = (ending) => `<rootDir>/{${folders}}/**/*${ending}`;
 const suites = (kind) => `<rootDir>/platform/testing/suites/${kind}-*.suite.ts`;
 const unit = {
   ...common,

@@ -112,6 +112,21 @@ test("without a network a page is not loaded, which would take it away; when it 
   expect(refresh).toHaveBeenCalledTimes(1);
 });
 
+test("a network that is back before the line is not trusted with a load", () => {
+  render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
+  const network = jest.spyOn(navigator, "onLine", "get").mockReturnValue(false);
+  line().say("change", "theirs");
+  line().say("error");
+  network.mockRestore();
+  act(() => {
+    window.dispatchEvent(new Event("online"));
+    jest.runAllTimers();
+  });
+  expect(refresh).not.toHaveBeenCalled();
+  line().say("ready");
+  expect(refresh).toHaveBeenCalledTimes(1);
+});
+
 test("a load that was about to begin when the line broke waits for the line", () => {
   render(<LiveRefresh since={7} url="/live" shows={["run"]} />);
   act(() => line().heard.change!({ data: JSON.stringify({ request: "theirs" }) }));

@@ -32,7 +32,8 @@ export function LiveRefresh({
   known.current = Math.max(known.current, since);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    let wasLost = false;
+    let away = false;
+    let owed = false;
     const source = new EventSource(`${url}${about && `&about=${about}`}&since=${known.current}`);
     const hear = (e: MessageEvent) => {
       const { request, number } = JSON.parse(e.data) as { request?: string | null; number?: number | null };
@@ -40,14 +41,13 @@ export function LiveRefresh({
       return request;
     };
     let last = 0;
-    let missed = false;
     const soon = () => {
       clearTimeout(timer);
       timer = setTimeout(
         () => {
           // A load that fails would leave the browser's own error in the place of the page: it waits for the network.
-          missed = !navigator.onLine;
-          if (missed) return;
+          owed = away || !navigator.onLine;
+          if (owed) return;
           last = Date.now();
           router.refresh();
         },
@@ -57,29 +57,29 @@ export function LiveRefresh({
     source.addEventListener("change", (e) => {
       if (!isOurs(hear(e) ?? null)) soon();
     });
+    const settle = () => owed && soon();
     const back = () => {
-      if (wasLost) soon();
-      wasLost = false;
+      away = false;
+      settle();
       setLost(false);
     };
-    const away = () => {
-      wasLost = true;
-      clearTimeout(timer);
+    const gone = () => {
+      away = true;
+      owed = true;
       setLost(true);
     };
     source.addEventListener("ready", (e) => {
       hear(e);
       back();
     });
-    source.addEventListener("error", away);
+    source.addEventListener("error", gone);
     // The line to the server stands, but the server itself does not hear of writes for the moment.
     source.addEventListener("again", back);
-    source.addEventListener("lost", away);
-    const online = () => missed && soon();
-    window.addEventListener("online", online);
+    source.addEventListener("lost", gone);
+    window.addEventListener("online", settle);
     return () => {
       clearTimeout(timer);
-      window.removeEventListener("online", online);
+      window.removeEventListener("online", settle);
       source.close();
     };
   }, [router, url, about, every]);

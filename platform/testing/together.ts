@@ -1,8 +1,10 @@
 import { readdirSync, statSync } from "node:fs";
-import { join } from "node:path";
+import { basename, dirname, join } from "node:path";
+
+/** Where tests lie, by jest.config.mjs. */
+declare const testFolders: readonly string[];
 
 const root = join(__dirname, "../..");
-const folders = ["core", "platform", "stages", "frame", "ui", "workers", "cli", "demo"];
 
 const kinds = {
   db: /\.db\.test\.ts$/,
@@ -14,7 +16,7 @@ const kinds = {
  * want a browser end in .tsx, and are run by themselves.
  */
 const filesOf = (kind: keyof typeof kinds): string[] =>
-  folders
+  testFolders
     .flatMap((folder) =>
       readdirSync(join(root, folder), { recursive: true, encoding: "utf8" }).map((f) => join(folder, f)),
     )
@@ -25,11 +27,16 @@ const filesOf = (kind: keyof typeof kinds): string[] =>
     .map((x) => x.f);
 
 /**
- * Every n-th test file of a kind, one after the other in one loading of the application, which takes longer than most
- * of the tests. A file alone is run by its name: see jest.config.mjs.
- * @param nth counted from 0
+ * Runs a suite's share of the test files of a kind, one after the other in one loading of the application, which takes
+ * longer than most of the tests. What share it is says the suite's file: `db-1` is the second of as many as lie beside
+ * it. A file alone is run by its name: see jest.config.mjs.
  */
-export function together(kind: keyof typeof kinds, nth: number, of: number): void {
-  const mine = filesOf(kind).filter((_, i) => i % of === nth);
+export function together(): void {
+  const suite = expect.getState().testPath!;
+  const [kind] = basename(suite).split("-") as [keyof typeof kinds];
+  const suites = readdirSync(dirname(suite))
+    .filter((f) => f.startsWith(`${kind}-`))
+    .sort();
+  const mine = filesOf(kind).filter((_, i) => i % suites.length === suites.indexOf(basename(suite)));
   for (const file of mine) describe(file, () => void require(join(root, file)));
 }

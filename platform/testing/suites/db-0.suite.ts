@@ -1,3 +1,3 @@
 import { together } from "../together";
 
-together("db", 0, 4);
+together();

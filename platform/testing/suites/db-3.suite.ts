@@ -1,3 +1,3 @@
 import { together } from "../together";
 
-together("db", 3, 4);
+together();

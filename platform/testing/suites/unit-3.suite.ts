@@ -1,3 +1,3 @@
 import { together } from "../together";
 
-together("unit", 3, 4);
+together();

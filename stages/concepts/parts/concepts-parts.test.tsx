@@ -5,7 +5,7 @@ import { render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { loadSelect } from "@/ui/select";
 import { choose, press } from "@/ui/testing/hands";
-import { forget, last, sent, went } from "@/ui/testing/sent";
+import { answer, forget, last, sent, went } from "@/ui/testing/sent";
 import { ClaimForm } from "./claim-form";
 import { ConceptForm } from "./concept-form";
 import { SelectionForm } from "./selection-form";
@@ -106,22 +106,27 @@ describe("weights", () => {
     await userEvent.type(screen.getByLabelText("Mass"), "2");
     rerender(form(7, {}, false, 0.7));
     expect(value()).toBe("2");
-    expect(screen.getByText(/Somebody changed them meanwhile: Mass 0\.7, Cost/)).toBeTruthy();
+    const theirs = { field: "weights", label: "Weights", yours: "2, 0.333, 0.333", theirs: "0.7, 0.333, 0.333" };
+    answer("weighSelectionAction", { ok: false, kind: "conflict", message: "", version: 7, fields: [theirs] });
     await press("Use these weights");
     expect(last().input).toMatchObject({ version: 6, weights: [2, 0.333, 0.333] });
+    expect(screen.getByText("0.7, 0.333, 0.333")).toBeTruthy();
+    await press("Save mine over theirs");
+    expect(last().input).toMatchObject({ version: 7, weights: [2, 0.333, 0.333] });
     // Taken: the page's next state is followed again.
     rerender(form(8, {}, false, 2));
-    await userEvent.clear(screen.getByLabelText("Mass"));
-    await userEvent.type(screen.getByLabelText("Mass"), "3");
-    rerender(form(9, {}, false, 4));
-    await press("go on with mine");
-    await press("Use these weights");
-    expect(last().input).toMatchObject({ version: 9, weights: [3, 0.333, 0.333] });
-    rerender(form(10, {}, false, 3));
-    await userEvent.type(screen.getByLabelText("Mass"), "0");
-    rerender(form(11, {}, false, 5));
-    await press("take these");
+    rerender(form(9, {}, false, 5));
     expect(value()).toBe("5");
+  });
+
+  test("a weight that is none is told at its field and not sent", async () => {
+    open();
+    await userEvent.clear(screen.getByLabelText("Cost"));
+    await userEvent.type(screen.getByLabelText("Cost"), "0");
+    await press("Use these weights");
+    expect(await screen.findByText("A weight is above zero.")).toBeTruthy();
+    expect(screen.getByLabelText("Cost").getAttribute("aria-invalid")).toBe("true");
+    expect(sent).toEqual([]);
   });
 
   test("two by two, the answers give the weights; answers that contradict each other are told", async () => {
