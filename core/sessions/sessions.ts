@@ -44,13 +44,17 @@ export function classSessions({ pattern, from, to, daysOff, extra = [] }: Calend
   if (daysBetween(from, to) > 4000) throw new RangeError("A calendar spans at most about ten years");
   let position = 0;
   const start = pattern.kind === "cycle" && pattern.startsOn < from ? pattern.startsOn : from;
-  for (let date = start; date <= to; date = addDays(date, 1)) {
+  const [first, last] = [weekday(start), daysBetween(start, to)];
+  for (let n = 0; n <= last; n++) {
+    const day = ((first + n - 1) % 7) + 1;
+    // A date is written out for the days that may count only: most of the time a calendar takes.
+    if (pattern.kind === "weekdays" ? !pattern.days.includes(day) : day > 5) continue;
+    const date = addDays(start, n);
     if (daysOff.has(date)) continue;
-    if (pattern.kind === "weekdays") {
-      if (pattern.days.includes(weekday(date))) meet(date, weekday(date));
-    } else if (weekday(date) <= 5 && date >= pattern.startsOn) {
-      const day = (position++ % pattern.length) + 1;
-      if (date >= from && pattern.meets.includes(day)) meet(date, day);
+    if (pattern.kind === "weekdays") meet(date, day);
+    else if (date >= pattern.startsOn) {
+      const turn = (position++ % pattern.length) + 1;
+      if (date >= from && pattern.meets.includes(turn)) meet(date, turn);
     }
   }
   for (const date of extra) if (date >= from && date <= to) counts.set(date, (counts.get(date) ?? 0) + 1);

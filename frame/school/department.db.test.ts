@@ -8,6 +8,7 @@ import { projectState } from "@/stages/needs/queries/state";
 import { addCoInstructor } from "@/stages/people/commands/guests";
 import { nameHead } from "@/stages/people/commands/heads";
 import { removeStaff } from "@/stages/people/commands/logins";
+import { createEdition } from "@/stages/records/commands/editions";
 import { ok, refused } from "@/stages/testing/database";
 import { openClass } from "@/stages/testing/school";
 import { departmentOf, instructorsOf } from "./department";
@@ -40,9 +41,23 @@ test("counts agree with the project's own state; of students there is a number a
     minutes: 50,
   });
   expect(p.machines.map((m) => m.name)).toEqual(["Band saw"]);
-  expect(p.best).toMatchObject({ name: expect.any(String), value: expect.any(Number) });
+  expect(p.best).toBeNull();
   const text = JSON.stringify(rows);
   for (const name of at.w.names) expect(text).not.toContain(name);
+});
+
+test("of editions of one project the best value is there, to be compared", async () => {
+  await ok(createEdition, at.boss, {
+    projectId: at.w.projectId,
+    title: "Front, next",
+    startsOn: "2028-01-17",
+    endsOn: "2028-03-24",
+  });
+  const rows = await departmentOf("2027-03-02", "2027-03-01", "2027-03-07");
+  expect(rows.map((r) => [r.title, r.best])).toEqual([
+    ["Front", { name: "Flow", value: expect.any(Number), unit: "L/min", better: "more" }],
+    ["Front, next", null],
+  ]);
 });
 
 test("an instructor who is named sees the department, keeps nothing, and opens no project by it", async () => {

@@ -10,7 +10,7 @@ export interface DepartmentRow
   readonly students: number;
   readonly teams: number;
   readonly builds: number;
-  /** Builds and bench runs of the last seven days. */
+  /** Builds and runs of the last seven days. */
   readonly recent: number;
   readonly musts: number;
   readonly met: number;
@@ -18,7 +18,7 @@ export interface DepartmentRow
   readonly incidents: number;
   readonly minutes: number;
   readonly machines: readonly { readonly name: string; readonly booked: number }[];
-  /** The best value of the first protocol's first measure, where something was tested. */
+  /** The best value of the first protocol's first measure: of editions of one project, where something was tested. */
   readonly best: {
     readonly value: number;
     readonly name: string;
@@ -34,18 +34,45 @@ export const departmentOf = (today: string, from: string, to: string) => db()<De
     FROM build b
     JOIN team t ON t.id = b.team_id AND t.retired_at IS NULL
     ORDER BY b.team_id, b.number DESC
-  ), musts AS (
+  ), must AS MATERIALIZED (
     SELECT r.id, r.project_id
     FROM requirement r
     JOIN LATERAL (
       SELECT priority FROM requirement_version WHERE requirement_id = r.id ORDER BY number DESC LIMIT 1
     ) v ON v.priority = 'must'
     WHERE r.retired_at IS NULL
-  ), first_protocol AS (
-    SELECT DISTINCT ON (p.project_id) p.project_id, p.id, v.definition
-    FROM protocol p
-    JOIN protocol_version v ON v.protocol_id = p.id
-    ORDER BY p.project_id, p.id, v.number DESC
+  ), verdicts AS (
+    SELECT
+      n.project_id, count(*) FILTER (WHERE k.value = 'met')::int AS met,
+      count(*) FILTER (WHERE k.value = 'not applicable')::int AS aside
+    FROM newest n
+    JOIN verdict k ON k.build_id = n.id
+    JOIN must r ON r.id = k.requirement_id
+    GROUP BY n.project_id
+  ), musts AS (
+    SELECT project_id, count(*)::int AS n FROM must GROUP BY project_id
+  ), teams AS (
+    SELECT project_id, count(*)::int AS n FROM team WHERE retired_at IS NULL GROUP BY project_id
+  ), builds AS (
+    SELECT
+      project_id, count(*)::int AS n,
+      count(*) FILTER (WHERE built_on > ${today}::date - 7 AND built_on <= ${today})::int AS recent
+    FROM build
+    GROUP BY project_id
+  ), students AS (
+    SELECT ps.project_id, count(DISTINCT e.person_id)::int AS n
+    FROM enrolment e
+    JOIN project_section ps USING (section_id)
+    WHERE e.to_on IS NULL
+    GROUP BY ps.project_id
+  ), unchecked AS (
+    SELECT m.project_id, count(*)::int AS n
+    FROM milestone m
+    JOIN team t ON t.project_id = m.project_id AND t.retired_at IS NULL
+    LEFT JOIN milestone_date d ON d.milestone_id = m.id AND d.section_id = t.section_id
+    WHERE m.scope = 'team' AND coalesce(d.due_on, m.due_on) < ${today}
+      AND NOT EXISTS (SELECT FROM milestone_check k WHERE k.milestone_id = m.id AND k.team_id = t.id)
+    GROUP BY m.project_id
   )
   SELECT
     p.id, p.slug, p.title, p.starts_on, p.ends_on, p.event_on, p.finished_at, p.edition_of,
@@ -56,51 +83,18 @@ export const departmentOf = (today: string, from: string, to: string) => db()<De
       JOIN person i ON i.id = s.person_id
       WHERE s.project_id = p.id
     ) AS instructors,
+    coalesce(students.n, 0) AS students, coalesce(teams.n, 0) AS teams, coalesce(builds.n, 0) AS builds,
     (
-      SELECT count(DISTINCT e.person_id)::int
-      FROM enrolment e
-      JOIN project_section ps USING (section_id)
-      WHERE ps.project_id = p.id AND e.to_on IS NULL
-    ) AS students,
-    (SELECT count(*)::int FROM team WHERE project_id = p.id AND retired_at IS NULL) AS teams,
-    (SELECT count(*)::int FROM build WHERE project_id = p.id) AS builds,
-    (
-      (SELECT count(*) FROM build WHERE project_id = p.id AND built_on > ${today}::date - 7 AND built_on <= ${today})
-      + (
+      coalesce(builds.recent, 0) + (
         SELECT count(*)
         FROM run
-        WHERE project_id = p.id AND place = 'bench' AND recorded_at >= ${today}::date - 6
-          AND recorded_at < ${today}::date + 1
+        WHERE project_id = p.id AND recorded_at >= ${today}::date - 6 AND recorded_at < ${today}::date + 1
       )
     )::int AS recent,
+    coalesce(teams.n * musts.n - coalesce(verdicts.aside, 0), 0) AS musts, coalesce(verdicts.met, 0) AS met,
     (
-      (SELECT count(*) FROM team WHERE project_id = p.id AND retired_at IS NULL)
-      * (SELECT count(*) FROM musts r WHERE r.project_id = p.id)
-      - (
-        SELECT count(*)
-        FROM newest n
-        JOIN verdict k ON k.build_id = n.id AND k.value = 'not applicable'
-        JOIN musts r ON r.id = k.requirement_id
-        WHERE n.project_id = p.id
-      )
-    )::int AS musts,
-    (
-      SELECT count(*)::int
-      FROM newest n
-      JOIN verdict k ON k.build_id = n.id AND k.value = 'met'
-      JOIN musts r ON r.id = k.requirement_id
-      WHERE n.project_id = p.id
-    ) AS met,
-    (
-      (SELECT count(*) FROM action_item WHERE project_id = p.id AND closed_at IS NULL AND due_on < ${today})
-      + (
-        SELECT count(*)
-        FROM milestone m
-        JOIN team t ON t.project_id = p.id AND t.retired_at IS NULL
-        LEFT JOIN milestone_date d ON d.milestone_id = m.id AND d.section_id = t.section_id
-        WHERE m.project_id = p.id AND m.scope = 'team' AND coalesce(d.due_on, m.due_on) < ${today}
-          AND NOT EXISTS (SELECT FROM milestone_check k WHERE k.milestone_id = m.id AND k.team_id = t.id)
-      )
+      coalesce(unchecked.n, 0)
+      + (SELECT count(*) FROM action_item WHERE project_id = p.id AND closed_at IS NULL AND due_on < ${today})
     )::int AS overdue,
     (SELECT count(*)::int FROM incident WHERE project_id = p.id AND closed_at IS NULL) AS incidents,
     (
@@ -122,7 +116,14 @@ export const departmentOf = (today: string, from: string, to: string) => db()<De
         'value', CASE WHEN f.definition->>'better' = 'less' THEN min(x.best) ELSE max(x.best) END,
         'name', c->>'name', 'unit', coalesce(c->>'unit', ''), 'better', f.definition->>'better'
       )
-      FROM first_protocol f
+      FROM (
+        SELECT o.id, v.definition
+        FROM protocol o
+        JOIN protocol_version v ON v.protocol_id = o.id
+        WHERE o.project_id = p.id
+        ORDER BY o.id, v.number DESC
+        LIMIT 1
+      ) f
       CROSS JOIN LATERAL (
         SELECT (s.summary->>'best')::float AS best
         FROM build_summary s
@@ -134,10 +135,18 @@ export const departmentOf = (today: string, from: string, to: string) => db()<De
         FROM jsonb_array_elements((f.definition->'measures') || (f.definition->'derived')) c
         WHERE c->>'key' = f.definition->>'primary' AND c->'levels' IS NULL
       ) m
-      WHERE f.project_id = p.id AND x.best IS NOT NULL
+      WHERE x.best IS NOT NULL
+        -- It is shown beside that of other editions.
+        AND (p.edition_of IS NOT NULL OR EXISTS (SELECT FROM project e WHERE e.edition_of = p.id))
       GROUP BY f.definition, c
     ) AS best
   FROM project p
+  LEFT JOIN verdicts ON verdicts.project_id = p.id
+  LEFT JOIN musts ON musts.project_id = p.id
+  LEFT JOIN teams ON teams.project_id = p.id
+  LEFT JOIN builds ON builds.project_id = p.id
+  LEFT JOIN students ON students.project_id = p.id
+  LEFT JOIN unchecked ON unchecked.project_id = p.id
   WHERE p.archived_at IS NULL
   ORDER BY p.finished_at IS NOT NULL, coalesce(p.event_on, p.ends_on), p.title
 `;

@@ -30,6 +30,8 @@ const open = (url: string, max: number, heard: (query: string) => void) =>
       lock_timeout: limits.lock,
       statement_timeout: limits.statement,
       idle_in_transaction_session_timeout: 2 * limits.statement,
+      // Compiling a question of many parts takes longer than answering it.
+      jit: "off",
     },
     // An undefined value in a query is a mistake and is refused: nothing is written as NULL by accident.
     transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },

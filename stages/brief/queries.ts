@@ -1,6 +1,6 @@
 import type * as row from "@/platform/db/rows";
 import "server-only";
-import { formatSi } from "@/core/quantity/quantity";
+import { formatSi, fromSi } from "@/core/quantity/quantity";
 import { rank } from "@/core/ranking/rank";
 import { db } from "@/platform/db/db";
 import { requirementsOf } from "@/stages/needs/queries/requirements";
@@ -44,6 +44,8 @@ export interface ChallengeResult {
   id: string;
   who: string;
   value: string;
+  /** In the unit of the challenge. */
+  read: number;
   shown: string;
   recordedBy: string;
 }
@@ -101,6 +103,7 @@ export async function challengesOf(projectId: string): Promise<Challenge[]> {
           const p = places.get(best.get(r.who)!.id);
           return {
             ...r,
+            read: fromSi(r.value, c.unit).toNumber(),
             shown: formatSi(r.value, c.unit, decimals),
             place: p?.place ?? 0,
             shared: p?.shared ?? false,

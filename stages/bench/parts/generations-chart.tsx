@@ -15,6 +15,7 @@ import type { Axis } from "@/core/quantity/axis";
 import { formatNumber } from "@/core/quantity/quantity";
 import { headed } from "@/core/run/reading";
 import { saveSvg, saveText } from "@/ui/save";
+import { DataTable } from "@/ui/table";
 import { valueAxis } from "./value-axis";
 
 export interface Generation {
@@ -102,28 +103,29 @@ export default function GenerationsChart({
         </p>
       </div>
       {table ? (
-        <table className="table">
-          <thead>
-            <tr>
-              <th>{by}</th>
-              <th className="num">n</th>
-              <th className="num">Mean</th>
-              <th className="num">95 % interval</th>
-              <th>Runs</th>
-            </tr>
-          </thead>
-          <tbody>
-            {generations.map((g) => (
-              <tr key={g.label}>
-                <td>{g.label}</td>
-                <td className="num">{g.runs.length}</td>
-                <td className="num">{g.mean === null ? "–" : formatNumber(g.mean)}</td>
-                <td className="num">{g.low === null ? "–" : `${formatNumber(g.low)} to ${formatNumber(g.high!)}`}</td>
-                <td>{g.runs.map((r) => formatNumber(r)).join(", ")}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          caption={`${name} by ${by}`}
+          columns={[
+            { key: "label", text: by, className: "first-letter:uppercase" },
+            { key: "n", text: "n", num: true },
+            { key: "mean", text: "Mean", num: true },
+            { key: "interval", text: "95 % interval", num: true },
+            { key: "runs", text: "Runs" },
+          ]}
+          rows={generations.map((g) => ({
+            id: g.label,
+            cells: {
+              label: g.label,
+              n: g.runs.length,
+              mean: { value: g.mean, show: g.mean === null ? "–" : formatNumber(g.mean) },
+              interval: {
+                value: g.low,
+                show: g.low === null ? "–" : `${formatNumber(g.low)} to ${formatNumber(g.high!)}`,
+              },
+              runs: g.runs.map((r) => formatNumber(r)).join(", "),
+            },
+          }))}
+        />
       ) : (
         <div
           ref={box}

@@ -1,6 +1,7 @@
 import { fullDate } from "@/platform/pages/dates";
 import { projectPage } from "@/platform/pages/page";
 import { Empty, PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { briefActs } from "../acts";
 import { BriefTabs } from "../parts/brief-tabs";
 import { RemoveResult, WithdrawChallenge } from "../parts/buttons";
@@ -57,37 +58,30 @@ export async function ChallengeScreen({ slug }: { slug: string }) {
             {c.results.length === 0 ? (
               <p className="text-soft">No result yet.</p>
             ) : (
-              <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`Results of ${c.title}`}>
-                <table className="table max-w-2xl">
-                  <thead>
-                    <tr>
-                      <th className="num">Place</th>
-                      <th>Group</th>
-                      <th className="num">
-                        {c.measure}
-                        {c.unit !== "1" && ` (${c.unit})`}
-                      </th>
-                      {staff && <th />}
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {c.results.map((r) => (
-                      <tr key={r.id} className={r.best ? undefined : "text-soft"}>
-                        <td className="num font-[650]">{r.best ? `${r.place}${r.shared ? "=" : ""}` : ""}</td>
-                        <td>
-                          {r.who}
-                          {!r.best && " (another try)"}
-                        </td>
-                        <td className="num">{r.shown}</td>
-                        {staff && (
-                          <td className="no-print">
-                            <RemoveResult id={r.id} />
-                          </td>
-                        )}
-                      </tr>
-                    ))}
-                  </tbody>
-                </table>
+              <div className="max-w-2xl">
+                <DataTable
+                  caption={`Results of ${c.title}`}
+                  columns={[
+                    { key: "place", text: "Place", num: true },
+                    { key: "who", text: "Group" },
+                    { key: "value", text: `${c.measure}${c.unit === "1" ? "" : ` (${c.unit})`}`, num: true },
+                    ...(staff ? [{ key: "tools", text: "", className: "no-print" }] : []),
+                  ]}
+                  rows={c.results.map((r) => ({
+                    id: r.id,
+                    className: r.best ? undefined : "text-soft",
+                    cells: {
+                      place: {
+                        value: r.best ? r.place : "",
+                        show: r.best ? `${r.place}${r.shared ? "=" : ""}` : "",
+                        className: "font-[650]",
+                      },
+                      who: r.best ? r.who : `${r.who} (another try)`,
+                      value: { value: r.read, show: r.shown },
+                      tools: { value: null, show: <RemoveResult id={r.id} /> },
+                    },
+                  }))}
+                />
                 <p className="mt-1 text-sm text-soft">
                   The best try of each group counts; {c.better} is better. Results that agree as finely as they are read
                   share a place.

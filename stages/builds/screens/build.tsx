@@ -12,6 +12,7 @@ import { limitWords } from "@/stages/needs/view/requirements";
 import { cx } from "@/ui/classes";
 import Link from "@/ui/link";
 import { LinkButton, PageHead, Sheet } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { VerdictMark } from "@/ui/verdict";
 import { Figure } from "@/ui/working";
 import { workingAt } from "@/ui/working-at";
@@ -212,42 +213,52 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
           title="Against the requirements"
           aside={`${statuses.filter((x) => x.verdict === "met").length} met of ${statuses.length}`}
         >
-          <table className="w-full">
-            <thead className="sr-only">
-              <tr>
-                <th>Requirement</th>
-                <th>Limit</th>
-                <th>Margin</th>
-                <th>Status</th>
-              </tr>
-            </thead>
-            <tbody>
-              {statuses.map(({ r, verdict, m }) => (
-                <tr key={r.id} className="border-b border-line align-top last:border-0">
-                  <td className="py-1 pr-2">
-                    <Link href={`/p/${slug}/needs?r=${r.code}`} className="font-[600] hover:text-iron">
-                      {r.code}
-                    </Link>{" "}
-                    <span className="text-soft">{r.statement}</span>
-                  </td>
-                  <td className="py-1 pr-3 text-right whitespace-nowrap">
-                    {limitWords(r, p.currency)}
-                    {m && (
-                      <span className={cx("block text-sm", m.bad ? "text-iron" : "text-soft")}>margin {m.text}</span>
-                    )}
-                  </td>
-                  <td className="py-1">
+          <DataTable
+            caption="Requirements of this build"
+            columns={[
+              { key: "requirement", text: "Requirement" },
+              { key: "limit", text: "Limit", className: "text-right whitespace-nowrap" },
+              { key: "status", text: "Status" },
+            ]}
+            rows={statuses.map(({ r, verdict, m }) => ({
+              id: r.id,
+              cells: {
+                requirement: {
+                  value: `${r.code} ${r.statement}`,
+                  show: (
+                    <>
+                      <Link href={`/p/${slug}/needs?r=${r.code}`} className="font-[600] hover:text-iron">
+                        {r.code}
+                      </Link>{" "}
+                      <span className="text-soft">{r.statement}</span>
+                    </>
+                  ),
+                },
+                limit: {
+                  value: [limitWords(r, p.currency), m && `margin ${m.text}`].filter(Boolean).join(", "),
+                  show: (
+                    <>
+                      {limitWords(r, p.currency)}
+                      {m && (
+                        <span className={cx("block text-sm", m.bad ? "text-iron" : "text-soft")}>margin {m.text}</span>
+                      )}
+                    </>
+                  ),
+                },
+                status: {
+                  value: verdict,
+                  show: (
                     <Figure
                       working={workingAt(slug, "verdict", { requirement: r.id, build: b.id })}
                       className="border-b-0"
                     >
                       <VerdictMark verdict={verdict} word />
                     </Figure>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+                  ),
+                },
+              },
+            }))}
+          />
         </Sheet>
       </div>
     </>

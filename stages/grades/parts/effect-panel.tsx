@@ -80,25 +80,27 @@ export function EffectPanel({ slug }: { slug: string }) {
         </section>
       )}
       {e.bands.length > 0 && (
-        <table className="table">
-          <caption className="mb-1 text-left font-[650]">How grades are spread</caption>
-          <thead>
-            <tr>
-              <th>Grade</th>
-              <th className="num">Now</th>
-              <th className="num">Then</th>
-            </tr>
-          </thead>
-          <tbody>
-            {e.bands.map((b) => (
-              <tr key={b.from}>
-                <td>{b.to === null ? "100 and above" : `${b.from} to below ${b.to}`}</td>
-                <td className="num">{b.before}</td>
-                <td className="num">{b.after}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <section aria-labelledby="spread">
+          <h3 id="spread" className="mb-1 font-[650]">
+            How grades are spread
+          </h3>
+          <DataTable
+            caption="How grades are spread"
+            columns={[
+              { key: "band", text: "Grade" },
+              { key: "before", text: "Now", num: true },
+              { key: "after", text: "Then", num: true },
+            ]}
+            rows={e.bands.map((b) => ({
+              id: String(b.from),
+              cells: {
+                band: b.to === null ? "100 and above" : `${b.from} to below ${b.to}`,
+                before: b.before,
+                after: b.after,
+              },
+            }))}
+          />
+        </section>
       )}
     </div>
   );

@@ -4,10 +4,12 @@ import { useRef } from "react";
 import { CartesianGrid, Line, LineChart, ReferenceDot, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { FormulaCalculator } from "@/core/handbook/calculator";
 import type { Outcome } from "@/core/handbook/compute";
+import { formatNumber } from "@/core/quantity/quantity";
 import type { UnitSystem } from "@/core/vocabulary/project";
 import { Fold } from "@/ui/fold";
 import { buttonClass, Sheet } from "@/ui/page";
 import { saveSvg } from "@/ui/save";
+import { DataTable } from "@/ui/table";
 import { plotView } from "../view/plot";
 
 /** A result over one entry, where it stands now, and the same as a table. */
@@ -71,26 +73,19 @@ export default function Plot({
         </ResponsiveContainer>
       </div>
       <Fold label="The same as a table" className="mt-1 text-sm">
-        <table className="table max-w-[360px]">
-          <thead>
-            <tr>
-              <th scope="col" className="num">
-                {v.xLabel}
-              </th>
-              <th scope="col" className="num">
-                {v.yLabel}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {v.rows.map((r) => (
-              <tr key={r.x}>
-                <td className="num">{r.x}</td>
-                <td className="num">{r.y}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <div className="max-w-[360px]">
+          <DataTable
+            caption={v.title}
+            columns={[
+              { key: "x", text: v.xLabel, num: true },
+              { key: "y", text: v.yLabel, num: true },
+            ]}
+            rows={v.rows.map((r) => ({
+              id: String(r.x),
+              cells: { x: { value: r.x, show: formatNumber(r.x) }, y: { value: r.y, show: formatNumber(r.y) } },
+            }))}
+          />
+        </div>
       </Fold>
     </Sheet>
   );

@@ -84,7 +84,7 @@ test("a picture of a result over an entry: whole axes, the point where it stands
     { x: 600, y: 200 },
     "arm from pivot to handle, mm",
     "force at the load, N",
-    { x: "150.0", y: "50.00" },
+    { x: 150, y: 50 },
   ]);
   expect(plotView(c, points, null, typed, "metric").here).toBeNull();
   expect(plotView(c, points, outcome.ok ? outcome : null, { a: "9 m" }, "metric").here).toBeNull();

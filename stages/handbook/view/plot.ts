@@ -14,7 +14,7 @@ export interface PlotView {
   readonly xLabel: string;
   readonly yLabel: string;
   readonly here: { readonly x: number; readonly y: number } | null;
-  readonly rows: readonly { readonly x: string; readonly y: string }[];
+  readonly rows: readonly { readonly x: number; readonly y: number }[];
   readonly words: string;
 }
 
@@ -39,7 +39,8 @@ export function plotView(
   const inside = (v: number, axis: Axis) => v >= axis.ticks[0]! && v <= axis.ticks.at(-1)!;
   const here = result !== undefined && inside(at, x) && inside(result, y) ? { x: at, y: result } : null;
   const every = Math.max(1, Math.floor((points.length - 1) / 6));
-  const rows = points.filter((_, i) => i % every === 0).map((p) => ({ x: formatNumber(p.x), y: formatNumber(p.y) }));
+  const rows = points.filter((_, i) => i % every === 0);
+  const between = (of: "x" | "y") => `from ${formatNumber(rows[0]![of])} to ${formatNumber(rows.at(-1)![of])}`;
   return {
     title: `${step.name.charAt(0).toUpperCase()}${labelled(step.name, yUnit).slice(1)}`,
     x,
@@ -49,8 +50,8 @@ export function plotView(
     here,
     rows,
     words:
-      `${step.name} from ${rows[0]!.y} to ${rows.at(-1)!.y} ${yUnit === "1" ? "" : yUnit} ` +
-      `for ${entry.name} from ${rows[0]!.x} to ${rows.at(-1)!.x} ${xUnit === "1" ? "" : xUnit}; ` +
+      `${step.name} ${between("y")} ${yUnit === "1" ? "" : yUnit} ` +
+      `for ${entry.name} ${between("x")} ${xUnit === "1" ? "" : xUnit}; ` +
       "the table holds the same",
   };
 }

@@ -53,15 +53,14 @@ export async function buildBests(
       JOIN run r ON r.id = (s.summary ->> 'bestRun')::uuid
       WHERE p.project_id IN ${sql(projectIds)} AND s.summary ->> 'best' IS NOT NULL
       UNION ALL
-      -- Off the bench there are few.
+      -- In the contest there are few.
       SELECT v.build_id, l.protocol, l.key, l.sign, v.value, r.place, r.recorded_at, 1
       FROM run r
       JOIN protocol_version o ON o.id = r.protocol_version_id
       JOIN protocol p ON p.id = o.protocol_id
       JOIN line l ON l.protocol = p.name
       JOIN run_value v ON v.run_id = r.id AND v.key = l.key
-      WHERE r.project_id IN ${sql(projectIds)} AND r.place NOT IN ('bench', 'pilot') AND v.comparable
-        AND v.value IS NOT NULL
+      WHERE r.project_id IN ${sql(projectIds)} AND r.place = 'contest' AND v.comparable AND v.value IS NOT NULL
     )
     SELECT
       x.build_id, b.number, b.project_id, t.name AS team, s.name AS section, x.protocol, x.key, x.value, x.place, x.at,

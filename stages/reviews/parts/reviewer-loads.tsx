@@ -2,6 +2,7 @@
 
 import { hoursText } from "@/core/slots/hours";
 import { useDates } from "@/ui/dates";
+import { DataTable } from "@/ui/table";
 import type { SlotBoard } from "../view/slots";
 
 /** What a plan asks of each reviewer. */
@@ -15,38 +16,30 @@ export function ReviewerLoads({
 }) {
   const { shortDate } = useDates();
   return (
-    <div className="overflow-x-auto" role="region" tabIndex={0} aria-label="What is asked of each reviewer">
-      <table className="table">
-        <thead>
-          <tr>
-            <th>Reviewer</th>
-            <th className="num">Reviews</th>
-            <th className="num">Waits</th>
-            <th>Is needed</th>
-          </tr>
-        </thead>
-        <tbody>
-          {reviewers.map((r) => (
-            <tr key={r.name}>
-              <td>
-                {calendar ? (
-                  <a
-                    className="underline decoration-line underline-offset-3"
-                    href={calendar + encodeURIComponent(r.name)}
-                  >
-                    {r.name}
-                  </a>
-                ) : (
-                  r.name
-                )}
-              </td>
-              <td className="num">{r.reviews}</td>
-              <td className="num">{r.waits || <span className="text-soft">–</span>}</td>
-              <td>{r.stays.map((s) => `${shortDate(s.day)} ${hoursText([s.hours])}`).join("; ") || "not at all"}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      caption="What is asked of each reviewer"
+      columns={[
+        { key: "name", text: "Reviewer" },
+        { key: "reviews", text: "Reviews", num: true },
+        { key: "waits", text: "Waits", num: true },
+        { key: "stays", text: "Is needed" },
+      ]}
+      rows={reviewers.map((r) => ({
+        id: r.name,
+        cells: {
+          name: {
+            value: r.name,
+            show: calendar && (
+              <a className="underline decoration-line underline-offset-3" href={calendar + encodeURIComponent(r.name)}>
+                {r.name}
+              </a>
+            ),
+          },
+          reviews: r.reviews,
+          waits: r.waits || null,
+          stays: r.stays.map((s) => `${shortDate(s.day)} ${hoursText([s.hours])}`).join("; ") || "not at all",
+        },
+      }))}
+    />
   );
 }

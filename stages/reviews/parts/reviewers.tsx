@@ -1,4 +1,5 @@
 import { Fold } from "@/ui/fold";
+import { DataTable } from "@/ui/table";
 import { Figure } from "@/ui/working";
 import type { Reviewers } from "../view/reviewers";
 
@@ -17,54 +18,53 @@ export function ReviewersFold({ of, title }: { of: Reviewers; title: string }) {
           </p>
         ))}
         <div className="grid items-start gap-5 lg:grid-cols-2">
-          <table className="table">
-            <caption className="mb-1 text-left text-sm text-soft">
-              Above (+) or below (−) the average reviewer, in percent
-            </caption>
-            <thead>
-              <tr>
-                <th>Reviewer</th>
-                <th className="num">Sheets</th>
-                <th className="num">Severity</th>
-              </tr>
-            </thead>
-            <tbody>
-              {of.raters.map((r) => (
-                <tr key={r.name}>
-                  <td>{r.name}</td>
-                  <td className="num">{r.sheets}</td>
-                  <td className="num">{signed(r.severity)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <table className="table">
-            <caption className="mb-1 text-left text-sm text-soft">
+          <section aria-label="Severity">
+            <p className="mb-1 text-sm text-soft">Above (+) or below (−) the average reviewer, in percent</p>
+            <DataTable
+              caption={`Reviewers of ${title}`}
+              columns={[
+                { key: "name", text: "Reviewer" },
+                { key: "sheets", text: "Sheets", num: true },
+                { key: "severity", text: "Severity", num: true },
+              ]}
+              rows={of.raters.map((r) => ({
+                id: r.name,
+                cells: {
+                  name: r.name,
+                  sheets: r.sheets,
+                  severity: { value: r.severity, show: signed(r.severity) },
+                },
+              }))}
+            />
+          </section>
+          <section aria-label="Adjusted means">
+            <p className="mb-1 text-sm text-soft">
               As it was given, and as the average reviewer would have given it, in percent
-            </caption>
-            <thead>
-              <tr>
-                <th>Team</th>
-                <th className="num">Sheets</th>
-                <th className="num">Mean</th>
-                <th className="num">Adjusted</th>
-              </tr>
-            </thead>
-            <tbody>
-              {of.teams.map((t) => (
-                <tr key={t.team}>
-                  <td>{t.team}</td>
-                  <td className="num">{t.sheets}</td>
-                  <td className="num">
-                    <Figure working={t.rawWorking}>{t.raw.toFixed(1)}</Figure>
-                  </td>
-                  <td className="num">
-                    <Figure working={t.adjustedWorking}>{t.adjusted === null ? "–" : t.adjusted.toFixed(1)}</Figure>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+            </p>
+            <DataTable
+              caption={`Teams in ${title}`}
+              columns={[
+                { key: "team", text: "Team" },
+                { key: "sheets", text: "Sheets", num: true },
+                { key: "raw", text: "Mean", num: true },
+                { key: "adjusted", text: "Adjusted", num: true },
+              ]}
+              rows={of.teams.map((t) => ({
+                id: t.team,
+                cells: {
+                  team: t.team,
+                  sheets: t.sheets,
+                  raw: { value: t.raw, show: <Figure working={t.rawWorking}>{t.raw.toFixed(1)}</Figure> },
+                  adjusted: {
+                    value: t.adjusted,
+                    show: (
+                      <Figure working={t.adjustedWorking}>{t.adjusted === null ? "–" : t.adjusted.toFixed(1)}</Figure>
+                    ),
+                  },
+                },
+              }))}
+            />
+          </section>
         </div>
       </div>
     </Fold>

@@ -4,6 +4,7 @@ import { settingsOf } from "@/platform/project/settings";
 import { Fold } from "@/ui/fold";
 import Link from "@/ui/link";
 import { Empty, PageHead } from "@/ui/page";
+import { DataTable } from "@/ui/table";
 import { RemovePart } from "../parts/buttons";
 import { PartForm } from "../parts/part-form";
 import { TeamTabs } from "../parts/team-tabs";
@@ -63,41 +64,40 @@ export async function PartsScreen({ slug }: { slug: string }) {
                 </ul>
               )}
               {mine.length > 0 && (
-                <div className="mb-2 overflow-x-auto" tabIndex={0} role="region" aria-label={`Parts of ${t.name}`}>
-                  <table className="table">
-                    <thead>
-                      <tr>
-                        <th>Part</th>
-                        <th>Role</th>
-                        <th>Who has it</th>
-                        <th />
-                      </tr>
-                    </thead>
-                    <tbody>
-                      {mine.map((x) => (
-                        <tr key={x.id}>
-                          <td className="font-[600] wrap-anywhere">{x.name}</td>
-                          <td>{x.role || "–"}</td>
-                          <td>
-                            {x.owners
-                              .map((o) => t.members.find((m) => m.id === o)?.name)
-                              .filter(Boolean)
-                              .join(", ") || <span className="text-ochre-deep">nobody</span>}
-                          </td>
-                          <td className="no-print">
-                            <span className="flex gap-2">
-                              <PartForm
-                                teamId={t.id}
-                                members={members}
-                                edit={{ id: x.id, version: x.version, name: x.name, role: x.role, owners: x.owners }}
-                              />
-                              <RemovePart id={x.id} />
-                            </span>
-                          </td>
-                        </tr>
-                      ))}
-                    </tbody>
-                  </table>
+                <div className="mb-2">
+                  <DataTable
+                    caption={`Parts of ${t.name}`}
+                    columns={[
+                      { key: "name", text: "Part" },
+                      { key: "role", text: "Role" },
+                      { key: "owners", text: "Who has it" },
+                      { key: "tools", text: "", className: "no-print" },
+                    ]}
+                    rows={mine.map((x) => {
+                      const owners = t.members.filter((m) => x.owners.includes(m.id)).map((m) => m.name);
+                      return {
+                        id: x.id,
+                        cells: {
+                          name: { value: x.name, className: "font-[600] wrap-anywhere" },
+                          role: x.role || "–",
+                          owners: owners.join(", ") || { value: "nobody", className: "text-ochre-deep" },
+                          tools: {
+                            value: null,
+                            show: (
+                              <span className="flex gap-2">
+                                <PartForm
+                                  teamId={t.id}
+                                  members={members}
+                                  edit={{ id: x.id, version: x.version, name: x.name, role: x.role, owners: x.owners }}
+                                />
+                                <RemovePart id={x.id} />
+                              </span>
+                            ),
+                          },
+                        },
+                      };
+                    })}
+                  />
                 </div>
               )}
               <Fold
