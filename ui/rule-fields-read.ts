@@ -1,7 +1,9 @@
+import type { RuleKind } from "@/core/vocabulary/grades";
+
 // Points rules between their stored shape and the fields of a form.
 
 export interface TypedRule {
-  kind: string;
+  kind: RuleKind | "";
   pairs?: string;
   better?: string;
   otherwise?: string;
@@ -34,7 +36,7 @@ export const emptyRule: TypedRule = {
 };
 
 /** The rule that was typed, in the shape that it is stored; null where none was chosen. */
-export function readRule(t: TypedRule): unknown {
+export function readRule(t: TypedRule): Readonly<Record<string, unknown>> | null {
   const pairs = (t.pairs ?? "")
     .split("\n")
     .map((l) => l.trim().split(/[\s:;]+/))
@@ -72,7 +74,7 @@ export function readRule(t: TypedRule): unknown {
       };
     case "place":
       return { kind: "place", points: (t.pairs ?? "").trim().split(/\s+/) };
-    default:
+    case "":
       return null;
   }
 }

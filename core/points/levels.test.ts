@@ -1,5 +1,4 @@
-import { checkRule } from "./check";
-import { applyRule, describeRule, type PointsRule } from "./rule";
+import { applyRule, checkRule, describeRule, type PointsRule } from "./rule";
 
 const ladder: PointsRule = {
   kind: "levels",

@@ -11,6 +11,22 @@ const lines = (example: string) =>
       (v ?? "").split("\n").every((l) => !l.trim() || /^[^=]+=.+$/.test(l)),
     );
 
+/** What is told of a build in words, and what it is called where two versions of it differ. */
+export const buildTexts = {
+  whatChanged: "What changed",
+  why: "Why",
+  expected: "Expected",
+  learned: "What it taught",
+  good: "What was good",
+  notGood: "What was not",
+} as const;
+
+/** The words of a build alone; empty ones of no build. */
+export const textsOf = (build?: Readonly<Record<keyof typeof buildTexts, string>>) =>
+  Object.fromEntries(
+    (Object.keys(buildTexts) as (keyof typeof buildTexts)[]).map((k) => [k, build?.[k] ?? ""]),
+  ) as Record<keyof typeof buildTexts, string>;
+
 export const build = yup.object({
   teamId: c.id(),
   id: c.optionalId(),

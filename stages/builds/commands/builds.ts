@@ -25,15 +25,10 @@ const readDropped = (text: string) =>
 const labels = {
   stage: "Stage",
   builtOn: "Built on",
-  whatChanged: "What changed",
-  why: "Why",
-  expected: "Expected",
   mass: "Mass (kg)",
   cost: "Cost",
   sides: "Sides (m)",
-  learned: "What it taught",
-  good: "What was good",
-  notGood: "What was not",
+  ...s.buildTexts,
 };
 
 /** A prediction in the unit of what the first protocol is after; it may be typed with a unit of its own. */
@@ -67,13 +62,8 @@ export const saveBuild = command({
     const row = {
       stage: input.stage,
       builtOn: input.builtOn,
-      whatChanged: input.whatChanged,
-      why: input.why,
-      expected: input.expected,
+      ...s.textsOf(input),
       predicted,
-      learned: input.learned,
-      good: input.good,
-      notGood: input.notGood,
       makerId: input.makerId ?? null,
       fromEdition: input.fromEdition ?? null,
       mass: siOrNull(input.mass, units.mass),

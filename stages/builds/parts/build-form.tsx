@@ -9,23 +9,17 @@ import { fieldsOf } from "@/ui/form/fields-of";
 import type { Option } from "@/ui/option";
 import { buttonClass, LinkButton } from "@/ui/page";
 import { saveBuildAction } from "../actions";
-import { build } from "../schema";
+import { build, type buildTexts } from "../schema";
 
 const { TextField, TextArea, SelectField, CheckField, ChoiceField, QuantityField } = fieldsOf(build);
 
-export interface BuildDefaults {
+export interface BuildDefaults extends Record<keyof typeof buildTexts, string> {
   stage: string;
   builtOn: string;
-  whatChanged: string;
-  why: string;
-  expected: string;
   predicted: string;
   mass: string;
   cost: string;
   sides: string;
-  learned: string;
-  good: string;
-  notGood: string;
   features: string;
   variables: string;
   parentIds: string[];

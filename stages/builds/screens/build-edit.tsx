@@ -13,6 +13,7 @@ import { buildActs } from "../acts";
 import { BuildForm } from "../parts/build-form";
 import { type Build, buildsBefore, buildsOf } from "../queries/builds";
 import { failuresOf } from "../queries/failures";
+import { textsOf } from "../schema";
 import { startFrom } from "../view/features";
 import { writeLines } from "../view/lines";
 import { beforeWords } from "../view/meeting";
@@ -107,18 +108,13 @@ export async function BuildEditScreen({
         defaults={{
           stage: b?.stage ?? last?.stage ?? "mock-up",
           builtOn: b?.builtOn ?? page.frame.today,
-          whatChanged: b?.whatChanged ?? "",
-          why: b?.why ?? "",
-          expected: b?.expected ?? "",
+          ...textsOf(b),
           predicted: b?.predicted
             ? primary?.levels
               ? showIn(primary, Number(b.predicted))
               : String(Number(b.predicted))
             : "",
           ...(b ? asEntered(b, page.frame.units) : { mass: "", cost: "", sides: "" }),
-          learned: b?.learned ?? "",
-          good: b?.good ?? "",
-          notGood: b?.notGood ?? "",
           features: (b ?? last)?.features.join(", ") ?? "",
           variables: vars(b ?? last),
           parentIds: b?.parents ?? (brought.length ? brought : last ? [last.id] : []),

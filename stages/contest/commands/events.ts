@@ -3,7 +3,7 @@ import "server-only";
 import { penaltiesIn } from "@/core/contest/attempt";
 import type { EventDefinition } from "@/core/contest/standings";
 import { drawOrder } from "@/core/draw/draw";
-import { checkRule } from "@/core/points/check";
+import { checkRule } from "@/core/points/rule";
 import { averaging, channelsOf, noMean, type ProtocolDefinition } from "@/core/run/protocol";
 import { linesOf } from "@/core/text/lines";
 import { checkVersion, command, found, refuse } from "@/platform/command/command";

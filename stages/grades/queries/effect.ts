@@ -1,6 +1,6 @@
 import "server-only";
 import { leavesOf, type SchemeDefinition } from "@/core/grades/scheme";
-import { checkRule, type Scored } from "@/core/points/check";
+import { checkRule, type Scored } from "@/core/points/rule";
 import { channelsOf } from "@/core/run/protocol";
 import { refuse } from "@/platform/command/command";
 import type { Sql, Tx } from "@/platform/db/db";
