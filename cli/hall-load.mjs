@@ -32,7 +32,7 @@ export async function scorer({
       for (let done = false; !done && !over(); ) {
         const from = performance.now();
         try {
-          const { status, text } = await post(url, "/api/day", cookie, { what: "attempt", input, ...envelope });
+          const { status, text } = await post(url, "/api/box", cookie, { what: "attempt", input, ...envelope });
           done = /"ok":true/.test(text);
           if (done) {
             times.add(performance.now() - from);

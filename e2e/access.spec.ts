@@ -83,7 +83,7 @@ test("every route handler against every role", async ({ page, browser }) => {
     ["p/[project]/template", `/p/${slug}/template`, ["owner"]],
     ["school/backup", "/school/backup", ["owner"]],
   ];
-  expect([...new Set([...table.map(([h]) => h), "api/day", "api/outcome", "api/try", "api/vote"])].sort()).toEqual(
+  expect([...new Set([...table.map(([h]) => h), "api/box", "api/outcome", "api/try", "api/vote"])].sort()).toEqual(
     found,
   );
   // What became of a request is asked by POST, by whoever is signed in.
@@ -92,9 +92,9 @@ test("every route handler against every role", async ({ page, browser }) => {
   expect([(await outcome("nobody")).status(), (await outcome("client")).status()]).toEqual([404, 404]);
   expect(await (await outcome("owner")).json()).toEqual({ outcome: "not saved" });
   expect(await (await outcome("student")).json()).toEqual({ outcome: "unknown" });
-  // What is written on the day of a contest is sent by POST: the command says who may, and a stranger's site nothing.
+  // What a page kept in its box is sent by POST: the command says who may, and a stranger's site nothing.
   const day = (role: Role, more: object, headers = {}) =>
-    contexts[role].post(`${demoUrl}/api/day`, { data: { what: "attempt", via: "guest", ...more }, headers });
+    contexts[role].post(`${demoUrl}/api/box`, { data: { what: "attempt", via: "guest", ...more }, headers });
   const entryId = "0190a0b0-0000-7000-8000-000000000abd";
   const attempt = { input: { id: request, entryId, state: "foul" } };
   expect(await (await day("scorer", attempt)).json()).toMatchObject({ ok: false, kind: "missing" });

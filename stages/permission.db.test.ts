@@ -6,8 +6,8 @@ import { execute } from "@/platform/command/command";
 import { db } from "@/platform/db/db";
 import { projectActs, schoolActs } from "@/platform/project/acts";
 import { actorOf } from "@/platform/sign-in/actors";
+import { boxedCommands } from "@/stages/boxed";
 import { commands } from "@/stages/commands";
-import { dayCommands } from "@/stages/contest/day";
 import { addCoInstructor } from "@/stages/people/commands/guests";
 import { freshDatabase, ok } from "@/stages/testing/database";
 import { roles, table } from "@/stages/testing/matrix";
@@ -165,8 +165,8 @@ test("every server action wraps one known command, or is one of the few that are
     "problemAction",
     "tryProtocolAction",
   ]);
-  // What a device writes on the day of a contest has an address of its own.
-  const wrapped = new Set<string>(Object.values(dayCommands).map((c) => c.name));
+  // What a page keeps in its box is sent by an address of its own.
+  const wrapped = new Set<string>(Object.values(boxedCommands).map((c) => c.name));
   for (const dir of folders) {
     const file = join(dir, "actions.ts");
     if (!existsSync(file)) continue;

@@ -2,7 +2,8 @@
 
 import { useRef } from "react";
 import { type EnteredState, runState } from "@/core/vocabulary/runs";
-import { type Send, useOutbox } from "./outbox";
+import { sendBoxed } from "./boxed";
+import { useOutbox } from "./outbox";
 
 interface Attempt {
   readonly id: string;
@@ -25,10 +26,10 @@ interface Ear<T> {
  * Attempts on their way to the server, through the outbox. One that is refused is dropped where its fields still hold
  * it, and stays with its reason where it waited from before; one that was asked about is sure when it comes again.
  */
-export function useAttempts<T extends Attempt>(name: string, send: Send, ear: Ear<T>) {
+export function useAttempts<T extends Attempt>(name: string, ear: Ear<T>) {
   const mine = useRef("");
   const asked = useRef("");
-  const box = useOutbox<T>(name, send, {
+  const box = useOutbox<T>(name, sendBoxed("run"), {
     answered(sent, r) {
       const own = mine.current === sent.id;
       if (own) mine.current = "";

@@ -5,7 +5,6 @@ import { readChoice, readSheet } from "@/core/concepts/sheet";
 import { type ConceptMethod, datumMark } from "@/core/vocabulary/concepts";
 import { Checkbox } from "./checkbox";
 import { cx } from "./classes";
-import type { Send } from "./form/result";
 import { useSend } from "./form/send";
 import { buttonClass } from "./page";
 import { useReady } from "./ready";
@@ -32,12 +31,12 @@ export function SelectionSheet({
   q,
   given,
   raterId,
-  action,
+  via,
 }: {
   q: SheetQuestion;
   given: Record<string, unknown> | null;
   raterId: string;
-  action: Send<unknown>;
+  via?: "guest";
 }) {
   const ready = useReady();
   const [chosen, setChosen] = useState<string[]>((given?.chosen as string[] | undefined) ?? []);
@@ -64,10 +63,15 @@ export function SelectionSheet({
     setGood("Handed in. You can change it until the selection is closed.");
   };
   const name = `selection.${q.id}.${raterId}`;
-  const box = useSheetBox(name, action, (late) => {
-    const sheet = filled();
-    if ("marks" in sheet && JSON.stringify(sheet.marks) === JSON.stringify(late.marks)) handed();
-  });
+  const box = useSheetBox(
+    name,
+    "ratings",
+    (late) => {
+      const sheet = filled();
+      if ("marks" in sheet && JSON.stringify(sheet.marks) === JSON.stringify(late.marks)) handed();
+    },
+    via,
+  );
   const { send, busy, note, setNote } = useSend(box.send);
   const now = { chosen, reasons, marks };
   const keep = useSheetDraft<typeof now>(name, (draft) => {

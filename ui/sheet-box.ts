@@ -1,6 +1,8 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
+import type { Boxed } from "@/core/vocabulary/boxed";
+import { sendBoxed } from "./boxed";
 import type { ActionResult, Send } from "./form/result";
 import { keep, keptObject } from "./kept";
 import { useOutbox } from "./outbox";
@@ -15,13 +17,14 @@ export const sheetWaits = "No connection: the sheet waits in this browser and is
 /**
  * A sheet on its way to the server, through the outbox: kept through a lost network and a reload, handed in once.
  * @param name whose sheet of what
+ * @param what what it is to the server
  * @param arrived told when a sheet that had waited was taken, with what it held
  * @returns `send`, to be used in the place of the action: it answers at once, with what the server said or that the
  *   sheet waits; and what waits, to be shown
  */
 export function useSheetBox<T>(
   name: string,
-  action: Send<T>,
+  what: Boxed,
   arrived: (input: Record<string, unknown>) => void,
   via?: "guest",
 ) {
@@ -35,7 +38,7 @@ export function useSheetBox<T>(
   };
   const box = useOutbox<Handed>(
     `sheet.${name}`,
-    ((x: Handed, envelope: { requestId: string }) => action(x.input, { ...envelope, via })) as never,
+    (x, envelope) => sendBoxed<T>(what)((x as Handed).input, { ...envelope, via }),
     {
       answered(x, answer) {
         if (open.current?.id !== x.id) {

@@ -6,7 +6,6 @@ import { type FieldValues, useController, useFormContext, useWatch } from "react
 import { cx } from "./classes";
 import { ActionForm } from "./form/action-form";
 import { SelectField, TextArea, TextField } from "./form/fields";
-import type { ActionResult } from "./form/result";
 import { Radio } from "./radio";
 import { useSheetBox, useSheetDraft } from "./sheet-box";
 import { toast } from "./toast";
@@ -156,7 +155,6 @@ function Keeping({
  */
 export function SheetForm({
   schema,
-  action,
   reviewId,
   raterId,
   version,
@@ -172,7 +170,6 @@ export function SheetForm({
   decided = false,
 }: {
   schema: unknown;
-  action: (input: unknown, envelope: { requestId: string; via?: "guest" }) => Promise<ActionResult>;
   reviewId: string;
   raterId: string;
   version: number;
@@ -195,7 +192,7 @@ export function SheetForm({
   const handed = () => toast(saved);
   const box = useSheetBox(
     name,
-    action,
+    "review",
     (input) => {
       setLate(input);
       handed();

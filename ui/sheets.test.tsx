@@ -8,11 +8,13 @@ import { loadSelect } from "./select";
 import { SelectionSheet, type SheetQuestion } from "./selection-sheet";
 import { sheetWaits } from "./sheet-box";
 import { SheetForm } from "./sheet-form";
+import { box } from "./testing/boxed";
 import { emptyBoxes } from "./testing/waiting";
 import { takeUnheard } from "./toast";
 
 const router = { refresh: () => {} };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
+jest.mock("@/ui/boxed", () => jest.requireActual("@/ui/testing/boxed").boxes);
 beforeAll(() => loadSelect());
 beforeEach(async () => {
   await emptyBoxes();
@@ -44,9 +46,8 @@ const open = (
   given: Record<string, unknown> | null = null,
   answer: ActionResult = good,
 ) => {
-  const action = jest.fn(async () => answer);
-  render(<SelectionSheet q={question(more)} raterId="me" given={given} action={action} />);
-  return action;
+  render(<SelectionSheet q={question(more)} raterId="me" given={given} />);
+  return box.mockReset().mockImplementation(async () => answer);
 };
 const handIn = () => userEvent.click(screen.getByRole("button", { name: /Hand in/ }));
 
@@ -125,11 +126,10 @@ describe("a rubric's sheet", () => {
     { key: "safe", name: "Safety", weight: "1", levels: [{ points: "0", descriptor: "open blades" }] },
   ];
   const sheet = (more: object = {}) => {
-    const action = jest.fn(async (_: unknown, __: { requestId: string }): Promise<ActionResult> => good);
+    const action = box.mockReset().mockImplementation(async () => good);
     render(
       <SheetForm
         schema={yup.object({ raterName: yup.string().required("Say who you are.") })}
-        action={action}
         reviewId="r"
         raterId="me"
         version={0}

@@ -4,15 +4,13 @@ import { allowed } from "@/platform/pages/route";
 import { protocolActs } from "./acts";
 import { saveProtocol } from "./commands/protocols";
 import { addRunPhoto, noteRun } from "./commands/run-notes";
-import { correctRun, moveRun, recordRun, restoreRun, voidRun } from "./commands/runs";
+import { correctRun, moveRun, restoreRun, voidRun } from "./commands/runs";
 import { checkSafety } from "./commands/safety";
 import { addBlocks, chooseSeriesPart, openSeries } from "./commands/series";
 import { type Tried, tryProtocol } from "./view/try";
 import { removeRunPhoto, withdrawProtocol, withdrawSafetyCheck, withdrawSeries } from "./withdrawals";
 
 export const saveProtocolAction = action(saveProtocol);
-
-export const recordRunAction = action(recordRun);
 
 export const correctRunAction = action(correctRun);
 

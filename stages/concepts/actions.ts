@@ -2,14 +2,7 @@
 import { action } from "@/platform/command/perform";
 import { saveSettings } from "@/platform/project/save-settings";
 import { addSketch, claimMust, decideConcept, mergeConcepts, saveConcept } from "./commands/concepts";
-import {
-  closeSelection,
-  openSelection,
-  rateConcepts,
-  renameSelection,
-  reopenSelection,
-  weighSelection,
-} from "./commands/selection";
+import { closeSelection, openSelection, renameSelection, reopenSelection, weighSelection } from "./commands/selection";
 import { removeSketch, withdrawConcept, withdrawSelection } from "./withdrawals";
 
 export const saveConceptAction = action(saveConcept);
@@ -27,8 +20,6 @@ export const mergeConceptsAction = action(mergeConcepts);
 export const openSelectionAction = action(openSelection);
 
 export const weighSelectionAction = action(weighSelection);
-
-export const rateConceptsAction = action(rateConcepts);
 
 export const closeSelectionAction = action(closeSelection);
 

@@ -3,7 +3,7 @@ import { action } from "@/platform/command/perform";
 import { keepEvidence, recordFinding } from "./commands/findings";
 import { keepHolding } from "./commands/keep";
 import { changeRequirements } from "./commands/many";
-import { amendNote, closeSource, editSource, openSource, writeNote } from "./commands/notes";
+import { amendNote, closeSource, editSource, openSource } from "./commands/notes";
 import { draftQuestion, dropQuestion, editQuestion, mergeQuestions, orderQuestions } from "./commands/questions";
 import { adoptStatement, askChange, decideChange, makeBaseline, ownRequirement } from "./commands/register";
 import { restoreRequirement, retireRequirement, saveRequirement } from "./commands/requirements";
@@ -44,8 +44,6 @@ export const dropQuestionAction = action(dropQuestion);
 export const openSourceAction = action(openSource);
 
 export const closeSourceAction = action(closeSource);
-
-export const writeNoteAction = action(writeNote);
 
 export const amendNoteAction = action(amendNote);
 

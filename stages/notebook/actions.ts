@@ -1,12 +1,10 @@
 "use server";
 import { action } from "@/platform/command/perform";
-import { amendEntry, writeEntry } from "./commands";
+import { amendEntry } from "./commands";
 import { askCountersign, countersign } from "./countersigned";
 import { addEntryPicture, markEntryPicture } from "./pictures";
 import { editRemark, remarkOnEntry, seeEntry } from "./reading";
 import { removeEntryPicture, withdrawCountersign, withdrawEntryOfNotebook, withdrawRemark } from "./withdrawals";
-
-export const writeEntryAction = action(writeEntry);
 
 export const amendEntryAction = action(amendEntry);
 

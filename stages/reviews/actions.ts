@@ -3,7 +3,7 @@ import { action } from "@/platform/command/perform";
 import { addAction, addActionPhoto, closeAction, editAction, reopenAction } from "./commands/actions";
 import { answerQuestion, askQuestion, withdrawQuestion } from "./commands/asking";
 import { demonstrate } from "./commands/demonstrating";
-import { decideReview, reopenReview, submitSheet } from "./commands/marking";
+import { decideReview, reopenReview } from "./commands/marking";
 import { arrangePacket, editReview, planReviews, saveRubric } from "./commands/planning";
 import { addTopics, dealTopics, editTopic, withdrawTopic, writeTopic } from "./commands/report";
 import { moveSlot, runSlot, saveSlots, setPanel, withdrawSlots } from "./commands/slots";
@@ -13,8 +13,6 @@ import { withdrawAction, withdrawReview, withdrawRubric, withdrawSheet } from ".
 export const saveRubricAction = action(saveRubric);
 
 export const planReviewsAction = action(planReviews);
-
-export const submitSheetAction = action(submitSheet);
 
 export const decideReviewAction = action(decideReview);
 

@@ -2,7 +2,6 @@
 
 import { sheet } from "@/stages/reviews/schema";
 import { SheetForm } from "@/ui/sheet-form";
-import { guestSheetAction } from "../actions";
 
 export function GuestSheet(props: {
   reviewId: string;
@@ -16,14 +15,5 @@ export function GuestSheet(props: {
   persons: Parameters<typeof SheetForm>[0]["persons"];
   decided: boolean;
 }) {
-  return (
-    <SheetForm
-      schema={sheet}
-      action={guestSheetAction}
-      asksName
-      via="guest"
-      saved="Thank you: the sheet is handed in."
-      {...props}
-    />
-  );
+  return <SheetForm schema={sheet} asksName via="guest" saved="Thank you: the sheet is handed in." {...props} />;
 }

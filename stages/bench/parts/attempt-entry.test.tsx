@@ -4,16 +4,15 @@ import { act, cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { Measure } from "@/core/run/protocol";
 import { exactly } from "@/core/run/reading";
+import { box as record } from "@/ui/testing/boxed";
 import { emptyBoxes, kept } from "@/ui/testing/waiting";
 import { keepIn } from "@/ui/waiting-store";
-import { recordRunAction } from "../actions";
 import { AttemptEntry } from "./attempt-entry";
 
 const refresh = jest.fn();
 const router = { refresh };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
-jest.mock("../actions", () => ({ recordRunAction: jest.fn() }));
-const record = recordRunAction as unknown as jest.Mock;
+jest.mock("@/ui/boxed", () => jest.requireActual("@/ui/testing/boxed").boxes);
 
 const measures = [
   { key: "m", name: "Collected", unit: "kg", resolution: "0.05", min: "1", max: "15" },

@@ -10,7 +10,6 @@ import { LevelKeys } from "@/ui/level-keys";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
-import { recordRunAction } from "../actions";
 import { inUnit, look } from "../view/reading";
 import { ConditionFields } from "./condition-fields";
 
@@ -85,7 +84,7 @@ export function AttemptEntry({
     if (waiting && latest.current !== sent.readings) save(waiting);
   }
   const name = `bench${pilot ? ".pilot" : ""}.${buildId}.${protocolVersionId}`;
-  const box = useAttempts<Sent>(name, recordRunAction as never, {
+  const box = useAttempts<Sent>(name, {
     saved(sent, attempt, own) {
       setShownNext(attempt + 1);
       if (own) over(sent, `Attempt ${attempt} is saved.`, true, false);

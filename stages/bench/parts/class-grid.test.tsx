@@ -3,15 +3,14 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { Condition, Measure } from "@/core/run/protocol";
+import { box as record } from "@/ui/testing/boxed";
 import { emptyBoxes, kept } from "@/ui/testing/waiting";
-import { recordRunAction } from "../actions";
 import { pastedCells, stateTyped } from "../view/reading";
 import { ClassGrid } from "./class-grid";
 
 const router = { refresh: jest.fn() };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
-jest.mock("../actions", () => ({ recordRunAction: jest.fn() }));
-const record = recordRunAction as unknown as jest.Mock;
+jest.mock("@/ui/boxed", () => jest.requireActual("@/ui/testing/boxed").boxes);
 interface Sent {
   buildId: string;
   state: string;

@@ -5,13 +5,13 @@ import type { Condition, Measure } from "@/core/run/protocol";
 import { levelsOf } from "@/core/run/reading";
 import type { EnteredState } from "@/core/vocabulary/runs";
 import { attemptWords } from "@/ui/attempts";
+import { sendBoxed } from "@/ui/boxed";
 import { useBoxes } from "@/ui/boxes";
 import { cx } from "@/ui/classes";
 import { Measured } from "@/ui/measured";
 import { useOutbox } from "@/ui/outbox";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
-import { recordRunAction } from "../actions";
 import { inUnit, look, pastedCells, stateTyped } from "../view/reading";
 import { ConditionFields, conditionNote } from "./condition-fields";
 
@@ -66,7 +66,7 @@ export function ClassGrid({
   const [settings, setSettings] = useState<Record<string, string>>({});
   const boxes = useBoxes<Box>(empty);
   const keyOf = (row: number, attempt: number) => `${rows[row]!.buildId} ${attempt}`;
-  const outbox = useOutbox<Sent>(`bench.grid.${protocolVersionId}`, recordRunAction as never, {
+  const outbox = useOutbox<Sent>(`bench.grid.${protocolVersionId}`, sendBoxed("run"), {
     answered(sent, r) {
       const key = boxes.keyOf(sent.id);
       if (!key) return;

@@ -8,7 +8,6 @@ import { attemptWords, useAttempts } from "@/ui/attempts";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
 import { Waiting } from "@/ui/waiting";
-import { recordRunAction } from "../actions";
 import { inUnit, look } from "../view/reading";
 import { ConditionFields } from "./condition-fields";
 
@@ -54,7 +53,7 @@ export function SeriesAttempt({
     setBusy(false);
     setNote(words);
   };
-  const box = useAttempts<Sent>(`series.${seriesIds[0]}`, recordRunAction as never, {
+  const box = useAttempts<Sent>(`series.${seriesIds[0]}`, {
     saved: () => over(""),
     refused: (_, words) => over(words),
     waits: () => over("No connection: this attempt waits and is sent by itself."),

@@ -4,8 +4,9 @@ import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import type { Measure } from "@/core/run/protocol";
 import { loadSelect } from "@/ui/select";
+import { box as record } from "@/ui/testing/boxed";
 import { emptyBoxes } from "@/ui/testing/waiting";
-import { addBlocksAction, openSeriesAction, recordRunAction } from "../actions";
+import { addBlocksAction, openSeriesAction } from "../actions";
 import { blockSize } from "../schema";
 import { SeriesAttempt } from "./series-attempt";
 import { SeriesUpload } from "./series-upload";
@@ -13,14 +14,13 @@ import { SeriesUpload } from "./series-upload";
 const router = { refresh: jest.fn(), push: jest.fn() };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
 jest.mock("./lazy-charts", () => ({ LazySeriesChart: () => null }));
+jest.mock("@/ui/boxed", () => jest.requireActual("@/ui/testing/boxed").boxes);
 jest.mock("../actions", () => ({
   addBlocksAction: jest.fn(),
   openSeriesAction: jest.fn(),
-  recordRunAction: jest.fn(),
 }));
 const openSeries = openSeriesAction as unknown as jest.Mock;
 const addBlocks = addBlocksAction as unknown as jest.Mock;
-const record = recordRunAction as unknown as jest.Mock;
 const ok = { ok: true, value: { attempt: 1 } };
 
 /** A worker that answers as the page's own does, at once. */

@@ -6,7 +6,6 @@ import { PictureUpload } from "@/ui/picture";
 import { SelectionSheet, type SheetQuestion } from "@/ui/selection-sheet";
 import {
   addSketchAction,
-  rateConceptsAction,
   removeSketchAction,
   reopenSelectionAction,
   withdrawConceptAction,
@@ -26,7 +25,7 @@ export const RemoveSketch = ({ id }: { id: string }) => (
 );
 
 export const StaffSheet = (props: { q: SheetQuestion; raterId: string; given: Record<string, unknown> | null }) => (
-  <SelectionSheet action={rateConceptsAction} {...props} />
+  <SelectionSheet {...props} />
 );
 
 export const ReopenSelection = ({ id }: { id: string }) => (

@@ -2,7 +2,9 @@
 
 import { createContext, type ReactNode, useContext, useMemo, useRef, useState } from "react";
 import type { EnteredState } from "@/core/vocabulary/runs";
-import { type Send, useOutbox } from "@/ui/outbox";
+import { sendBoxed } from "@/ui/boxed";
+import type { Send } from "@/ui/form/result";
+import { useOutbox } from "@/ui/outbox";
 import { Waiting } from "@/ui/waiting";
 
 /** An attempt as it is sent. */
@@ -100,21 +102,8 @@ export function useDay(): Day {
   return day;
 }
 
-/** A network that takes longer than this to answer is as good as none. */
-const patience = 7_000;
-
-/** Sends something that was written; an answer of the server in its own words, or no network. */
-async function post(item: Item, { requestId }: { requestId: string }, via?: "guest"): ReturnType<Send> {
-  const { what, input, id } = item;
-  const answer = await fetch("/api/day", {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify({ what, input: { id, ...input }, requestId, via }),
-    signal: AbortSignal.timeout(patience),
-  });
-  if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
-  return answer.json();
-}
+const post = ({ what, input, id }: Item, envelope: Parameters<Send<unknown>>[1]) =>
+  sendBoxed(what)({ id, ...input }, envelope);
 
 /**
  * Everything that is scored and inspected on a device goes through one box: kept in the browser, sent in the order in
@@ -125,7 +114,7 @@ export function DayBox({ via, children }: { via?: "guest"; children: ReactNode }
   const [late, setLate] = useState("");
   /** What is on its way for the first time: its own fields still show it. */
   const [going, setGoing] = useState<ReadonlySet<string>>(new Set());
-  const box = useOutbox<Item>("contest", (sent, envelope) => post(sent as Item, envelope, via), {
+  const box = useOutbox<Item>("contest", (sent, envelope) => post(sent as Item, { ...envelope, via }), {
     answered(sent, r) {
       const ear = ears.current.get(sent.id);
       ears.current.delete(sent.id);

@@ -4,15 +4,14 @@ import { act, createEvent, fireEvent, render, screen, waitFor, within } from "@t
 import userEvent from "@testing-library/user-event";
 import "@/ui/testing/browser";
 import { loadSelect } from "@/ui/select";
+import { box as sent } from "@/ui/testing/boxed";
 import { emptyBoxes } from "@/ui/testing/waiting";
-import { enterMarksAction } from "../actions";
 import { type GridColumn, type PackedStudent, packCell } from "../view/gradebook";
 import { GradebookGrid } from "./gradebook-grid";
 
 const router = { refresh: () => {} };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
-jest.mock("../actions", () => ({ enterMarksAction: jest.fn() }));
-const sent = enterMarksAction as unknown as jest.Mock;
+jest.mock("@/ui/boxed", () => jest.requireActual("@/ui/testing/boxed").boxes);
 
 const columns: GridColumn[] = [
   { key: "book", name: "Notebook", weight: "40", computed: false, scale: { kind: "points", of: "20" } },

@@ -1,9 +1,9 @@
 "use client";
 
 import { useEffect, useMemo, useRef, useState } from "react";
+import { sendBoxed } from "@/ui/boxed";
 import { keep, keptObject } from "@/ui/kept";
 import { useOutbox } from "@/ui/outbox";
-import { enterMarksAction } from "../actions";
 import type { GridStudent } from "../view/gradebook";
 
 /** A mark on its way: where, what was typed, and the version of the cell that it was typed over. */
@@ -43,6 +43,8 @@ const meanwhile = (fields: unknown): string => {
     : "Somebody else typed the same meanwhile: give this up.";
 };
 
+const send = sendBoxed<Answered>("marks");
+
 type Answered = { readonly marks: readonly (Omit<Entry, "typed"> & { readonly before: string })[] };
 
 /**
@@ -65,7 +67,7 @@ export function useMarks(projectId: string, columns: readonly { key: string }[],
     `marks.${projectId}`,
     async (input, envelope) => {
       const { marks } = input as Batch;
-      const answer = await enterMarksAction({ projectId, marks } as never, envelope);
+      const answer = await send({ projectId, marks }, envelope);
       return !answer.ok && answer.kind === "conflict" ? { ...answer, message: meanwhile(answer.fields) } : answer;
     },
     {

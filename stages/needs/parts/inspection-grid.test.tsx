@@ -2,14 +2,13 @@
 // Twelve things looked at on four builds: one key and Enter a cell, no page change.
 import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { recordFindingAction } from "../actions";
+import { box as record } from "@/ui/testing/boxed";
 import type { InspectionRow } from "../view/inspection";
 import { InspectionGrid } from "./inspection-grid";
 
 const router = { refresh: jest.fn() };
 jest.mock("next/navigation", () => ({ useRouter: () => router }));
-jest.mock("../actions", () => ({ recordFindingAction: jest.fn() }));
-const record = recordFindingAction as unknown as jest.Mock;
+jest.mock("@/ui/boxed", () => jest.requireActual("@/ui/testing/boxed").boxes);
 
 const builds = ["Alder G1", "Birch G1", "Cedar G1", "Dale G1"].map((name) => ({ id: name, name }));
 const rows = Array.from(

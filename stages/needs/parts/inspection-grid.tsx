@@ -2,13 +2,13 @@
 
 import type { KeyboardEvent } from "react";
 import type { Verdict } from "@/core/vocabulary/needs";
+import { sendBoxed } from "@/ui/boxed";
 import { useBoxes } from "@/ui/boxes";
 import { cx } from "@/ui/classes";
 import { useOutbox } from "@/ui/outbox";
 import { useReady } from "@/ui/ready";
 import { VerdictMark } from "@/ui/verdict";
 import { Waiting } from "@/ui/waiting";
-import { recordFindingAction } from "../actions";
 import { type InspectionRow, readCell } from "../view/inspection";
 
 interface Sent {
@@ -48,7 +48,7 @@ export function InspectionGrid({
   const ready = useReady();
   const boxes = useBoxes<Box>(empty);
   const keyOf = (row: number, column: number) => `${rows[row]!.id} ${builds[column]!.id}`;
-  const outbox = useOutbox<Sent>(`needs.inspection.${projectId}`, recordFindingAction as never, {
+  const outbox = useOutbox<Sent>(`needs.inspection.${projectId}`, sendBoxed("finding"), {
     answered(sent, r) {
       const key = boxes.keyOf(sent.id);
       if (!key) return;

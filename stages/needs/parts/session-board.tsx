@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { sendBoxed } from "@/ui/boxed";
 import { cx } from "@/ui/classes";
 import { ActionForm } from "@/ui/form/action-form";
 import { fieldsOf } from "@/ui/form/fields-of";
@@ -8,7 +9,7 @@ import Link from "@/ui/link";
 import { useDraft, useOutbox } from "@/ui/outbox";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
-import { amendNoteAction, writeNoteAction } from "../actions";
+import { amendNoteAction } from "../actions";
 import { amendNote } from "../schema";
 import { WithdrawNote } from "./buttons";
 
@@ -86,7 +87,7 @@ export function SessionBoard({
 }) {
   const box = useOutbox<{ id: string; sourceId: string; questionId?: string; text: string; writtenAt: string }>(
     `notes.${me}.${sourceId}`,
-    writeNoteAction,
+    sendBoxed("note"),
     {},
     notes.map((n) => n.id),
   );

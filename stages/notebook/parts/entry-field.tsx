@@ -1,9 +1,9 @@
 "use client";
 
+import { sendBoxed } from "@/ui/boxed";
 import { useDraft, useOutbox } from "@/ui/outbox";
 import { buttonClass } from "@/ui/page";
 import { useReady } from "@/ui/ready";
-import { writeEntryAction } from "../actions";
 
 /** What a day's entry can be begun with. */
 const headings = "Goal: \nDid: \nSaw: \nNext: ";
@@ -14,7 +14,7 @@ export function EntryField({ projectId, personId, known }: { projectId: string; 
   const ready = useReady();
   const box = useOutbox<{ id: string; projectId: string; personId: string; text: string }>(
     `notebook.${personId}.${projectId}`,
-    writeEntryAction,
+    sendBoxed("entry"),
     {},
     known,
   );

@@ -6,7 +6,6 @@ import { SheetForm } from "@/ui/sheet-form";
 import {
   reopenActionAction,
   shareStoryAction,
-  submitSheetAction,
   withdrawActionAction,
   withdrawReviewAction,
   withdrawRubricAction,
@@ -28,7 +27,7 @@ export function StaffSheet(props: {
   persons: Parameters<typeof SheetForm>[0]["persons"];
   decided: boolean;
 }) {
-  return <SheetForm schema={sheet} action={submitSheetAction} asksName={false} saved="Handed in." {...props} />;
+  return <SheetForm schema={sheet} asksName={false} saved="Handed in." {...props} />;
 }
 
 export const ReopenButton = ({ id, version }: { id: string; version: number }) => (

@@ -4,13 +4,13 @@ import "@/ui/testing/browser";
 import { cleanup, render, screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { sheetWaits } from "@/ui/sheet-box";
+import { box as submit } from "@/ui/testing/boxed";
 import { emptyBoxes } from "@/ui/testing/waiting";
 import { SheetsGrid } from "./sheets-grid";
 
 const mockRouter = { refresh: () => {}, push: () => {} };
 jest.mock("next/navigation", () => ({ useRouter: () => mockRouter }));
-const mockSubmit = jest.fn();
-jest.mock("../actions", () => ({ submitSheetAction: (input: unknown) => mockSubmit(input) }));
+jest.mock("@/ui/boxed", () => jest.requireActual("@/ui/testing/boxed").boxes);
 
 const levels = ["0", "1", "2", "3"].map((points) => ({ points, descriptor: "" }));
 const criteria = ["Idea", "Craft"].map((name) => ({ key: name.toLowerCase(), name, weight: "1", levels }));
@@ -27,16 +27,12 @@ const shown = (...rows: ReturnType<typeof row>[]) =>
   render(<SheetsGrid rows={rows} criteria={criteria} rater="Mara" raterId="m" />);
 const cell = (name: string) => screen.getByLabelText(name) as HTMLInputElement;
 const sent = () =>
-  mockSubmit.mock.calls.map(([x]) => [
-    x.reviewId,
-    x.version,
-    x.marks.map((m: { points: string }) => m.points).join(" "),
-  ]);
+  submit.mock.calls.map(([x]) => [x.reviewId, x.version, x.marks.map((m: { points: string }) => m.points).join(" ")]);
 
 beforeEach(async () => {
   await emptyBoxes();
   localStorage.clear();
-  mockSubmit.mockReset().mockResolvedValue({ ok: true, value: { id: "1" } });
+  submit.mockReset().mockResolvedValue({ ok: true, value: { id: "1" } });
 });
 
 test("two teams of two criteria take four digits and no other key", async () => {
@@ -61,7 +57,7 @@ test("what is none of the levels stays, is said, and is not sent; Enter does not
   expect(document.activeElement).toBe(cell("Alder, Idea"));
   expect(cell("Alder, Idea").getAttribute("aria-invalid")).toBe("true");
   expect(screen.getByText("Idea: 7 is none of its levels (0, 1, 2, 3).")).toBeTruthy();
-  expect(mockSubmit).not.toHaveBeenCalled();
+  expect(submit).not.toHaveBeenCalled();
 });
 
 test("a handed-in sheet is corrected in one cell, against its version and with its comments", async () => {
@@ -71,14 +67,14 @@ test("a handed-in sheet is corrected in one cell, against its version and with i
   await user.click(cell("Alder, Idea"));
   await user.keyboard("1");
   await waitFor(() => expect(sent()).toEqual([["Alder", 4, "1 2"]]));
-  expect(mockSubmit.mock.calls[0][0]).toMatchObject({ comment: "well done", marks: [{ comment: "bold" }, {}] });
+  expect(submit.mock.calls[0][0]).toMatchObject({ comment: "well done", marks: [{ comment: "bold" }, {}] });
   await user.click(cell("Alder, Craft"));
   await user.keyboard("0");
   await waitFor(() => expect(sent().at(-1)).toEqual(["Alder", 5, "1 0"]));
 });
 
 test("what is refused says why and keeps what was typed", async () => {
-  mockSubmit.mockResolvedValue({
+  submit.mockResolvedValue({
     ok: false,
     kind: "refused",
     message: "The review has its verdict; its sheets are closed.",
@@ -102,14 +98,14 @@ test("arrows go through the teams", async () => {
 });
 
 test("without a network a whole row waits, and is handed in by itself; after a reload too", async () => {
-  mockSubmit.mockImplementation(() => Promise.reject(new Error("offline")));
+  submit.mockImplementation(() => Promise.reject(new Error("offline")));
   shown(row("Alder"));
   const user = userEvent.setup();
   await user.click(cell("Alder, Idea"));
   await user.keyboard("32");
   expect(await screen.findByText(sheetWaits)).toBeTruthy();
   cleanup();
-  mockSubmit.mockReset().mockResolvedValue({ ok: true, value: { id: "1" } });
+  submit.mockReset().mockResolvedValue({ ok: true, value: { id: "1" } });
   shown(row("Alder"));
   await waitFor(() => expect(sent()).toEqual([["Alder", 0, "3 2"]]));
   expect(await screen.findByText("handed in")).toBeTruthy();

@@ -8,7 +8,6 @@ import { useSend } from "@/ui/form/send";
 import { useReady } from "@/ui/ready";
 import { useSheetBox, useSheetDraft } from "@/ui/sheet-box";
 import { tip } from "@/ui/tip";
-import { submitSheetAction } from "../actions";
 import { isLevel, pointsOf, type SheetRow, typedLevel } from "../view/sheets-grid";
 
 /** A cell: what was typed into it, if anything was. */
@@ -53,7 +52,7 @@ function Row({
   const [said, setSaid] = useState<Said>(row.version ? "handed in" : "");
   // A sheet waits in this browser where there is no connection; what is not whole yet is kept as it is typed.
   const name = `grid.${row.reviewId}.${raterId}`;
-  const box = useSheetBox(name, submitSheetAction, (input) => {
+  const box = useSheetBox(name, "review", (input) => {
     version.current = Number(input.version) + 1;
     setNote("");
     setSaid("handed in");

@@ -1,0 +1,22 @@
+import type { Boxed } from "@/core/vocabulary/boxed";
+import type { Send } from "./form/result";
+
+/** Milliseconds that a box waits for an answer before it lets the next one try, or this one again. */
+const patience = 10_000;
+
+/**
+ * Sends what a box holds by an address of its own: given up when nothing answers, so that a network which is half gone
+ * holds nothing up, and known to a page that was opened before the server had a newer version.
+ */
+export const sendBoxed =
+  <T>(what: Boxed): Send<T> =>
+  async (input, { requestId, via }) => {
+    const answer = await fetch("/api/box", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify({ what, input, requestId, via }),
+      signal: AbortSignal.timeout(patience),
+    });
+    if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
+    return answer.json();
+  };
