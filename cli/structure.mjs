@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { say } from "./say.mjs";
 import { root } from "./system.mjs";
 
-const limits = { columns: 120, usual: 300, longest: 450, share: 0.95 };
+const limits = { columns: 120, usual: 300, longest: 450, share: 0.95, newStage: 4 };
 
 const isCode = (name) => /\.(ts|tsx|mjs|cjs|sql|css)$/.test(name) && !name.endsWith(".d.ts");
 // A migration that has run somewhere stays the file that it is, and rows.ts is made: only their lines are counted.
@@ -86,6 +86,20 @@ const forgetful = (files) =>
       ),
     );
 
+/** A file that names so many of the stages lists them: the shortest list is that of the spine, ten of seventeen. */
+const most = 0.55;
+
+/** Files outside the stages' folders that list the stages: those that a new stage touches. */
+function nameAllStages(files) {
+  const keys = files.flatMap((f) => /^stages\/(\w+)\/stage\.ts$/.exec(f.name)?.[1] ?? []);
+  const names = (text, key) => new RegExp(`["'/]${key}["'/]`).test(text);
+  return files
+    .filter((f) => !/^(demo|stages\/\w+)\//.test(f.name) && !isTest(f.name))
+    .map((f) => ({ name: f.name, text: f.lines.join("\n") }))
+    .filter((f) => keys.filter((key) => names(f.text, key)).length >= most * keys.length)
+    .map((f) => f.name);
+}
+
 /** Packages of the lock file of which nobody could tell that they were exchanged on their way here. */
 function withoutHash() {
   const { packages } = JSON.parse(readFileSync(join(root, "package-lock.json"), "utf8"));
@@ -105,6 +119,7 @@ export async function measureStructure() {
   const tests = count(files.filter((f) => isTest(f.name)));
   const twice = await writtenTwice(files);
   const bare = withoutHash();
+  const everyStage = nameAllStages(files);
   const broken = [
     ...twice,
     ...forgetful(files).map((at) => `${at} is keyed by a version: what is typed goes when somebody else saves`),
@@ -116,6 +131,9 @@ export async function measureStructure() {
     ...(long.length > files.length * (1 - limits.share)
       ? [`${long.length} of ${files.length} files are over ${limits.usual} lines, more than one in twenty`]
       : []),
+    ...(everyStage.length > limits.newStage
+      ? [`a new stage touches ${everyStage.length} files, more than ${limits.newStage}: ${everyStage.join(", ")}`]
+      : []),
   ];
   return {
     files: files.length,
@@ -125,6 +143,7 @@ export async function measureStructure() {
     wide: wide.length,
     twice: twice.length,
     bare: bare.length,
+    everyStage,
     broken,
   };
 }
@@ -137,6 +156,7 @@ export async function structure() {
   for (const f of s.long.slice(0, 10)) say(`  ${String(f.lines.length).padStart(5)}  ${f.name}`);
   say(`lines wider than ${limits.columns} columns: ${s.wide}`);
   say(`closed lists written twice: ${s.twice}`);
+  say(`existing files that a new stage touches: ${s.everyStage.length} (${s.everyStage.join(", ")})`);
   say(`packages of the lock file without an integrity hash: ${s.bare}`);
   return s.broken;
 }

@@ -1,9 +1,9 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { readKept, keep as write } from "./kept";
 import { sentByUs } from "./own-requests";
+import { useRefresh } from "./refresh";
 import { keepIn, readBox, takeFrom } from "./waiting-store";
 
 export interface Waiting<T> {
@@ -46,7 +46,7 @@ export function useOutbox<T extends { id: string }>(
   // A sender that is made anew with every rendering is the same sender.
   const sender = useRef(send);
   sender.current = send;
-  const router = useRouter();
+  const refresh = useRefresh();
   const [items, setItems] = useState<Waiting<T>[]>([]);
   const [offline, setOffline] = useState(false);
   const list = useRef<Waiting<T>[]>([]);
@@ -89,14 +89,14 @@ export function useOutbox<T extends { id: string }>(
           : { problem: r.message, request: crypto.randomUUID() };
         change(id, { sent: r.ok, ...over });
         heard.current.answered?.(at.input, r);
-        if (r.ok) router.refresh();
+        if (r.ok) refresh();
       }
     } catch {
       waits();
     } finally {
       busy.current = false;
     }
-  }, [change, router]);
+  }, [change, refresh]);
   useEffect(() => {
     let gone = false;
     void readBox<Waiting<T>>(name)

@@ -1,3 +1,4 @@
+import * as boxed from "./boxed";
 import * as builds from "./builds";
 import * as classroom from "./classroom";
 import * as concepts from "./concepts";
@@ -15,6 +16,7 @@ import * as teams from "./teams";
 
 /** Every closed list by its name: compared with the database and with the sources. */
 export const vocabularies = {
+  ...boxed,
   ...builds,
   ...classroom,
   ...concepts,

@@ -96,7 +96,7 @@ export function failure(error: unknown): Result<never> {
       ok: false,
       kind: "conflict",
       message:
-        "Somebody else changed this while you were writing. Both values stand below; nothing that you typed is lost.",
+        "Somebody else changed this while you were writing. Nothing that you typed is lost.",
       version: error.version,
       fields: error.fields,
     };

@@ -8,6 +8,7 @@ import type { ObjectSchema } from "yup";
 import { cx } from "../classes";
 import { buttonClass } from "../page";
 import { useReady } from "../ready";
+import { useRefresh } from "../refresh";
 import { toast } from "../toast";
 import { ConflictBox } from "./conflict";
 import { goTo as addressOf } from "./go-to";
@@ -64,6 +65,7 @@ export function ActionForm<T>({
   inline,
 }: FormProps<T>) {
   const router = useRouter();
+  const refresh = useRefresh();
   const ready = useReady();
   // The version that the form was opened with stays with what is typed: a live refresh of the page must not slip a
   // newer one under it.
@@ -119,7 +121,7 @@ export function ActionForm<T>({
       else setGood(saved ?? "");
       onDone?.(result.value, form as unknown as UseFormReturn);
       if (goTo) router.push(addressOf(goTo, result.value));
-      router.refresh();
+      refresh();
       return;
     }
     if (result.kind === "conflict")

@@ -1,8 +1,8 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { sentByUs } from "../own-requests";
+import { useRefresh } from "../refresh";
 import { type ActionResult, lost, type Send } from "./result";
 
 const stands =
@@ -26,7 +26,7 @@ async function outcomeOf(request: string, via?: "guest"): Promise<"saved" | "not
  * @param words what is said when no answer came
  */
 export function useSend<T>(action: Send<T>, words: string = lost) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [busy, setBusy] = useState(false);
   const [note, setNote] = useState("");
   const sending = useRef(false);
@@ -44,7 +44,7 @@ export function useSend<T>(action: Send<T>, words: string = lost) {
       open.current = { id: "", input: "" };
       if (outcome === "saved") {
         setNote(stands);
-        router.refresh();
+        refresh();
         return null;
       }
     }
@@ -52,7 +52,7 @@ export function useSend<T>(action: Send<T>, words: string = lost) {
     const result = await action(input, { requestId: open.current.id, via: how.via });
     if (result.ok || result.kind !== "unknown") open.current = { id: "", input: "" };
     if (!result.ok) setNote(result.message);
-    else if (!how.stay) router.refresh();
+    else if (!how.stay) refresh();
     return result;
   }
 

@@ -1,19 +1,10 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { ActButton } from "@/ui/form/act-button";
 import { acknowledgeBriefAction } from "../actions";
 
-export function ReadButton({ projectId, briefVersionId }: { projectId: string; briefVersionId: string }) {
-  const router = useRouter();
-  return (
-    <ActButton
-      action={acknowledgeBriefAction}
-      input={{ projectId, briefVersionId }}
-      look="main"
-      onDone={() => router.refresh()}
-    >
-      I have read this version
-    </ActButton>
-  );
-}
+export const ReadButton = (input: { projectId: string; briefVersionId: string }) => (
+  <ActButton action={acknowledgeBriefAction} input={input} look="main">
+    I have read this version
+  </ActButton>
+);

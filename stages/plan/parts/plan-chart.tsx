@@ -1,11 +1,11 @@
 "use client";
 
 import dynamic from "next/dynamic";
-import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { countTasks, type DatedTask, replayLost, scheduleTasks } from "@/core/sessions/network";
 import { type ClassSession, sessionsHeld } from "@/core/sessions/sessions";
 import { useSend } from "@/ui/form/send";
+import { useRefresh } from "@/ui/refresh";
 import { moveMilestoneAction, saveTaskAction } from "../actions";
 import { MilestoneLine } from "./chart-milestone";
 import { type ChartMilestone, type ChartTask, cellIn, head, lineTop, row, x } from "./chart-shape";
@@ -42,7 +42,7 @@ export function PlanChart({
   today: string;
   staff: boolean;
 }) {
-  const router = useRouter();
+  const refresh = useRefresh();
   const task = useSend(saveTaskAction, unheard);
   const milestone = useSend(moveMilestoneAction, unheard);
   const [lost, setLost] = useState<string[]>([]);
@@ -89,7 +89,7 @@ export function PlanChart({
     if (task.busy || milestone.busy) return;
     task.setNote("");
     milestone.setNote("");
-    if ((await to.send(input))?.ok === false) router.refresh();
+    if ((await to.send(input))?.ok === false) refresh();
   };
   const save = (t: ChartTask, patch: Partial<ChartTask>) =>
     send(task, {

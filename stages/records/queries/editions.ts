@@ -1,6 +1,8 @@
 import "server-only";
 import type { EventDefinition } from "@/core/contest/standings";
+import type { SchemeDefinition } from "@/core/grades/scheme";
 import type { ProtocolDefinition } from "@/core/run/protocol";
+import type { RubricDefinition } from "@/core/sheet/sheet";
 import { db } from "@/platform/db/db";
 import type * as row from "@/platform/db/rows";
 
@@ -28,9 +30,11 @@ export interface EditionRow extends Pick<row.Project, "id" | "title" | "slug" | 
     readonly definition: EventDefinition | null;
     readonly protocol: string | null;
   })[];
+  readonly rubrics: readonly { readonly name: string; readonly definition: RubricDefinition }[];
+  readonly scheme: SchemeDefinition | null;
 }
 
-/** These editions side by side, in the order asked for: counts, the requirements in force, protocols and events. */
+/** These editions side by side, in the order asked for: counts, what was asked, how it was tested and graded. */
 export async function editionRows(ids: readonly string[]): Promise<EditionRow[]> {
   const sql = db();
   const rows = await sql<EditionRow[]>`
@@ -94,7 +98,16 @@ export async function editionRows(ids: readonly string[]): Promise<EditionRow[]>
         LEFT JOIN protocol_version v ON v.id = e.protocol_version_id
         LEFT JOIN protocol o ON o.id = v.protocol_id
         WHERE e.project_id = p.id
-      ) AS events
+      ) AS events,
+      (
+        SELECT coalesce(json_agg(json_build_object('name', u.name, 'definition', v.definition) ORDER BY u.id), '[]')
+        FROM rubric u
+        JOIN LATERAL (
+          SELECT definition FROM rubric_version WHERE rubric_id = u.id ORDER BY number DESC LIMIT 1
+        ) v ON true
+        WHERE u.project_id = p.id
+      ) AS rubrics,
+      (SELECT definition FROM scheme_version WHERE project_id = p.id ORDER BY number DESC LIMIT 1) AS scheme
     FROM project p
     WHERE p.id IN ${sql(ids)}
   `;

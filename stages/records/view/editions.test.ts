@@ -15,6 +15,8 @@ const edition = (over: object): EditionRow =>
     requirements: [],
     protocols: [],
     events: [],
+    rubrics: [],
+    scheme: null,
     ...over,
   }) as unknown as EditionRow;
 const requirement = (over: object) => ({
@@ -81,6 +83,94 @@ test("a rule whose number changed is the same rule", () => {
   const rules = (kg: string) => ({ brief: `## Rules\n\n- Weighs at most ${kg} kg\n` });
   expect(facts(rules("6.0"), rules("5.0"), "Rules with numbers")).toEqual([
     { what: "Rule", before: "Weighs at most 6.0 kg", after: "Weighs at most 5.0 kg" },
+  ]);
+});
+
+test("a rubric's criterion, an event's points and a component's rule are told as they are read", () => {
+  const criterion = (weight: string) => ({
+    key: "a",
+    name: "Idea",
+    weight,
+    levels: [
+      { points: "0", descriptor: "none" },
+      { points: "2", descriptor: "its own" },
+    ],
+  });
+  const rubrics = (weight: string) => ({
+    rubrics: [{ name: "Design", definition: { criteria: [criterion(weight)] } }],
+  });
+  expect(facts(rubrics("1"), rubrics("2"), "Rubrics")).toEqual([
+    { what: "Idea", before: "weight 1: 0 none · 2 its own", after: "weight 2: 0 none · 2 its own" },
+  ]);
+  const event = (limit: string) => ({
+    events: [
+      {
+        name: "Fill",
+        format: "attempts",
+        weight: "1",
+        protocol: null,
+        definition: { unit: "kg", points: { kind: "pass", points: "10", comparator: "≤", limit } },
+      },
+    ],
+  });
+  expect(facts(event("5"), event("4"), "Events")).toEqual([
+    {
+      what: "Points",
+      before: "10 points when the value is ≤ 5 kg, else none.",
+      after: "10 points when the value is ≤ 4 kg, else none.",
+    },
+  ]);
+  const scheme = (over: object, weight = "40") => ({
+    scheme: { decimals: 0, components: [{ key: "m", name: "Mass", weight, source: { kind: "points", ...over } }] },
+  });
+  const mass = { measure: { recorded: "mass" }, rule: { kind: "ratio", points: "100", better: "less" }, full: "100" };
+  expect(facts(scheme(mass), scheme({ ...mass, full: "90" }, "60"), "What is graded")).toEqual([
+    { what: "Weight", before: "40", after: "60" },
+    { what: "Full marks", before: "100", after: "90" },
+  ]);
+});
+
+test("a scheme that comes new is new with all of it; a measure of the same protocol under another id is none", () => {
+  const graded = (id: string) => ({
+    protocols: [
+      {
+        id,
+        name: "Lift test",
+        definition: {
+          conditions: [],
+          measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }],
+          constants: [],
+          derived: [],
+          primary: "V",
+          better: "more",
+          policy: { school: "best", n: 3, foul: "out" },
+          safety: [],
+        },
+      },
+    ],
+    scheme: {
+      decimals: 1,
+      components: [
+        {
+          key: "v",
+          name: "Volume",
+          weight: "100",
+          source: {
+            kind: "points",
+            full: "10",
+            rule: { kind: "pass", points: "10", comparator: "≥", limit: "2" },
+            measure: { protocol: id, channel: "V" },
+          },
+        },
+      ],
+    },
+  });
+  const part = (before: object, after: object) =>
+    editionChanges(edition(before), edition(after)).find((p) => p.title === "What is graded")!;
+  expect(part(graded("one"), graded("two"))).toMatchObject({ changes: [], same: 2 });
+  expect(part({}, graded("two")).changes.map((c) => [c.kind, c.name])).toEqual([
+    ["new", "The whole grade"],
+    ["new", "Volume"],
   ]);
 });
 

@@ -1,10 +1,14 @@
 import { rulesWithNumbers } from "@/core/brief/brief";
+import { outlineOf } from "@/core/grades/outline";
+import type { ComponentSource, GradedMeasure } from "@/core/grades/scheme";
 import { describeLimit, runMeasure } from "@/core/needs/requirement";
+import { describeRule } from "@/core/points/rule";
 import { changesBetween, type EditionChange, type EditionItem } from "@/core/records/editions";
 import { channelsOf, type ProtocolDefinition, primaryOf } from "@/core/run/protocol";
 import { levelName, levelsOf, showIn } from "@/core/run/reading";
 import { median } from "@/core/stats/describe";
 import { eventFormat } from "@/core/vocabulary/contest";
+import { componentSource, gradedBuild, rounding } from "@/core/vocabulary/grades";
 import { verificationMethod } from "@/core/vocabulary/needs";
 import { attemptMethod } from "@/core/vocabulary/runs";
 import { nameAndReason } from "@/core/vocabulary/vocabulary";
@@ -78,8 +82,78 @@ const eventItems = (e: EditionRow): EditionItem[] =>
         ? `${short(attemptMethod.labels[x.definition.policy.school])}, n = ${x.definition.policy.n}`
         : "",
       "Exactly best": x.definition?.target ? joined(x.definition.target, inUnit(x.definition.unit)) : "",
+      Points: x.definition?.points ? describeRule(x.definition.points, inUnit(x.definition.unit)) : "",
     },
   }));
+
+const rubricItems = (e: EditionRow): EditionItem[] =>
+  e.rubrics.map((r) => ({
+    key: r.name,
+    name: r.name,
+    facts: Object.fromEntries(
+      r.definition.criteria.map((c) => [
+        c.individual ? `${c.name}, each alone` : c.name,
+        `weight ${c.weight}: ${c.levels.map((l) => joined(l.points, l.descriptor)).join(" · ")}`,
+      ]),
+    ),
+  }));
+
+/** What a rule of points measures, and its unit, as the edition calls them. */
+function measured(m: GradedMeasure, e: EditionRow): readonly [name: string, unit: string] {
+  if ("overall" in m) return ["place in the whole contest", ""];
+  if ("recorded" in m) return [m.recorded, m.recorded === "mass" ? "kg" : e.currency];
+  if ("event" in m) return [m.event, inUnit(e.events.find((x) => x.name === m.event)?.definition?.unit ?? "")];
+  const of = e.protocols.find((p) => p.id === m.protocol);
+  const channel = of && channelsOf(of.definition).find((c) => c.key === m.channel);
+  return channel
+    ? [`${channel.name}, ${of.name}, ${gradedBuild.labels[m.build ?? "newest"]}`, inUnit(channel.unit)]
+    : ["", ""];
+}
+
+function sourceFacts(source: ComponentSource, e: EditionRow): Record<string, string> {
+  const from = { From: componentSource.labels[source.kind] };
+  switch (source.kind) {
+    case "points": {
+      const [what, unit] = measured(source.measure, e);
+      return { ...from, Measured: what, Points: describeRule(source.rule, unit), "Full marks": source.full };
+    }
+    case "rubric":
+    case "individual":
+      return { ...from, Review: source.review };
+    case "milestone":
+      return { ...from, Milestone: source.milestone };
+    case "notebook":
+      return { ...from, "An entry every": `${source.every} class sessions` };
+    case "coverage":
+    case "entered":
+      return from;
+  }
+}
+
+const gradeItems = (e: EditionRow): EditionItem[] =>
+  e.scheme
+    ? [
+        {
+          key: "",
+          name: "The whole grade",
+          facts: {
+            Rounded: `to ${e.scheme.decimals} decimals, ${short(rounding.labels[e.scheme.rounding ?? "half up"])}`,
+            "Peer factor": e.scheme.peers ? `${e.scheme.peers.low} to ${e.scheme.peers.high}` : "",
+            Letters: (e.scheme.letters ?? []).map((l) => `${l.letter} from ${l.from}`).join(", "),
+            "At most": e.scheme.most ?? "",
+          },
+        },
+        ...outlineOf(e.scheme.components).map((c) => ({
+          key: c.key,
+          name: c.name,
+          facts: {
+            Weight: c.weight,
+            "Times the peer factor": c.peer ? "yes" : "",
+            ...("source" in c ? sourceFacts(c.source, e) : { "Left out of the lowest": c.drop ? String(c.drop) : "" }),
+          },
+        })),
+      ]
+    : [];
 
 const ruleItems = (e: EditionRow): EditionItem[] =>
   rulesWithNumbers(e.brief).map((r) => ({ key: r.key, name: r.text, facts: { Rule: r.text } }));
@@ -94,6 +168,8 @@ export const editionChanges = (
     { title: "Requirements", path: "/needs", of: requirementItems },
     { title: "Protocols", path: "/bench/protocols", of: protocolItems },
     { title: "Events", path: "/contest", of: eventItems },
+    { title: "Rubrics", path: "/reviews", of: rubricItems },
+    { title: "What is graded", path: "/grades", of: gradeItems },
   ].map(({ of, ...x }) => ({ ...x, ...changesBetween(of(before), of(after)) }));
 
 /** How much came of an edition, a line a count. */

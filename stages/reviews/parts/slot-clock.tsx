@@ -4,6 +4,7 @@ import { clockOf } from "@/core/contest/programme";
 import { clockWarning, leftText, slotTimeText } from "@/core/slots/clock";
 import type { slotStep } from "@/core/vocabulary/reviews";
 import type { Term } from "@/core/vocabulary/vocabulary";
+import { Chime } from "@/ui/chime";
 import { cx } from "@/ui/classes";
 import { useSend } from "@/ui/form/send";
 import { useMinute } from "@/ui/minute";
@@ -119,6 +120,12 @@ export function SlotClock({
             )}
           </p>
         )}
+        <p className="no-print text-sm text-soft">
+          <Chime
+            moment={on && (warning === "last minute" || warning === "over") ? `${on.id} ${warning}` : ""}
+            label="Sound here in the last minute and at the end"
+          />
+        </p>
         <p role="status" className="text-sm text-iron">
           {note}
         </p>

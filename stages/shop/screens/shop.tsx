@@ -100,6 +100,14 @@ export async function ShopScreen({ slug, machine, week }: { slug: string; machin
               </LinkButton>
             </nav>
           </div>
+          {m.week.running && (
+            <div className="mb-3 border-l-4 border-ochre bg-ochre-wash px-3 py-1">
+              <p className="text-sm font-[600]">
+                Begun on {shortDate(m.week.running.booking.onDate!)} and not ended: nobody else begins here.
+              </p>
+              <ul>{row(m.week.running, `${m.week.running.booking.minutes} min`)}</ul>
+            </div>
+          )}
           {m.week.days.length === 0 && <p className="text-soft">No class meets in this week.</p>}
           <div className="grid gap-4">
             {m.week.days.map((d) => (

@@ -75,7 +75,7 @@ export interface ShopDay {
 export interface MachineWeek {
   readonly days: readonly ShopDay[];
   readonly waiting: readonly Slot[];
-  /** Placed outside the week that is shown, and running now. */
+  /** Begun outside the week that is shown, and not ended. */
   readonly running: Slot | null;
   readonly booked: number;
   readonly minutes: number;
@@ -117,7 +117,7 @@ export function machineWeek(
   return {
     days,
     waiting: all.filter((s) => s.state === "waits"),
-    running: all.find((s) => s.state === "runs") ?? null,
+    running: all.find((s) => s.state === "runs" && !times.some((t) => t.key === placeOf(s.booking))) ?? null,
     booked: days.reduce((n, d) => n + d.time.minutes - d.free, 0),
     minutes: days.reduce((n, d) => n + d.time.minutes, 0),
     overrun: ratio === null ? null : { ratio, of: mine.length },

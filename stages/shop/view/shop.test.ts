@@ -118,6 +118,7 @@ test("a machine's week: who has which minutes, who waits, who comes late or did 
       booking({ id: "first", ...at("2027-03-02", 1, 0), startedAt: "2027-03-02T09:00:00Z" }),
       booking({ id: "missed", ...at("2027-03-01", 1, 0) }),
       booking({ id: "waits", operatorId: null }),
+      booking({ id: "forgotten", ...at("2027-02-23", 1, 0), startedAt: "2027-02-23T09:00:00Z" }),
       booking({ id: "over", ...at("2027-03-02", 2, 0), startedAt: "x", endedAt: "x", operatorId: null }),
     ],
     times,
@@ -134,7 +135,7 @@ test("a machine's week: who has which minutes, who waits, who comes late or did 
   expect(week.days[0]!.slots[0]!.missed).toBe(true);
   expect(week.days[3]!.slots[0]).toMatchObject({ state: "over", lacks: [] });
   expect(week.waiting.map((s) => [s.booking.id, s.lacks])).toEqual([["waits", ["nobody", "not checked"]]]);
-  expect([week.running?.booking.id, week.booked, week.minutes]).toEqual(["first", 80, 200]);
+  expect([week.running?.booking.id, week.booked, week.minutes]).toEqual(["forgotten", 80, 200]);
   expect(week.overrun).toEqual({ ratio: 1.2, of: 3 });
   expect(minutesSince(null)).toBe(0);
 });

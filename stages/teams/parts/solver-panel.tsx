@@ -1,6 +1,5 @@
 "use client";
 
-import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { type TeamProblem, usualWeights } from "@/core/teams/problem";
 import type { SolverReport } from "@/core/teams/report";
@@ -50,7 +49,6 @@ export function SolverPanel({
   students: number;
   live: number;
 }) {
-  const router = useRouter();
   const ready = useReady();
   const [setup, setSetup] = useState<Setup>({
     min,
@@ -259,7 +257,6 @@ export function SolverPanel({
             onDone={() => {
               setAnswer(null);
               setReport(null);
-              router.refresh();
             }}
           >
             Keep this plan to compare

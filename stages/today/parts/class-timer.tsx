@@ -2,6 +2,7 @@
 
 import { type Agenda, agendaAt } from "@/core/log/agenda";
 import { leftText } from "@/core/slots/clock";
+import { Chime } from "@/ui/chime";
 import { cx } from "@/ui/classes";
 import { ActButton } from "@/ui/form/act-button";
 import { useMinute } from "@/ui/minute";
@@ -31,6 +32,9 @@ function Running({ agenda, minutes, ran }: { agenda: Agenda; minutes: number; ra
         </p>
       </div>
       <AgendaStrip agenda={agenda} minutes={minutes} at={now} />
+      <p className="no-print text-sm text-soft">
+        <Chime moment={at ? String(at.index) : left < 0 ? "over" : ""} label="Sound here when a part ends" />
+      </p>
     </div>
   );
 }
