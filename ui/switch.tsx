@@ -18,7 +18,7 @@ export function Switch({ on, turn, label }: { on: boolean; turn(on: boolean): vo
         <Radix.Thumb
           className={cx(
             "block size-4 rounded-[1px] bg-ink transition-transform motion-reduce:transition-none",
-            "data-[state=checked]:translate-x-4 data-[state=checked]:bg-paper",
+            "data-[state=checked]:translate-x-4 data-[state=checked]:bg-sheet",
           )}
         />
       </Radix.Root>

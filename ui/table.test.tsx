@@ -133,6 +133,12 @@ test("a row's detail stands under it, and the foot stays last however the table 
   expect(text.at(-1)).toBe("the next one");
 });
 
+test("one of many small tables on a page has no filter", () => {
+  show(rows, { filtered: false });
+  expect(screen.queryByRole("searchbox")).toBeNull();
+  expect(screen.getByText("Copy for a spreadsheet")).toBeTruthy();
+});
+
 test("of 1,500 rows the first are laid out; filter and sort reach all, and printing lays out all", async () => {
   show(Array.from({ length: 1500 }, (_, i) => ({ id: `${i}`, cells: { name: `Student ${i}`, mass: i } })));
   expect(names()).toHaveLength(150);

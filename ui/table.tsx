@@ -58,6 +58,7 @@ export function DataTable({
   foot,
   empty = "Nothing here yet.",
   many,
+  filtered = true,
 }: {
   columns: Column[];
   rows: Row[];
@@ -70,6 +71,8 @@ export function DataTable({
   empty?: ReactNode;
   /** What can be done to several rows at once: it finds what is ticked by `useChosen`. */
   many?: ReactNode;
+  /** Off for one of many small tables on a page: a field for each would be more than what it finds. */
+  filtered?: boolean;
 }) {
   const ready = useReady();
   const [sorting, setSorting] = useState<SortingState>([]);
@@ -117,7 +120,7 @@ export function DataTable({
     <div className="min-w-0">
       {(rows.length > 1 || tools) && (
         <div className="no-print mb-2 flex flex-wrap items-center gap-3 text-sm">
-          {rows.length >= long && (
+          {filtered && rows.length >= long && (
             <input
               type="search"
               className="input max-w-56"

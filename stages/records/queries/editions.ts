@@ -26,7 +26,8 @@ export interface EditionRow extends Pick<row.Project, "id" | "title" | "slug" | 
     readonly name: string;
     readonly definition: ProtocolDefinition;
   }[];
-  readonly events: readonly (Pick<row.Event, "name" | "format" | "weight"> & {
+  readonly milestones: readonly Pick<row.Milestone, "id" | "title">[];
+  readonly events: readonly (Pick<row.Event, "id" | "name" | "format" | "weight"> & {
     readonly definition: EventDefinition | null;
     readonly protocol: string | null;
   })[];
@@ -87,7 +88,7 @@ export async function editionRows(ids: readonly string[]): Promise<EditionRow[]>
         SELECT coalesce(
           json_agg(
             json_build_object(
-              'name', e.name, 'format', e.format, 'weight', e.weight::text, 'definition', e.definition,
+              'id', e.id, 'name', e.name, 'format', e.format, 'weight', e.weight::text, 'definition', e.definition,
               'protocol', o.name
             )
             ORDER BY e.id
@@ -107,6 +108,11 @@ export async function editionRows(ids: readonly string[]): Promise<EditionRow[]>
         ) v ON true
         WHERE u.project_id = p.id
       ) AS rubrics,
+      (
+        SELECT coalesce(json_agg(json_build_object('id', m.id, 'title', m.title)), '[]')
+        FROM milestone m
+        WHERE m.project_id = p.id
+      ) AS milestones,
       (SELECT definition FROM scheme_version WHERE project_id = p.id ORDER BY number DESC LIMIT 1) AS scheme
     FROM project p
     WHERE p.id IN ${sql(ids)}

@@ -16,6 +16,7 @@ const edition = (over: object): EditionRow =>
     protocols: [],
     events: [],
     rubrics: [],
+    milestones: [],
     scheme: null,
     ...over,
   }) as unknown as EditionRow;
@@ -171,6 +172,35 @@ test("a scheme that comes new is new with all of it; a measure of the same proto
   expect(part({}, graded("two")).changes.map((c) => [c.kind, c.name])).toEqual([
     ["new", "The whole grade"],
     ["new", "Volume"],
+  ]);
+});
+
+test("what a grade asks for is called by its name, in each edition's own words", () => {
+  const asked = (id: string, title: string) => ({
+    milestones: [{ id, title }],
+    events: [{ id: `e${id}`, name: title, format: "attempts", weight: "1", protocol: null, definition: null }],
+    scheme: {
+      decimals: 0,
+      components: [
+        { key: "m", name: "On time", weight: "1", source: { kind: "milestone", milestone: id } },
+        {
+          key: "e",
+          name: "Contest",
+          weight: "1",
+          source: {
+            kind: "points",
+            full: "10",
+            rule: { kind: "place", points: ["10"] },
+            measure: { event: `e${id}` },
+          },
+        },
+      ],
+    },
+  });
+  expect(facts(asked("1", "Drawing"), asked("2", "Drawing"), "What is graded")).toEqual([]);
+  expect(facts(asked("1", "Drawing"), asked("2", "Model"), "What is graded")).toEqual([
+    { what: "Milestone", before: "Drawing", after: "Model" },
+    { what: "Measured", before: "Drawing", after: "Model" },
   ]);
 });
 

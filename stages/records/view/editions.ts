@@ -102,7 +102,10 @@ const rubricItems = (e: EditionRow): EditionItem[] =>
 function measured(m: GradedMeasure, e: EditionRow): readonly [name: string, unit: string] {
   if ("overall" in m) return ["place in the whole contest", ""];
   if ("recorded" in m) return [m.recorded, m.recorded === "mass" ? "kg" : e.currency];
-  if ("event" in m) return [m.event, inUnit(e.events.find((x) => x.name === m.event)?.definition?.unit ?? "")];
+  if ("event" in m) {
+    const event = e.events.find((x) => x.id === m.event);
+    return [event?.name ?? "", inUnit(event?.definition?.unit ?? "")];
+  }
   const of = e.protocols.find((p) => p.id === m.protocol);
   const channel = of && channelsOf(of.definition).find((c) => c.key === m.channel);
   return channel
@@ -121,7 +124,7 @@ function sourceFacts(source: ComponentSource, e: EditionRow): Record<string, str
     case "individual":
       return { ...from, Review: source.review };
     case "milestone":
-      return { ...from, Milestone: source.milestone };
+      return { ...from, Milestone: e.milestones.find((m) => m.id === source.milestone)?.title ?? "" };
     case "notebook":
       return { ...from, "An entry every": `${source.every} class sessions` };
     case "coverage":

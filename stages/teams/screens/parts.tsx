@@ -67,6 +67,7 @@ export async function PartsScreen({ slug }: { slug: string }) {
                 <div className="mb-2">
                   <DataTable
                     caption={`Parts of ${t.name}`}
+                    filtered={false}
                     columns={[
                       { key: "name", text: "Part" },
                       { key: "role", text: "Role" },
