@@ -95,8 +95,7 @@ export function failure(error: unknown): Result<never> {
     return {
       ok: false,
       kind: "conflict",
-      message:
-        "Somebody else changed this while you were writing. Nothing that you typed is lost.",
+      message: "Somebody else changed this while you were writing. Nothing that you typed is lost.",
       version: error.version,
       fields: error.fields,
     };

@@ -215,6 +215,7 @@ export async function BuildScreen({ slug, id }: { slug: string; id: string }) {
         >
           <DataTable
             caption="Requirements of this build"
+            filtered={false}
             columns={[
               { key: "requirement", text: "Requirement" },
               { key: "limit", text: "Limit", className: "text-right whitespace-nowrap" },
