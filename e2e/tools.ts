@@ -24,7 +24,9 @@ export async function focusOn(where: Locator): Promise<void> {
 
 /** Serious and critical findings of axe-core on the page as it stands, with where they are. */
 export async function findings(page: Page): Promise<string[]> {
-  await page.evaluate(readFileSync("node_modules/axe-core/axe.min.js", "utf8"));
+  // It stays in a page that is looked at twice.
+  if (!(await page.evaluate(() => "axe" in window)))
+    await page.evaluate(readFileSync("node_modules/axe-core/axe.min.js", "utf8"));
   return page.evaluate(async () => {
     const axe = (
       window as unknown as {

@@ -61,7 +61,7 @@ test("every piece lies once, within the borders, a cut apart; a sheet from edge 
         if (p.kind === "bars" || p.way === "edge") expect(steps).not.toBeNull();
       }
     }),
-    { numRuns: 20 },
+    { numRuns: process.env.IRONSTONE_PROOFS === "all" ? 40 : 8 },
   );
 });
 

@@ -1,4 +1,5 @@
 import { type Envelope, perform } from "@/platform/command/perform";
+import type { Result } from "@/platform/command/result";
 import { fromOurPages } from "@/platform/pages/route";
 import { boxedCommand } from "@/stages/boxed";
 
@@ -6,6 +7,8 @@ interface Sent extends Envelope {
   readonly what?: unknown;
   readonly input?: unknown;
 }
+
+const said = (result: Result<unknown>) => Response.json(result, { headers: { "cache-control": "no-store" } });
 
 /** So many characters are more than anything that a box holds. */
 const MOST = 2_000_000;
@@ -19,7 +22,8 @@ export async function POST(request: Request): Promise<Response> {
   if (!fromOurPages(request) || !type.startsWith("application/json"))
     return new Response("Only from a page of this application.", { status: 403 });
   const text = await request.text();
-  if (text.length > MOST) return new Response("This is too much to be sent at once.", { status: 413 });
+  // A refusal, and no failure: what fails is sent again.
+  if (text.length > MOST) return said({ ok: false, kind: "refused", message: "This is too much to be sent at once." });
   let sent: Sent | null = null;
   try {
     sent = JSON.parse(text) as Sent | null;
@@ -27,7 +31,5 @@ export async function POST(request: Request): Promise<Response> {
   const command = boxedCommand(sent?.what);
   if (!sent || !command) return new Response("This is nothing that a box holds.", { status: 400 });
   const { requestId, via } = sent;
-  return Response.json(await perform(command, sent.input, { requestId, via }), {
-    headers: { "cache-control": "no-store" },
-  });
+  return said(await perform(command, sent.input, { requestId, via }));
 }

@@ -120,7 +120,7 @@ export async function EditionsScreen({ slug, against }: { slug: string; against?
           </h2>
           {choice}
           <div className="gap-x-8 lg:columns-2">
-            {editionChanges(other, now).map((part) => (
+            {editionChanges(other, now, staff).map((part) => (
               <section key={part.title} aria-label={part.title} className="mb-5">
                 <h3 className="font-[650]">
                   <Link href={`/p/${slug}${part.path}`} className="hover:text-iron">

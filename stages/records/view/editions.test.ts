@@ -34,7 +34,7 @@ const requirement = (over: object) => ({
   ...over,
 });
 const facts = (before: object, after: object, part: string) =>
-  editionChanges(edition(before), edition(after))
+  editionChanges(edition(before), edition(after), true)
     .find((p) => p.title === part)!
     .changes.flatMap((c) => c.facts);
 
@@ -77,7 +77,7 @@ test("the same measure of the same protocol is no change, though the protocol's 
     return { protocols: [protocol(id)], requirements: [measured] };
   };
   const [a, b] = ["11111111-1111-4111-8111-111111111111", "22222222-2222-4222-8222-222222222222"] as const;
-  expect(editionChanges(edition(of(a)), edition(of(b))).flatMap((p) => p.changes)).toEqual([]);
+  expect(editionChanges(edition(of(a)), edition(of(b)), true).flatMap((p) => p.changes)).toEqual([]);
 });
 
 test("a rule whose number changed is the same rule", () => {
@@ -167,12 +167,17 @@ test("a scheme that comes new is new with all of it; a measure of the same proto
     },
   });
   const part = (before: object, after: object) =>
-    editionChanges(edition(before), edition(after)).find((p) => p.title === "What is graded")!;
+    editionChanges(edition(before), edition(after), true).find((p) => p.title === "What is graded")!;
   expect(part(graded("one"), graded("two"))).toMatchObject({ changes: [], same: 2 });
   expect(part({}, graded("two")).changes.map((c) => [c.kind, c.name])).toEqual([
     ["new", "The whole grade"],
     ["new", "Volume"],
   ]);
+});
+
+test("how it is marked is told to instructors alone", () => {
+  const titles = (staff: boolean) => editionChanges(edition({}), edition({}), staff).map((p) => p.title);
+  expect(titles(true).filter((t) => !titles(false).includes(t))).toEqual(["Rubrics", "What is graded"]);
 });
 
 test("what a grade asks for is called by its name, in each edition's own words", () => {

@@ -161,18 +161,23 @@ const gradeItems = (e: EditionRow): EditionItem[] =>
 const ruleItems = (e: EditionRow): EditionItem[] =>
   rulesWithNumbers(e.brief).map((r) => ({ key: r.key, name: r.text, facts: { Rule: r.text } }));
 
-/** What changed from one edition to another, by what it is of. */
+/** What changed from one edition to another, by what it is of; how it is marked is the instructors' alone. */
 export const editionChanges = (
   before: EditionRow,
   after: EditionRow,
+  staff: boolean,
 ): readonly { title: string; path: string; changes: EditionChange[]; same: number }[] =>
   [
     { title: "Rules with numbers", path: "/brief", of: ruleItems },
     { title: "Requirements", path: "/needs", of: requirementItems },
     { title: "Protocols", path: "/bench/protocols", of: protocolItems },
     { title: "Events", path: "/contest", of: eventItems },
-    { title: "Rubrics", path: "/reviews", of: rubricItems },
-    { title: "What is graded", path: "/grades", of: gradeItems },
+    ...(staff
+      ? [
+          { title: "Rubrics", path: "/reviews", of: rubricItems },
+          { title: "What is graded", path: "/grades", of: gradeItems },
+        ]
+      : []),
   ].map(({ of, ...x }) => ({ ...x, ...changesBetween(of(before), of(after)) }));
 
 /** How much came of an edition, a line a count. */
