@@ -33,6 +33,21 @@ const requirement = (over: object) => ({
   method: "inspection",
   ...over,
 });
+/** A test of the same name, under each edition's own id. */
+const protocol = (id: string) => ({
+  id,
+  name: "Lift test",
+  definition: {
+    conditions: [],
+    measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }],
+    constants: [],
+    derived: [],
+    primary: "V",
+    better: "more",
+    policy: { school: "best", n: 3, foul: "out" },
+    safety: [],
+  },
+});
 const facts = (before: object, after: object, part: string) =>
   editionChanges(edition(before), edition(after), true)
     .find((p) => p.title === part)!
@@ -58,20 +73,6 @@ test("a cost is told in each edition's currency", () => {
 });
 
 test("the same measure of the same protocol is no change, though the protocol's id is another", () => {
-  const protocol = (id: string) => ({
-    id,
-    name: "Lift test",
-    definition: {
-      conditions: [],
-      measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }],
-      constants: [],
-      derived: [],
-      primary: "V",
-      better: "more",
-      policy: { school: "best", n: 3, foul: "out" },
-      safety: [],
-    },
-  });
   const of = (id: string) => {
     const measured = requirement({ measure: `run:${id}:V`, unit: "L" });
     return { protocols: [protocol(id)], requirements: [measured] };
@@ -133,22 +134,7 @@ test("a rubric's criterion, an event's points and a component's rule are told as
 
 test("a scheme that comes new is new with all of it; a measure of the same protocol under another id is none", () => {
   const graded = (id: string) => ({
-    protocols: [
-      {
-        id,
-        name: "Lift test",
-        definition: {
-          conditions: [],
-          measures: [{ key: "V", name: "Volume", unit: "L", resolution: "0.05" }],
-          constants: [],
-          derived: [],
-          primary: "V",
-          better: "more",
-          policy: { school: "best", n: 3, foul: "out" },
-          safety: [],
-        },
-      },
-    ],
+    protocols: [protocol(id)],
     scheme: {
       decimals: 1,
       components: [
