@@ -19,6 +19,11 @@ test("says what it is, under its id, and gives the server's own words", async ()
   expect(signal.aborted).toBe(false);
 });
 
+test("what is too much for one request is refused in the server's words, and not taken for a lost network", async () => {
+  asked.mockResolvedValue(new Response("At most 1 MB is taken here.", { status: 413 }));
+  expect(await sent()).toEqual({ ok: false, kind: "refused", message: "At most 1 MB is taken here." });
+});
+
 test("a server that fails, and a request that is given up, are no answer", async () => {
   asked.mockResolvedValueOnce(new Response("", { status: 503 }));
   await expect(sent()).rejects.toThrow("The server answered 503.");

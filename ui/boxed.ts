@@ -17,6 +17,8 @@ export const sendBoxed =
       body: JSON.stringify({ what, input, requestId, via }),
       signal: AbortSignal.timeout(patience),
     });
+    // Too much for one request is refused and not sent again; whatever else fails is.
+    if (answer.status === 413) return { ok: false, kind: "refused", message: await answer.text() };
     if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
     return answer.json();
   };
