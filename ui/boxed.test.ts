@@ -19,7 +19,7 @@ test("says what it is, under its id, and gives the server's own words", async ()
   expect(signal.aborted).toBe(false);
 });
 
-test("what is too much for one request is refused in the server's words, and not taken for a lost network", async () => {
+test("what is too much for one request is refused in the server's words, and not sent again", async () => {
   asked.mockResolvedValue(new Response("At most 1 MB is taken here.", { status: 413 }));
   expect(await sent()).toEqual({ ok: false, kind: "refused", message: "At most 1 MB is taken here." });
 });
