@@ -19,6 +19,19 @@ test("says what it is, under its id, and gives the server's own words", async ()
   expect(signal.aborted).toBe(false);
 });
 
+test("those of one page go one after the other, also behind one that failed", async () => {
+  let fail = (_: Error) => {};
+  asked.mockReturnValueOnce(new Promise((_, no) => (fail = no)));
+  asked.mockResolvedValue(Response.json({ ok: true, value: 1 }));
+  const both = [sent(), sent()];
+  await Promise.resolve();
+  await Promise.resolve();
+  expect(asked).toHaveBeenCalledTimes(1);
+  fail(new Error("offline"));
+  await expect(both[0]).rejects.toThrow("offline");
+  expect(await both[1]).toEqual({ ok: true, value: 1 });
+});
+
 test("what is too much for one request is refused in the server's words, and not sent again", async () => {
   asked.mockResolvedValue(new Response("At most 1 MB is taken here.", { status: 413 }));
   expect(await sent()).toEqual({ ok: false, kind: "refused", message: "At most 1 MB is taken here." });

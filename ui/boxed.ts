@@ -4,21 +4,31 @@ import type { Send } from "./form/result";
 /** Milliseconds that a box waits for an answer before it lets the next one try, or this one again. */
 const patience = 10_000;
 
+let before: Promise<unknown> = Promise.resolve();
+
+/** One after the other: a project's writes go so anyway, and those of one page would only wait for each other's lock. */
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const mine = before.then(work);
+  before = mine.catch(() => {});
+  return mine;
+}
+
 /**
  * Sends what a box holds by an address of its own: given up when nothing answers, so that a network which is half gone
  * holds nothing up, and known to a page that was opened before the server had a newer version.
  */
 export const sendBoxed =
   <T>(what: Boxed): Send<T> =>
-  async (input, { requestId, via }) => {
-    const answer = await fetch("/api/box", {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify({ what, input, requestId, via }),
-      signal: AbortSignal.timeout(patience),
+  (input, { requestId, via }) =>
+    inTurn(async () => {
+      const answer = await fetch("/api/box", {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify({ what, input, requestId, via }),
+        signal: AbortSignal.timeout(patience),
+      });
+      // Too much for one request is refused and not sent again; whatever else fails is.
+      if (answer.status === 413) return { ok: false, kind: "refused", message: await answer.text() };
+      if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
+      return answer.json();
     });
-    // Too much for one request is refused and not sent again; whatever else fails is.
-    if (answer.status === 413) return { ok: false, kind: "refused", message: await answer.text() };
-    if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
-    return answer.json();
-  };
