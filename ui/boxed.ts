@@ -6,7 +6,7 @@ const patience = 10_000;
 
 let before: Promise<unknown> = Promise.resolve();
 
-/** One after the other: a project's writes go so anyway, and those of one page would only wait for each other's lock. */
+/** One after the other: a project takes its writes so anyway, and those of one page would wait for each other. */
 function inTurn<T>(work: () => Promise<T>): Promise<T> {
   const mine = before.then(work);
   before = mine.catch(() => {});
