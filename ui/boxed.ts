@@ -1,17 +1,12 @@
 import type { Boxed } from "@/core/vocabulary/boxed";
 import type { Send } from "./form/result";
+import { line } from "./in-turn";
 
 /** Milliseconds that a box waits for an answer before it lets the next one try, or this one again. */
 const patience = 10_000;
 
-let before: Promise<unknown> = Promise.resolve();
-
 /** One after the other: a project takes its writes so anyway, and those of one page would wait for each other. */
-function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  const mine = before.then(work);
-  before = mine.catch(() => {});
-  return mine;
-}
+const inTurn = line();
 
 /**
  * Sends what a box holds by an address of its own: given up when nothing answers, so that a network which is half gone

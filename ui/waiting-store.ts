@@ -1,6 +1,7 @@
 // What was written and is not on the server yet, in this browser's database: each thing by itself, in the order in
 // which it was written, so that neither a reload, a closed browser nor a second tab loses one. No clock is asked.
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
+import { line } from "./in-turn";
 
 /** Something that waits, as it is kept. */
 export interface Kept {
@@ -35,12 +36,7 @@ const open = () =>
   }).catch(() => null));
 
 // One change after the other, in the order in which they were asked for.
-let last: Promise<unknown> = Promise.resolve();
-const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-  const next = last.then(work, work);
-  last = next.catch(() => {});
-  return next;
-};
+const inTurn = line();
 
 /** What waits in a box, in the order in which it was written. */
 export const readBox = <T extends Kept>(box: string): Promise<T[]> =>
